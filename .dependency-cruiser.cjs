@@ -1,0 +1,68 @@
+// The direction of imports (docs/architecture.md). What is not allowed below is forbidden.
+const may = {
+  units: [],
+  job: ['units'],
+  measure: ['units', 'job'],
+  specify: ['units', 'job', 'measure'],
+  lines: ['units', 'job', 'measure', 'specify'],
+  work: ['units', 'job', 'measure', 'specify', 'lines'],
+  order: ['units', 'job', 'measure', 'specify', 'lines', 'work'],
+  sequence: ['units', 'job', 'measure', 'specify', 'lines', 'work'],
+};
+const core = (folder) => `^core/src/${folder}/`;
+const rules = Object.entries(may).map(([folder, others]) => ({
+  name: `core-${folder}`,
+  comment: `core/${folder} may import ${others.join(', ') || 'nothing else of the core'}`,
+  severity: 'error',
+  from: { path: core(folder), pathNot: '\\.test\\.ts$' },
+  to: { path: '^core/src/', pathNot: [core(folder), ...others.map(core)] },
+}));
+module.exports = {
+  forbidden: [
+    ...rules,
+    {
+      name: 'order-paint',
+      comment: 'order/paint and order/cans know surfaces and systems, not minutes',
+      severity: 'error',
+      from: { path: '^core/src/order/(paint|cans|shortfall)' },
+      to: { path: '^core/src/(work|lines)/' },
+    },
+    { name: 'core-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(web|server|e2e)/' } },
+    {
+      name: 'core-no-dom',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: 'node_modules/(react|@mui|dexie|express)' },
+    },
+    { name: 'web-no-server', severity: 'error', from: { path: '^web/' }, to: { path: '^server/' } },
+    {
+      name: 'steps-apart',
+      comment: 'what two steps share goes to drawing, app or core',
+      severity: 'error',
+      from: { path: '^web/src/(measure|specify|order|sequence|jobs)/' },
+      to: { path: '^web/src/(measure|specify|order|sequence|jobs)/', pathNot: '^web/src/$1/' },
+    },
+    {
+      name: 'no-circular',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: { orphan: true, pathNot: '(\\.test\\.tsx?|main\\.tsx?|\\.d\\.ts|worker\\.ts)$' },
+      to: {},
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+  },
+};

@@ -1,0 +1,137 @@
+import type { Browser, CDPSession, Page } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+// @ts-expect-error a plain script without types
+import { launch } from '../scripts/browser.mjs';
+import { serve } from '../scripts/serve.ts';
+import { line, manyRooms, ms, times } from './rooms.ts';
+
+const FRAME = 1000 / 60;
+const BUDGET = 250 * 1024;
+
+export async function benchWeb(wanted: (part: string) => boolean): Promise<void> {
+  const { url, stop } = await serve();
+  const browser = await (launch as () => Promise<Browser>)();
+  try {
+    if (wanted('size')) await initialJs(browser, url);
+    if (wanted('keys')) await keys(browser, url);
+    if (wanted('memory')) await memory(browser, url);
+  } finally {
+    await browser.close();
+    stop();
+  }
+}
+
+/** JavaScript that is loaded before the first room can be typed. */
+async function initialJs(browser: Browser, url: string): Promise<void> {
+  console.log('\nPage: JavaScript, gzip, against 250 kB');
+  for (const [name, path] of [
+    ['the jobs page', '/'],
+    ['the demo room, ready to type (incl. demo data)', '/demo'],
+  ] as const) {
+    const page = await browser.newPage();
+    const scripts = new Set<string>();
+    page.on('response', (r) => r.url().endsWith('.js') && scripts.add(new URL(r.url()).pathname));
+    await page.goto(url + path);
+    await page
+      .locator(path === '/' ? '.welcome, .job-card' : '.drawing > svg')
+      .first()
+      .waitFor();
+    await page.waitForLoadState('networkidle');
+    const size = [...scripts]
+      .filter((s) => !s.includes('worker'))
+      .reduce((sum, s) => sum + gzipSync(readFileSync(join('web/dist', s))).length, 0);
+    line(name, `${(size / 1024).toFixed(0)} kB`, times(size, BUDGET, 'the budget'));
+    await page.close();
+  }
+  const all = readdirSync('web/dist/assets').filter((f) => f.endsWith('.js'));
+  line(
+    'everything, incl. charts and workers',
+    `${(all.reduce((s, f) => s + gzipSync(readFileSync(join('web/dist/assets', f))).length, 0) / 1024).toFixed(0)} kB`,
+  );
+}
+
+async function openJob(page: Page, url: string, rooms: number | null): Promise<void> {
+  if (rooms === null) await page.goto(`${url}/demo`);
+  else {
+    await page.goto(url);
+    await page.getByLabel('Job file or tape sheet').setInputFiles({
+      name: 'many.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(manyRooms(rooms))),
+    });
+  }
+  await page.locator('.drawing > svg').waitFor();
+  await page.locator('.ledger[aria-busy=false]').waitFor();
+}
+
+/** From the input event to the repainted drawing: scripts, layout and paint of one key. */
+async function keys(browser: Browser, url: string): Promise<void> {
+  console.log('\nPage: key press to repainted drawing, p95 of 120 keys, against one frame of 16.7 ms');
+  for (const rooms of [null, 30]) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await openJob(page, url, rooms);
+    // the TypeScript runner wraps named functions in a helper that the page does not have
+    await page.evaluate('globalThis.__name = (f) => f');
+    const spent = await page.evaluate(async () => {
+      const input = document.querySelector<HTMLInputElement>('[id^=length-]') as HTMLInputElement;
+      const wall = () => document.querySelector('polygon[data-wall]')?.getAttribute('points');
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+      const frame = () =>
+        new Promise<void>((resolve) =>
+          requestAnimationFrame(() => {
+            const { port1, port2 } = new MessageChannel();
+            port1.onmessage = () => resolve();
+            port2.postMessage(0);
+          }),
+        );
+      const work: number[] = [];
+      const whole: number[] = [];
+      input.focus();
+      for (let i = 0; i < 130; i++) {
+        await frame();
+        const before = wall();
+        const start = performance.now();
+        set?.call(input, `13'${i % 12}`);
+        input.dispatchEvent(new InputEvent('input', { bubbles: true }));
+        while (wall() === before) await new Promise((resolve) => setTimeout(resolve, 0));
+        document.body.getBoundingClientRect();
+        work.push(performance.now() - start);
+        await frame();
+        whole.push(performance.now() - start);
+      }
+      const p95 = (list: number[]) => list.slice(10).sort((a, b) => a - b)[113] ?? NaN;
+      return { work: p95(work), whole: p95(whole) };
+    });
+    const name = rooms === null ? 'demo (4 rooms)' : `${rooms} rooms`;
+    line(`${name}: script and layout of a key`, ms(spent.work), times(spent.work, FRAME, 'a frame'));
+    line(`${name}: until the frame that shows it`, ms(spent.whole), times(spent.whole, FRAME, 'a frame'));
+    await page.close();
+  }
+}
+
+/** Heap after an hour's worth of edits (one in five seconds) against after ten. */
+async function memory(browser: Browser, url: string): Promise<void> {
+  console.log('\nPage: memory after 720 edits (an hour, one in five seconds) against after ten');
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await openJob(page, url, null);
+  const cdp: CDPSession = await page.context().newCDPSession(page);
+  const heap = async () => {
+    await page.waitForTimeout(1500);
+    await cdp.send('HeapProfiler.collectGarbage');
+    return (await cdp.send('Runtime.getHeapUsage')).usedSize;
+  };
+  const field = page.getByLabel('Length of wall A', { exact: true });
+  const edit = async (i: number) => {
+    await field.fill(`13'${i % 11} ${1 + (i % 2) * 2}/4`);
+    await field.press('Enter');
+  };
+  for (let i = 0; i < 10; i++) await edit(i);
+  const ten = await heap();
+  for (let i = 10; i < 720; i++) await edit(i);
+  const hour = await heap();
+  line('after 10 edits', `${(ten / 1e6).toFixed(1)} MB`);
+  line('after 720 edits', `${(hour / 1e6).toFixed(1)} MB`, times(hour, ten, 'after ten'));
+  await page.close();
+}

@@ -1,0 +1,184 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { openJob } from '../job/open.ts';
+import {
+  BRISTLES,
+  BRUSH_SHAPES,
+  FABRICS,
+  PILES,
+  PREP_STEPS,
+  PRIMER_EXTENTS,
+  PRIMER_KINDS,
+  SHEENS,
+  SURFACE_KINDS,
+} from '../job/vocabulary.ts';
+import { SLIPS } from '../measure/slips.ts';
+import { LINE_KINDS } from '../measure/takeoff.ts';
+import { MATERIALS } from '../order/materials.ts';
+import { OPERATIONS } from '../work/operations.ts';
+import { run } from './run.ts';
+
+const example = (name: string) => readFileSync(join(__dirname, '../../../examples', name), 'utf8');
+const call = (verb: string, file = 'loft-bedroom.tape') => run([verb, file], example);
+const json = <T>(verb: string) => JSON.parse(call(verb).stdout) as T;
+const finite = (value: unknown): boolean =>
+  typeof value !== 'object' || value === null
+    ? value === null || typeof value !== 'number' || Number.isFinite(value)
+    : Object.values(value).every(finite);
+
+test('takeoff', () => {
+  const { rooms } = json<{
+    rooms: {
+      name: string;
+      closure: object;
+      walls: Record<string, number>[];
+      lines: { kind: string }[];
+      trim: { kind: string }[];
+    }[];
+  }>('takeoff');
+  expect(Object.keys(rooms[0] ?? {})).toEqual([
+    'name',
+    'perimeter',
+    'floorArea',
+    'ceilingArea',
+    'closure',
+    'walls',
+    'lines',
+    'trim',
+    'warnings',
+  ]);
+  expect(Object.keys(rooms[0]?.closure ?? {})).toEqual(
+    expect.arrayContaining(['misclosure', 'ratio', 'tolerance', 'withinTolerance', 'provisional']),
+  );
+  for (const wall of rooms[0]?.walls ?? [])
+    expect((wall['gross'] ?? 0) - (wall['openings'] ?? 0)).toBeCloseTo(wall['net'] ?? -1, 12);
+  for (const line of rooms[0]?.lines ?? []) expect(LINE_KINDS).toContain(line.kind);
+  expect(rooms[0]?.trim.map((t) => t.kind)).toEqual(['baseboard', 'casing']);
+});
+
+test('takeoff of a walk with a foot too much: the class that explains it, and the diagonal that would tell', () => {
+  const sheet = `units ft\nroom Box\nheight 8\nwall A 13'6 R\nwall B 10'4 R\nwall C 12'6 R\nwall D 10'4 R\n`;
+  const out = run(['takeoff', 'box.tape'], () => sheet);
+  const { closure, walls } =
+    (
+      JSON.parse(out.stdout) as {
+        rooms: { closure: Record<string, unknown>; walls: { reading: number; adjusted: number }[] }[];
+      }
+    ).rooms[0] ?? {};
+  expect(out.code).toBe(0);
+  const [first] = closure?.['suspects'] as { walls: string[]; reading: number; slip: string; corrected: number }[];
+  expect(first).toMatchObject({
+    walls: ['A', 'C'],
+    slip: 'foot',
+    reading: expect.closeTo(13.5 * 0.3048, 9),
+    corrected: expect.closeTo(12.5 * 0.3048, 9),
+  });
+  expect(SLIPS).toContain(first?.slip);
+  expect(closure?.['tell']).toMatchObject({ from: 'A', to: 'C' });
+  for (const wall of walls ?? []) expect(wall.adjusted).toBe(wall.reading);
+});
+
+test('specify: every member a published value with reasons', () => {
+  type Member = { value: never; because: { rule: string; text: string }[] };
+  const { surfaces } = json<{
+    surfaces: {
+      kind: string;
+      area: number;
+      system: Record<'prep' | 'primer' | 'sheen' | 'cover' | 'brush' | 'coats', Member>;
+    }[];
+  }>('specify');
+  expect(surfaces.length).toBe(8);
+  for (const { kind, system } of surfaces) {
+    expect(SURFACE_KINDS).toContain(kind);
+    const { prep, primer, sheen, cover, brush, coats } = system as unknown as Record<
+      string,
+      { value: Record<string, unknown> }
+    >;
+    expect(PREP_STEPS).toEqual(expect.arrayContaining(prep?.value as unknown as string[]));
+    expect([PRIMER_KINDS, PRIMER_EXTENTS]).toEqual([
+      expect.arrayContaining([primer?.value['kind']]),
+      expect.arrayContaining([primer?.value['extent']]),
+    ]);
+    expect([SHEENS, PILES, FABRICS]).toEqual([
+      expect.arrayContaining([sheen?.value]),
+      expect.arrayContaining([cover?.value['pile']]),
+      expect.arrayContaining([cover?.value['fabric']]),
+    ]);
+    expect([BRUSH_SHAPES, BRISTLES]).toEqual([
+      expect.arrayContaining([brush?.value['shape']]),
+      expect.arrayContaining([brush?.value['bristle']]),
+    ]);
+    expect(coats?.value).toBeGreaterThanOrEqual(1);
+    for (const member of Object.values(system)) expect(member.because[0]?.text.length).toBeGreaterThan(5);
+  }
+});
+
+test('order: money adds up, chances are chances', () => {
+  const { paints, materials, labour, total } = json<{
+    paints: {
+      cost: number;
+      cans: { size: number; count: number; price: number }[];
+      shortfallChance: number;
+      ordered: number;
+    }[];
+    materials: { item: string; cost: number }[];
+    labour: { cost: number };
+    total: number;
+  }>('order');
+  for (const p of paints) {
+    expect(p.cans.reduce((s, c) => s + c.count * c.price, 0)).toBe(p.cost);
+    expect(p.cans.reduce((s, c) => s + c.count * c.size, 0)).toBeCloseTo(p.ordered, 9);
+    expect(p.shortfallChance).toBeLessThanOrEqual(0.05);
+  }
+  for (const m of materials) expect(MATERIALS).toContain(m.item);
+  expect([...paints, ...materials, labour].reduce((s, l) => s + l.cost, 0)).toBe(total);
+});
+
+test('schedule: names, windows, lags', () => {
+  const s = json<{
+    crew: string[];
+    workingTime: number[][];
+    tasks: { operation: string; who: string[]; after: { task: string }[]; id: string }[];
+    finish: number;
+    bound: number;
+  }>('schedule');
+  const ids = s.tasks.map((t) => t.id);
+  expect(new Set(ids).size).toBe(ids.length);
+  for (const t of s.tasks) {
+    expect(OPERATIONS).toContain(t.operation);
+    expect(s.crew).toEqual(expect.arrayContaining(t.who));
+    expect(ids).toEqual(expect.arrayContaining(t.after.map((a) => a.task)));
+  }
+  expect([s.workingTime[0]?.[0], s.bound <= s.finish]).toEqual([0, true]);
+});
+
+test('every number is finite, in both examples', () => {
+  for (const file of ['loft-bedroom.tape', 'keepers-cottage.json', 'keepers-cottage.tape'])
+    for (const verb of ['takeoff', 'specify', 'order', 'schedule']) {
+      const out = call(verb, file);
+      expect([file, verb, out.code, out.stderr]).toEqual([file, verb, 0, out.stderr]);
+      expect(finite(JSON.parse(out.stdout))).toBe(true);
+    }
+});
+
+test('the demo job and its tape sheet measure the same', () => {
+  expect(openJob(example('keepers-cottage.json')).ok).toBe(true);
+  const areas = (file: string) =>
+    (JSON.parse(call('takeoff', file).stdout) as { rooms: { floorArea: number; ceilingArea: number }[] }).rooms.map(
+      (r) => [r.floorArea, r.ceilingArea],
+    );
+  expect(areas('keepers-cottage.tape')).toEqual(areas('keepers-cottage.json'));
+});
+
+test.each([
+  [['paint', 'x.tape'], 'room R', /usage: .*takeoff\|specify\|order\|schedule/],
+  [['takeoff'], '', /usage/],
+  [['takeoff', 'x.tape'], `units ft\nroom R\nwall A 12'14`, /^line 3, column 11: 14 inches/],
+  [['takeoff', 'x.json'], '{"format":"kovelin-job","version":7}', /^version: This job was written by a newer Kovelin/],
+  [['order', 'x.json'], '{"format"', /^line 1.*cut off/],
+])('%j says what is wrong and prints nothing', (args, content, message) => {
+  const out = run(args, () => content);
+  expect([out.code, out.stdout]).toEqual([2, '']);
+  expect(out.stderr).toMatch(message);
+});

@@ -1,0 +1,56 @@
+import { basename, extname } from 'node:path';
+import { orderContract, scheduleContract, specifyContract, takeoffContract } from '../exchange/contracts.ts';
+import { readAny } from '../exchange/read.ts';
+import type { Job } from '../job/types.ts';
+import { derive, type Derived } from '../order/derive.ts';
+import { scheduleJob } from '../sequence/schedule.ts';
+import { bad, sentence, type Result } from '../units/problem.ts';
+
+const VERBS: Readonly<Record<string, (job: Job, derived: Derived) => Result<unknown>>> = {
+  takeoff: (job, derived) => ({ ok: true, value: takeoffContract(job, derived) }),
+  specify: (_, derived) => ({ ok: true, value: specifyContract(derived) }),
+  order: (_, derived) => ({ ok: true, value: orderContract(derived) }),
+  schedule: (job, derived) => {
+    const schedule = scheduleJob(job, derived.operations);
+    return schedule.problems.length
+      ? { ok: false, problems: schedule.problems }
+      : { ok: true, value: scheduleContract(job, schedule) };
+  },
+};
+
+export interface Output {
+  readonly code: 0 | 2;
+  readonly stdout: string;
+  readonly stderr: string;
+}
+
+/**
+ * One call of `kovelin <verb> <file>`. `read` gets the file's text and throws when it cannot.
+ * Bad call or file: code 2, nothing on stdout, a sentence per problem on stderr. Warnings go to stderr with code 0.
+ */
+export function run(args: readonly string[], read: (path: string) => string): Output {
+  const [verb = '', path, ...more] = args;
+  const action = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
+  if (!action || !path || more.length)
+    return fail([`usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>`]);
+  let text: string;
+  try {
+    text = read(path);
+  } catch (error) {
+    return fail([`${path} cannot be read: ${error instanceof Error ? error.message : String(error)}`]);
+  }
+  const opened = readAny(text, basename(path, extname(path)));
+  if (!opened.ok) return fail(opened.problems.map(sentence));
+  const result = opened.value.job.rooms.order.length
+    ? action(opened.value.job, derive(opened.value.job))
+    : bad('This job has no rooms yet.');
+  if (!result.ok) return fail(result.problems.map(sentence));
+  const stderr = opened.value.warnings.map((warning) => `${sentence(warning)}\n`).join('');
+  return { code: 0, stdout: `${JSON.stringify(result.value, null, 1)}\n`, stderr };
+}
+
+const fail = (lines: readonly string[]): Output => ({
+  code: 2,
+  stdout: '',
+  stderr: lines.map((line) => `${line}\n`).join(''),
+});

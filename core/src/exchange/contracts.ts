@@ -1,0 +1,117 @@
+import type { Job } from '../job/types.ts';
+import { suspectsOf } from '../measure/suspects.ts';
+import type { RoomTakeoff } from '../measure/takeoff.ts';
+import type { Derived } from '../order/derive.ts';
+import type { JobSchedule } from '../sequence/schedule.ts';
+import type { Decided } from '../specify/reasons.ts';
+import type { Specified } from '../specify/specify.ts';
+import { word } from '../specify/wording.ts';
+
+/** The headless contracts: plain JSON in SI units and degrees, documented in docs/formats.md. */
+export const takeoffContract = (job: Job, { takeoffs }: Derived) => ({
+  rooms: takeoffs.map((t) => roomContract(job, t)),
+});
+
+function roomContract(job: Job, t: RoomTakeoff) {
+  const c = t.closure;
+  const { classes, tell } = suspectsOf(job, t);
+  return {
+    name: t.room.name,
+    perimeter: t.perimeter,
+    floorArea: t.floorArea,
+    ceilingArea: t.ceilingArea?.value ?? null,
+    closure: c && {
+      misclosure: c.misclosure,
+      ratio: c.ratio,
+      tolerance: c.tolerance,
+      withinTolerance: c.withinTolerance,
+      provisional: c.provisional,
+      suspects: classes.map(({ slip, walls }) => ({
+        walls: walls.map((w) => w.wall.label),
+        reading: walls[0]?.reading,
+        slip,
+        corrected: walls[0]?.corrected,
+        each: walls.map(({ wall, reading, corrected }) => ({ wall: wall.label, reading, corrected })),
+      })),
+      tell: tell && {
+        from: tell.from.label,
+        to: tell.to.label,
+        expected: tell.expected.map(({ wall, length }) => ({ wall: wall.label, length })),
+      },
+    },
+    walls: t.walls.map((w) => ({
+      id: w.wall.label,
+      reading: w.wall.length?.metres ?? 0,
+      adjusted: w.adjusted,
+      gross: w.gross.value,
+      openings: w.openingArea.value,
+      net: w.net.value,
+      painted: w.painted.value,
+    })),
+    lines: t.lines.map(({ kind, length }) => ({ kind, length: length.value })),
+    trim: t.trim.map(({ kind, length, area }) => ({ kind, length: length.value, area: area.value })),
+    warnings: t.warnings.map((w) => w.message),
+  };
+}
+
+const decided = <T>({ value, because, override }: Decided<T>) => ({
+  value,
+  because: because.map((reason) => ({ ...reason, text: word(reason) })),
+  ...(override === undefined ? {} : { override }),
+});
+
+function systemContract({ system }: Specified) {
+  return {
+    prep: decided(system.prep),
+    primer: decided(system.primer),
+    sheen: decided(system.sheen),
+    cover: decided(system.cover),
+    brush: decided(system.brush),
+    coats: decided(system.coats),
+  };
+}
+
+export const specifyContract = ({ surfaces }: Derived) => ({
+  surfaces: surfaces.map((s) => ({
+    id: s.surface.id,
+    kind: s.surface.kind,
+    name: s.surface.name,
+    area: s.surface.area.value,
+    system: systemContract(s),
+  })),
+});
+
+export const orderContract = ({ order }: Derived) => ({
+  paints: order.paints.map((p) => ({
+    product: p.product.name,
+    sheen: p.sheen,
+    colour: p.colour?.name ?? null,
+    expected: p.expected.value,
+    ordered: p.ordered,
+    shortfallChance: p.shortfallChance,
+    cans: (p.choice?.cans ?? []).map(({ litres, count, price }) => ({ size: litres, count, price })),
+    cost: p.choice?.cost ?? 0,
+  })),
+  materials: order.materials.map(({ item, quantity, unit, cost, size }) => ({ item, ...size, quantity, unit, cost })),
+  labour: order.labour,
+  total: order.total,
+});
+
+export const scheduleContract = (job: Job, s: JobSchedule) => ({
+  crew: job.crew.people.map((person) => person.name),
+  workingTime: s.workingTime,
+  tasks: s.placed.map(({ task, pieces, who }) => ({
+    id: task.id,
+    surface: task.operation.surface,
+    operation: task.operation.kind,
+    coat: task.operation.coat,
+    work: task.work,
+    people: task.people,
+    interruptible: task.interruptible,
+    after: task.after,
+    pieces,
+    who: who.map((index) => job.crew.people[index]?.name ?? ''),
+  })),
+  finish: s.finish,
+  bound: s.bound,
+});

@@ -1,0 +1,78 @@
+import { newJob, seededIds } from '../job/create.ts';
+import { openJob } from '../job/open.ts';
+import { roomFromDraft } from '../job/reconcile.ts';
+import { rows, type Job } from '../job/types.ts';
+import { takeoffJob } from '../measure/takeoff.ts';
+import { good, type Problem, type Result } from '../units/problem.ts';
+import { parseTapeSheet } from './tapesheet.ts';
+
+export interface Opened {
+  readonly job: Job;
+  readonly warnings: readonly Problem[];
+}
+
+/**
+ * Reads a job file or a tape sheet, whichever the text is (a job file is JSON). Defaults fill what a tape sheet does
+ * not say. Readings that cannot be (an opening above the ceiling, turns that do not come round) are errors here, with
+ * the sheet's line or the job's path; what only looks odd is a warning.
+ */
+export function readAny(text: string, name: string): Result<Opened> {
+  return /^\s*[{[]/.test(text) ? readJobFile(text) : readSheet(text, name);
+}
+
+/**
+ * The same for a person at a screen: a reading that cannot be does not keep a file out, for it is shown beside its field
+ * there; only what cannot be read at all is refused.
+ */
+export function readForView(text: string, name: string): Result<Job> {
+  if (/^\s*[{[]/.test(text)) return openJob(text);
+  const sheet = sheetJob(text, name);
+  return sheet.ok ? good(sheet.value.job) : sheet;
+}
+
+function readJobFile(text: string): Result<Opened> {
+  const opened = openJob(text);
+  return opened.ok ? judge(opened.value) : opened;
+}
+
+function judge(job: Job, locate: (problem: Problem) => Problem = (p) => p): Result<Opened> {
+  const takeoffs = takeoffJob(job);
+  const unmeasured = takeoffs.flatMap((t): Problem[] =>
+    t.missing.length
+      ? [
+          {
+            path: `rooms/${t.room.id}/walls`,
+            message: `${t.room.name} still waits for the length of wall ${t.missing.join(', ')}.`,
+          },
+        ]
+      : [],
+  );
+  const problems = [...takeoffs.flatMap((t) => t.problems), ...unmeasured].map(locate);
+  if (problems.length) return { ok: false, problems };
+  return good({ job, warnings: takeoffs.flatMap((t) => t.warnings).map(locate) });
+}
+
+function readSheet(text: string, name: string): Result<Opened> {
+  const sheet = sheetJob(text, name);
+  return sheet.ok ? judge(sheet.value.job, sheet.value.lineOf) : sheet;
+}
+
+function sheetJob(text: string, name: string): Result<{ job: Job; lineOf: (problem: Problem) => Problem }> {
+  const sheet = parseTapeSheet(text.replace(/^\uFEFF/, ''));
+  if (sheet.problems.length) return { ok: false, problems: sheet.problems };
+  const system = sheet.units === 'm' || sheet.units === 'cm' || sheet.units === 'mm' ? 'metric' : 'imperial';
+  const ids = seededIds('s');
+  const rooms = sheet.rooms.map((room) => roomFromDraft(room.draft, ids(), ids, system));
+  const lineOf = (problem: Problem): Problem => {
+    const [, roomId, part, id] = problem.path.split('/');
+    const index = rooms.findIndex((room) => room.id === roomId);
+    const [room, source] = [rooms[index], sheet.rooms[index]];
+    if (!room || !source) return problem;
+    const label =
+      part === 'trim'
+        ? `trim ${id}`
+        : [...rows(room.walls), ...rows(room.openings)].find((item) => item.id === id)?.label;
+    return { ...problem, line: (label !== undefined ? source.lines.get(label) : undefined) ?? source.line };
+  };
+  return good({ job: newJob('sheet', name, system, rooms), lineOf });
+}

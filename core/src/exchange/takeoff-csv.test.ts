@@ -1,0 +1,48 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Papa from 'papaparse';
+import { openJob } from '../job/open.ts';
+import type { Job } from '../job/types.ts';
+import { takeoffJob } from '../measure/takeoff.ts';
+import { FOOT } from '../units/si.ts';
+import { takeoffCsv } from './takeoff-csv.ts';
+
+function cottage(): Job {
+  const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
+  if (!opened.ok) throw new Error('the example is broken');
+  return opened.value;
+}
+const parse = (text: string) => Papa.parse<Record<string, string>>(text.trim(), { header: true });
+
+test('every surface is a row, with the figures of the takeoff and a total a room', () => {
+  const job = cottage();
+  const { data, errors } = parse(takeoffCsv(job));
+  expect(errors).toEqual([]);
+  const takeoffs = takeoffJob(job);
+  expect(data).toHaveLength(takeoffs.reduce((n, t) => n + t.surfaces.length + 1, 0));
+  const wall = data.find((r) => r['room'] === 'Loft bedroom' && r['surface'] === 'Wall C');
+  const true_ = takeoffs[1]?.walls[2];
+  expect(Number(wall?.['net (ft2)'])).toBeCloseTo((true_?.net.value ?? 0) / FOOT ** 2, 3);
+  expect(Number(wall?.['reading (ft)'])).toBe(12.5);
+  for (const t of takeoffs) {
+    const rows = data.filter((r) => r['room'] === t.room.name);
+    const sum = rows.filter((r) => r['surface'] !== 'total').reduce((s, r) => s + Number(r['painted (ft2)']), 0);
+    expect(Number(rows.at(-1)?.['painted (ft2)'])).toBeCloseTo(sum, 1);
+  }
+});
+
+test('metric headings and values; a name that looks like a formula is only text', () => {
+  const job = cottage();
+  const [first] = job.rooms.order;
+  const room = job.rooms.byId[first ?? ''];
+  if (!room) throw new Error('no room');
+  const named: Job = {
+    ...job,
+    units: 'metric',
+    rooms: { ...job.rooms, byId: { ...job.rooms.byId, [room.id]: { ...room, name: '=cmd|calc, "a"' } } },
+  };
+  const { data } = parse(takeoffCsv(named));
+  expect(Object.keys(data[0] ?? {})).toContain('gross (m2)');
+  expect(data[0]?.['room']).toBe(`'=cmd|calc, "a"`);
+});

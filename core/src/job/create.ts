@@ -1,0 +1,79 @@
+import type { System } from '../units/si.ts';
+import { STARTING_COLOURS, STARTING_FINISHES, STARTING_PRODUCTS, useFromName } from './library.ts';
+import type { Id, Job, Opening, Room, Table, Wall } from './types.ts';
+
+export type IdSource = () => Id;
+
+/** Ids that a named edit can make again when it is re-run: a seed and a count. */
+export function seededIds(seed: string): IdSource {
+  let n = 0;
+  return () => `${seed}-${(n++).toString(36)}`;
+}
+
+export const toTable = <T extends { readonly id: Id }>(items: readonly T[]): Table<T> => ({
+  byId: Object.fromEntries(items.map((item) => [item.id, item])),
+  order: items.map((item) => item.id),
+});
+
+/** A, B ... Z, AA, AB ... */
+export function letter(index: number): string {
+  const rest = Math.floor(index / 26);
+  return (rest > 0 ? letter(rest - 1) : '') + String.fromCharCode(65 + (index % 26));
+}
+
+export const newWall = (id: Id, label: string): Wall => ({
+  id,
+  label,
+  length: null,
+  turn: 90,
+  heightStart: null,
+  heightEnd: null,
+  peak: null,
+});
+
+/** A room waits for its first wall: four walls, square corners, 8 ft or 2.4 m high, all visibly starting values. */
+export function newRoom(id: Id, name: string, ids: IdSource, units: System): Room {
+  return {
+    id,
+    name,
+    use: useFromName(name),
+    height: units === 'imperial' ? { typed: "8'", metres: 2.4384 } : { typed: '2.4 m', metres: 2.4 },
+    turns: 'declared',
+    walls: toTable([0, 1, 2, 3].map((index) => newWall(ids(), letter(index)))),
+    openings: toTable<Opening>([]),
+    checks: [],
+    trim: {},
+  };
+}
+
+/** A job in which everything can be computed at once: starting products, colours and crew. */
+export function newJob(id: Id, name: string, units: System = 'imperial', rooms: readonly Room[] = []): Job {
+  return {
+    format: 'kovelin-job',
+    version: 1,
+    id,
+    name,
+    units,
+    currency: 'USD',
+    rooms: toTable(rooms),
+    products: Object.fromEntries(STARTING_PRODUCTS.map((product) => [product.id, product])),
+    colours: Object.fromEntries(STARTING_COLOURS.map((colour) => [colour.id, colour])),
+    finishes: STARTING_FINISHES,
+    survey: {},
+    decisions: {},
+    practice: { openings: 'net', trimOrder: 'trim-first' },
+    crew: {
+      people: [
+        { id: 'person-1', name: 'Painter 1' },
+        { id: 'person-2', name: 'Painter 2' },
+      ],
+      hours: [
+        [480, 720],
+        [765, 1020],
+      ],
+      start: null,
+      hourly: 4200,
+    },
+    settings: {},
+  };
+}

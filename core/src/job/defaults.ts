@@ -1,0 +1,80 @@
+import { SQUARE_FOOT } from '../units/si.ts';
+import type { Job } from './types.ts';
+
+type Origin = 'common practice, no source' | 'our model' | 'starting judgement';
+
+interface Default {
+  readonly value: number;
+  readonly unit: string;
+  readonly origin: Origin;
+  readonly what: string;
+}
+const d = (value: number, unit: string, origin: Origin, what: string): Default => ({ value, unit, origin, what });
+
+/** Every starting value a painter may change. Formulas read them by key; a job stores only what was changed. */
+export const DEFAULTS = {
+  'closure.least': d(0.03, 'm', 'our model', 'misclosure always tolerated'),
+  'closure.ratio': d(300, '1:n', 'our model', 'misclosure tolerated, as 1:n of the perimeter'),
+  'reading.se': d(0.005, 'm', 'our model', 'standard error of a wall reading'),
+  'diagonal.se': d(0.008, 'm', 'our model', 'standard error of a diagonal'),
+  'openings.threshold': d(
+    100 * SQUARE_FOOT,
+    'm2',
+    'common practice, no source',
+    'gross school: openings up to this stay in',
+  ),
+  'door.thickness': d(0.04, 'm', 'starting judgement', 'thickness of a door leaf'),
+  'door.panelFactor': d(1.15, 'x', 'starting judgement', 'developed face of a panelled leaf over a flush one'),
+  'hiding.cv': d(0.35, 'cv', 'our model', 'unevenness of one rolled film'),
+  'hiding.deltaE': d(1, 'CIEDE2000', 'our model', 'thin spots may differ this much from full hiding'),
+  'spread.cv': d(0.1, 'cv', 'our model', 'uncertainty of the spread rate, shared by all surfaces of a paint'),
+  'measure.cv': d(0.02, 'cv', 'our model', 'uncertainty of a measured area, not shared'),
+  'order.risk': d(0.05, 'chance', 'starting judgement', 'accepted chance of running short'),
+  'order.reserve': d(0.5, 'L', 'common practice, no source', 'kept for touch-up, per colour'),
+  'order.porous': d(1.2, 'x', 'starting judgement', 'more paint in the first coat on a porous surface'),
+  'loss.cover': d(0.15, 'L', 'starting judgement', 'left in the cover, per paint'),
+  'loss.tray': d(0.1, 'L', 'starting judgement', 'left in tray and brush, per paint'),
+  'loss.can': d(0.01, 'of use', 'starting judgement', 'left on the walls of the can'),
+  'texture.smooth': d(1, 'x', 'common practice, no source', 'area factor'),
+  'texture.orange-peel': d(1.075, 'x', 'common practice, no source', 'area factor'),
+  'texture.knockdown': d(1.125, 'x', 'common practice, no source', 'area factor'),
+  'texture.rough-plaster': d(1.15, 'x', 'starting judgement', 'area factor'),
+  'texture.popcorn': d(1.4, 'x', 'common practice, no source', 'area factor'),
+  'texture.brick': d(1.4, 'x', 'common practice, no source', 'area factor'),
+  'texture.deep-stucco': d(1.5, 'x', 'common practice, no source', 'area factor'),
+  'spot.share': d(0.05, 'of area', 'starting judgement', 'share of a surface that spot-priming covers'),
+  'pace.cut': d(0.9, 'm/min', 'starting judgement', 'cutting in a line'),
+  'pace.cutOverhead': d(0.75, 'm/min', 'starting judgement', 'cutting in a ceiling'),
+  'pace.roll': d(0.6, 'm2/min', 'starting judgement', 'rolling a wall'),
+  'pace.rollOverhead': d(0.5, 'm2/min', 'starting judgement', 'rolling a ceiling'),
+  'pace.trim': d(0.6, 'm/min', 'starting judgement', 'brushing a run of trim'),
+  'pace.leaf': d(0.08, 'm2/min', 'starting judgement', 'painting a door leaf'),
+  'pace.prep': d(1.2, 'm2/min', 'starting judgement', 'washing, filling and sanding a sound wall or ceiling'),
+  'pace.prepTrim': d(0.8, 'm/min', 'starting judgement', 'washing, filling and sanding trim'),
+  'pace.prime': d(0.6, 'm2/min', 'starting judgement', 'priming broad surfaces'),
+  'pace.mask': d(1.5, 'm/min', 'starting judgement', 'laying and sealing tape, or setting card'),
+  'pace.unmask': d(4, 'm/min', 'starting judgement', 'pulling tape'),
+  'pace.protect': d(1, 'm2/min', 'starting judgement', 'covering the floor and what stands on it'),
+  'pace.clear': d(2, 'm2/min', 'starting judgement', 'uncovering and clearing the room'),
+  'prep.poor': d(2, 'x', 'starting judgement', 'preparation where the surface is peeling, chalky or much repaired'),
+  'load.minutes': d(3, 'min', 'starting judgement', 'fetching, stirring and loading before a surface is started'),
+  'fill.dry': d(60, 'min', 'common practice, no source', 'filler and washing dry before paint'),
+  'cut.wet': d(15, 'min', 'starting judgement', 'after the cut, rolling starts within'),
+  'mask.dry': d(60, 'min', 'common practice, no source', 'trim dries before it is masked or cut against'),
+  'tape.length': d(55, 'm', 'common practice, no source', 'tape on a roll'),
+  'price.tape': d(700, 'minor', 'starting judgement', 'a roll of tape'),
+  'price.dropcloth': d(1800, 'minor', 'starting judgement', 'a drop cloth'),
+  'dropcloth.area': d(10, 'm2', 'starting judgement', 'area of a drop cloth'),
+  'price.cover': d(600, 'minor', 'starting judgement', 'a roller cover'),
+  'price.brush': d(1500, 'minor', 'starting judgement', 'a brush'),
+  'price.caulk': d(500, 'minor', 'starting judgement', 'a cartridge of caulk'),
+  'caulk.bead': d(0.005, 'm', 'starting judgement', 'width of a triangular bead'),
+  'price.abrasive': d(150, 'minor', 'starting judgement', 'a sheet of abrasive paper'),
+  'abrasive.area': d(6, 'm2', 'starting judgement', 'area one sheet keys'),
+} as const satisfies Record<string, Default>;
+
+export type DefaultKey = keyof typeof DEFAULTS;
+
+/** The job's value for a key, or its starting value. */
+export const setting = (job: Pick<Job, 'settings'>, key: DefaultKey): number =>
+  job.settings[key] ?? DEFAULTS[key].value;

@@ -1,0 +1,205 @@
+import { applyPatches, castDraft, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { bad, good, type Result } from '../units/problem.ts';
+import type { System } from '../units/si.ts';
+import { letter, newRoom, newWall, seededIds } from './create.ts';
+import { DEFAULTS, type DefaultKey } from './defaults.ts';
+import { reconcileRoom, type DraftRoom } from './reconcile.ts';
+import type {
+  Check,
+  Colour,
+  Crew,
+  Decisions,
+  FinishChoice,
+  Id,
+  Job,
+  Opening,
+  Practice,
+  Product,
+  Room,
+  Scope,
+  Survey,
+  SystemValues,
+  TrimRun,
+  Wall,
+} from './types.ts';
+import type { TrimKind } from './vocabulary.ts';
+
+enablePatches();
+
+/** An edit that cannot be done on this document: its target is gone, or an argument is out of range. */
+class EditProblem extends Error {}
+const refuse = (message: string): never => {
+  throw new EditProblem(message);
+};
+
+type D = Draft<Job>;
+const roomOf = (job: D, id: Id): Draft<Room> => job.rooms.byId[id] ?? refuse('This room is no longer in the job.');
+const wallOf = (room: Draft<Room>, id: Id): Draft<Wall> =>
+  room.walls.byId[id] ?? refuse('This wall is no longer in the room.');
+const named = (text: string, what: string): string =>
+  text.trim() && text.length <= 80 ? text.trim() : refuse(`${what} needs a name of 1 to 80 characters.`);
+
+function insert<T extends { id: Id }>(
+  table: { byId: Record<Id, T>; order: Id[] },
+  item: T,
+  index = table.order.length,
+): void {
+  if (table.byId[item.id]) refuse('This was already added.');
+  table.byId[item.id] = item;
+  table.order.splice(index, 0, item.id);
+}
+function remove<T>(table: { byId: Record<Id, T>; order: Id[] }, id: Id): void {
+  if (!table.byId[id]) refuse('This is no longer there.');
+  Reflect.deleteProperty(table.byId, id);
+  table.order.splice(table.order.indexOf(id), 1);
+}
+
+/**
+ * The named edits: every change of a job is one of these, so that it can be saved, undone, and run again on a newer
+ * document when another tab was quicker. Ids come with the arguments (or from a seed), never from here.
+ */
+const EDITS = {
+  renameJob: (job: D, { name }: { name: string }) => {
+    job.name = named(name, 'A job');
+  },
+  setUnits: (job: D, { units }: { units: System }) => {
+    job.units = units;
+  },
+  addRoom: (job: D, { id, name }: { id: Id; name: string }) =>
+    insert(job.rooms, castDraft(newRoom(id, named(name, 'A room'), seededIds(id), job.units))),
+  addRooms: (job: D, { rooms }: { rooms: readonly Room[] }) =>
+    rooms.forEach((room) => insert(job.rooms, castDraft(room))),
+  setRoom: (job: D, { room, set }: { room: Id; set: Partial<Pick<Room, 'name' | 'use' | 'height' | 'turns'>> }) => {
+    if (set.name !== undefined) named(set.name, 'A room');
+    Object.assign(roomOf(job, room), set);
+  },
+  removeRoom: (job: D, { room }: { room: Id }) => remove(job.rooms, room),
+  addWall: (job: D, { room, id, after }: { room: Id; id: Id; after: Id | null }) => {
+    const { walls } = roomOf(job, room);
+    const taken = new Set(Object.values(walls.byId).map((wall) => wall.label));
+    let index = walls.order.length;
+    while (taken.has(letter(index))) index++;
+    insert(walls, castDraft(newWall(id, letter(index))), after === null ? undefined : walls.order.indexOf(after) + 1);
+  },
+  setWall: (job: D, { room, wall, set }: { room: Id; wall: Id; set: Partial<Omit<Wall, 'id'>> }) => {
+    if (set.turn !== undefined && !(Math.abs(set.turn) < 360)) refuse('A turn is less than 360 degrees.');
+    Object.assign(wallOf(roomOf(job, room), wall), castDraft(set));
+  },
+  removeWall: (job: D, { room: id, wall }: { room: Id; wall: Id }) => {
+    const room = roomOf(job, id);
+    remove(room.walls, wall);
+    for (const opening of Object.values(room.openings.byId))
+      if (opening.wall === wall) remove(room.openings, opening.id);
+    room.checks = room.checks.filter((check) => check.from !== wall && check.to !== wall);
+  },
+  addOpening: (job: D, { room, opening }: { room: Id; opening: Opening }) => {
+    wallOf(roomOf(job, room), opening.wall);
+    insert(roomOf(job, room).openings, castDraft(opening));
+  },
+  setOpening: (job: D, { room, opening, set }: { room: Id; opening: Id; set: Partial<Omit<Opening, 'id'>> }) => {
+    const found = roomOf(job, room).openings.byId[opening] ?? refuse('This opening is no longer in the room.');
+    Object.assign(found, castDraft(set));
+  },
+  removeOpening: (job: D, { room, opening }: { room: Id; opening: Id }) => remove(roomOf(job, room).openings, opening),
+  setTrim: (job: D, { room, kind, run }: { room: Id; kind: TrimKind; run: TrimRun | null }) => {
+    const { trim } = roomOf(job, room);
+    if (run) trim[kind] = castDraft(run);
+    else Reflect.deleteProperty(trim, kind);
+  },
+  setChecks: (job: D, { room, checks }: { room: Id; checks: readonly Check[] }) => {
+    roomOf(job, room).checks = castDraft([...checks]);
+  },
+  /** The whole room from its shorthand text; labels, then positions, keep their ids. */
+  setRoomFromText: (job: D, { room, draft, seed }: { room: Id; draft: DraftRoom; seed: string }) => {
+    const old = roomOf(job, room) as Room;
+    job.rooms.byId[room] = castDraft(reconcileRoom(old, draft, seededIds(seed)));
+  },
+  setFinish: (job: D, { scope, finish }: { scope: Scope; finish: FinishChoice | null }) => {
+    if (finish === null) Reflect.deleteProperty(job.finishes, scope);
+    else if (!job.products[finish.product] || !job.colours[finish.colour])
+      refuse('That paint or colour is no longer in the job.');
+    else job.finishes[scope] = finish;
+  },
+  setSurvey: (job: D, { scope, set }: { scope: Scope; set: Partial<Survey> }) => {
+    job.survey[scope] = { ...job.survey[scope], ...set };
+  },
+  /** Overrules one member of a surface's system; null goes back to the recommendation. */
+  decide: <K extends keyof SystemValues>(
+    job: D,
+    { surface, member, value }: { surface: Id; member: K; value: SystemValues[K] | null },
+  ) => {
+    const decisions = { ...job.decisions[surface] } as Record<string, unknown>;
+    if (value === null) Reflect.deleteProperty(decisions, member);
+    else decisions[member] = value;
+    if (Object.keys(decisions).length) job.decisions[surface] = decisions as Draft<Decisions>;
+    else Reflect.deleteProperty(job.decisions, surface);
+  },
+  setPractice: (job: D, { set }: { set: Partial<Practice> }) => {
+    Object.assign(job.practice, set);
+  },
+  setCrew: (job: D, { set }: { set: Partial<Crew> }) => {
+    if (set.people && !(set.people.length >= 1 && set.people.length <= 3)) refuse('A crew is one to three people.');
+    const hours = set.hours;
+    if (
+      hours &&
+      (!hours.length || hours.some(([from, to], i) => from >= to || to > 1440 || from < (hours[i - 1]?.[1] ?? 0)))
+    )
+      refuse('Working hours are stretches of one day, in order and not overlapping.');
+    Object.assign(job.crew, castDraft(set));
+  },
+  setSetting: (job: D, { key, value }: { key: DefaultKey; value: number | null }) => {
+    if (!(key in DEFAULTS)) refuse(`“${key}” is not a starting value.`);
+    if (value === null) Reflect.deleteProperty(job.settings, key);
+    else if (Number.isFinite(value) && value >= 0) job.settings[key] = value;
+    else refuse('This value must be a number, zero or more.');
+  },
+  setColour: (job: D, { colour }: { colour: Colour }) => {
+    if (!/^#[0-9a-f]{6}$/.test(colour.hex)) refuse('A colour is written #rrggbb.');
+    job.colours[colour.id] = colour;
+  },
+  setProduct: (job: D, { product }: { product: Product }) => {
+    if (!(product.labelRate > 0)) refuse('A spread rate must be more than zero.');
+    if (!(product.contrast > 0 && product.contrast < 1)) refuse('A contrast ratio lies between 0 and 1.');
+    job.products[product.id] = castDraft(product);
+  },
+  /** Undo and redo: patches recorded from an earlier edit. */
+  patch: (job: D, { patches }: { patches: readonly Patch[] }) => {
+    applyPatches(job, patches);
+  },
+};
+
+export type EditName = keyof typeof EDITS;
+export type Edit = { [K in EditName]: { readonly name: K; readonly args: Parameters<(typeof EDITS)[K]>[1] } }[EditName];
+
+export interface Edited {
+  readonly job: Job;
+  readonly patches: readonly Patch[];
+  readonly inverse: readonly Patch[];
+}
+
+/** Runs a named edit on a job. Errors: a Problem when its target is gone or an argument is out of range. */
+export function applyEdit(job: Job, edit: Edit): Result<Edited> {
+  try {
+    const run = EDITS[edit.name] as (draft: D, args: unknown) => void;
+    const [next, patches, inverse] = produceWithPatches(job, (draft) => void run(draft, edit.args));
+    return good({ job: next, patches, inverse });
+  } catch (error) {
+    if (error instanceof EditProblem) return bad(error.message);
+    // immer's own words when a patch no longer fits the document
+    if (edit.name === 'patch' && error instanceof Error)
+      return bad('This step can no longer be undone: what it changed is gone.');
+    throw error;
+  }
+}
+
+/** Do two sets of patches touch the same place of the document (one path a prefix of the other)? */
+export function overlap(a: readonly Pick<Patch, 'path'>[], b: readonly Pick<Patch, 'path'>[]): boolean {
+  // places in a list shift: a list counts as one place
+  const whole = (path: readonly (string | number)[]) =>
+    path.slice(0, path.findIndex((key) => typeof key === 'number') >>> 0);
+  const prefix = (p: readonly (string | number)[], q: readonly (string | number)[]) =>
+    p.every((key, i) => key === q[i]);
+  const meet = (p: readonly (string | number)[], q: readonly (string | number)[]) =>
+    p.length <= q.length ? prefix(p, q) : prefix(q, p);
+  return a.some((x) => b.some((y) => meet(whole(x.path), whole(y.path))));
+}

@@ -1,0 +1,138 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { newJob, newRoom, seededIds } from './create.ts';
+import { applyEdit, overlap, type Edit } from './edits.ts';
+import { MAX_JOB_BYTES } from './limits.ts';
+import { JOB_VERSION, openJob } from './open.ts';
+import { reconcileRoom } from './reconcile.ts';
+import { rows, type Job, type Room } from './types.ts';
+
+const room = newRoom('r1', 'Parlour', seededIds('r1'), 'imperial');
+const job = newJob('j1', 'Test', 'imperial', [room]);
+const text = JSON.stringify(job);
+const messages = (content: string) => {
+  const opened = openJob(content);
+  return opened.ok ? [] : opened.problems.map((p) => `${p.path}: ${p.message}`);
+};
+const edited = (before: Job, edit: Edit) => {
+  const result = applyEdit(before, edit);
+  if (!result.ok) throw new Error(result.problems[0]?.message);
+  return result.value;
+};
+
+describe('a job file at the door', () => {
+  test('every version ever written still opens, to the same rooms', () => {
+    for (let version = 1; version <= JOB_VERSION; version++) {
+      const frozen = readFileSync(join(__dirname, `fixtures/v${version}.json`), 'utf8');
+      const opened = openJob(frozen);
+      expect(opened.ok && rows(opened.value.rooms).map((r) => r.name)).toEqual(['Loft bedroom']);
+    }
+  });
+  test('what is written opens to the same document', () => expect(openJob(text)).toEqual({ ok: true, value: job }));
+  test.each([
+    ['truncated', text.slice(0, 2000), /cut off/],
+    ['empty', '', /empty/],
+    ['another kind', '%PDF-1.7 ...', /another kind/],
+    ['other JSON', '{"a":1}', /not a Kovelin job/],
+    ['a future version', text.replace('"version":1', '"version":99'), /newer Kovelin.*left as it is/],
+    ['a wrong type', text.replace('"turn":90', '"turn":"R"'), /walls\/byId.*turn.*number/],
+    ['an unknown key', text.replace('"units"', '"unit":1,"units"'), /unit.*not allowed/],
+    ['a dangling wall', text.replace('"order":["r1-0"', '"order":["gone"'), /order list/],
+    ['a missing finish', text.replace('"product":"paint-wall"', '"product":"nothing"'), /paint that is not in the job/],
+    ['too large', ' '.repeat(MAX_JOB_BYTES + 1), /20 MB/],
+    ['a key that reaches prototypes', text.replace('"byId":{"r1"', '"byId":{"__proto__":{},"r1"'), /__proto__/],
+  ])('%s is refused with a sentence', (_, content, message) => expect(messages(content).join('\n')).toMatch(message));
+  test('damage anywhere gives a document or sentences, never a throw', () => {
+    fc.assert(
+      fc.property(fc.nat(text.length - 1), fc.string({ maxLength: 3 }), (at, scrap) => {
+        const opened = openJob(text.slice(0, at) + scrap + text.slice(at + 1));
+        if (!opened.ok) expect(opened.problems.length).toBeGreaterThan(0);
+      }),
+      { numRuns: 150 },
+    );
+  });
+});
+
+describe('named edits', () => {
+  const ids = rows(room.walls).map((w) => w.id);
+  const edit = fc.oneof(
+    fc.record({
+      name: fc.constant('setWall' as const),
+      args: fc.record({
+        room: fc.constant('r1'),
+        wall: fc.constantFrom(...ids),
+        set: fc.record({ turn: fc.integer({ min: -180, max: 180 }) }),
+      }),
+    }),
+    fc.record({
+      name: fc.constant('addWall' as const),
+      args: fc.record({ room: fc.constant('r1'), id: fc.uuid(), after: fc.constantFrom(...ids, null) }),
+    }),
+    fc.record({
+      name: fc.constant('setUnits' as const),
+      args: fc.record({ units: fc.constantFrom('imperial' as const, 'metric' as const) }),
+    }),
+    fc.record({
+      name: fc.constant('decide' as const),
+      args: fc.record({
+        surface: fc.constantFrom('a/field', 'b/field'),
+        member: fc.constant('coats' as const),
+        value: fc.constantFrom(1, 2, null),
+      }),
+    }),
+  );
+  test('undoing any run of edits gives back the document, and the same edits give the same document again', () => {
+    fc.assert(
+      fc.property(fc.array(edit, { maxLength: 12 }), (edits) => {
+        let now = job;
+        const inverses = edits.map((e) => {
+          const done = edited(now, e as Edit);
+          now = done.job;
+          return done.inverse;
+        });
+        expect(edits.reduce((j, e) => edited(j, e as Edit).job, job)).toEqual(now);
+        for (const patches of inverses.reverse()) now = edited(now, { name: 'patch', args: { patches } }).job;
+        expect(now).toEqual(job);
+      }),
+      { numRuns: 60 },
+    );
+  });
+  test('an edit whose target is gone, or whose argument cannot be, is a problem', () => {
+    const refused = (e: Edit) => {
+      const result = applyEdit(job, e);
+      return result.ok ? '' : result.problems[0]?.message;
+    };
+    expect(refused({ name: 'removeRoom', args: { room: 'gone' } })).toMatch(/no longer/);
+    expect(refused({ name: 'renameJob', args: { name: ' ' } })).toMatch(/1 to 80/);
+    expect(refused({ name: 'setWall', args: { room: 'r1', wall: 'r1-0', set: { turn: 400 } } })).toMatch(/360/);
+    expect(refused({ name: 'setCrew', args: { set: { hours: [[600, 500]] } } })).toMatch(/in order/);
+  });
+  test('paths overlap when one lies inside the other', () => {
+    expect(overlap([{ path: ['rooms', 'a'] }], [{ path: ['rooms', 'a', 'name'] }])).toBe(true);
+    expect(overlap([{ path: ['rooms', 'a'] }], [{ path: ['rooms', 'b'] }])).toBe(false);
+  });
+});
+
+test('text edits keep ids by label, then by position', () => {
+  const walls = rows(room.walls).map(({ id: _, ...wall }) => wall);
+  const draft = { name: 'Parlour', height: null, openings: [], checks: [], trim: {} };
+  const renamed = reconcileRoom(
+    room,
+    { ...draft, walls: walls.map((w) => (w.label === 'B' ? { ...w, label: 'Bay' } : w)) },
+    seededIds('n'),
+  );
+  expect(renamed.walls.order).toEqual(room.walls.order);
+  const inserted: Room = reconcileRoom(
+    room,
+    { ...draft, walls: [walls[0], { ...walls[1], label: 'X' }, ...walls.slice(1)] as typeof walls },
+    seededIds('n'),
+  );
+  expect(inserted.walls.order.filter((id) => room.walls.order.includes(id))).toEqual(room.walls.order);
+});
+
+test('the published schema is the one in force', async () => {
+  const { schemaText } = await import('../../../scripts/schema.ts');
+  expect(readFileSync(join(__dirname, '../../../docs/job.schema.json'), 'utf8')).toBe(schemaText());
+});

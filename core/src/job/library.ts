@@ -1,0 +1,114 @@
+import { GALLON, QUART, SQUARE_FOOT } from '../units/si.ts';
+import type { Colour, Product, Survey } from './types.ts';
+import type { Family, PrimerKind, RoomUse, Sheen } from './vocabulary.ts';
+
+/** Starting products: plainly named, invented, with common label values. A job copies them and may change its copy. */
+const perGallon = (squareFeet: number) => (squareFeet * SQUARE_FOOT) / GALLON;
+const usCans = (quart: number, gallon: number, five: number) => [
+  { litres: QUART, price: quart },
+  { litres: GALLON, price: gallon },
+  { litres: 5 * GALLON, price: five },
+];
+const STARTING = 'starting value, invented';
+
+const finish = (
+  id: string,
+  name: string,
+  sheens: readonly Sheen[],
+  rate: number,
+  contrast: number,
+  prices: [number, number, number],
+): Product => ({
+  id,
+  name,
+  role: 'finish',
+  primer: 'none',
+  base: 'water-borne',
+  sheens,
+  labelRate: perGallon(rate),
+  contrast,
+  recoat: 120,
+  dry: 60,
+  cans: usCans(...prices),
+  source: STARTING,
+  picked: null,
+});
+const primer = (kind: PrimerKind, name: string, rate: number, prices: [number, number, number]): Product => ({
+  ...finish(`primer-${kind}`, name, ['flat'], rate, 0.9, prices),
+  role: 'primer',
+  primer: kind,
+  recoat: 60,
+  dry: 30,
+});
+
+export const STARTING_PRODUCTS: readonly Product[] = [
+  finish(
+    'paint-wall',
+    'Wall paint, water-borne',
+    ['flat', 'matte', 'eggshell', 'satin'],
+    375,
+    0.96,
+    [2100, 5200, 23500],
+  ),
+  {
+    ...finish('paint-ceiling', 'Ceiling paint, water-borne', ['flat', 'matte'], 375, 0.97, [1700, 3900, 17500]),
+    recoat: 90,
+    dry: 45,
+  },
+  finish(
+    'paint-trim',
+    'Trim enamel, water-borne',
+    ['eggshell', 'satin', 'semi-gloss', 'gloss'],
+    400,
+    0.95,
+    [2600, 6800, 31000],
+  ),
+  primer('bonding', 'Bonding primer', 350, [2200, 5600, 25500]),
+  primer('blocking', 'Stain-blocking primer', 350, [2300, 6000, 27500]),
+  primer('penetrating', 'Penetrating primer', 250, [1900, 4800, 21500]),
+  primer('board', 'Board primer', 300, [1500, 3200, 13500]),
+  primer('undercoat', 'Undercoat', 350, [1900, 4900, 22000]),
+];
+
+export const STARTING_COLOURS: readonly Colour[] = [
+  { id: 'colour-wall', name: 'W1 warm white', hex: '#f4f1ea' },
+  { id: 'colour-ceiling', name: 'W2 plain white', hex: '#f5f5f2' },
+  { id: 'colour-trim', name: 'W3 soft white', hex: '#f2efe6' },
+];
+
+export const STARTING_FINISHES: Readonly<Record<string, { product: string; colour: string }>> = {
+  'all:wall': { product: 'paint-wall', colour: 'colour-wall' },
+  'all:ceiling': { product: 'paint-ceiling', colour: 'colour-ceiling' },
+  'all:trim': { product: 'paint-trim', colour: 'colour-trim' },
+};
+
+const SURFACE: Survey = {
+  substrate: 'drywall',
+  texture: 'smooth',
+  coat: 'water-borne',
+  condition: 'sound',
+  repairs: 'few',
+  stains: false,
+  porous: false,
+  wiped: false,
+  colour: '#e6e0d2',
+  sheen: 'matte',
+};
+
+/** What a survey says before anybody has looked: visible starting answers. */
+export const STARTING_SURVEY: Readonly<Record<Family, Survey>> = {
+  wall: SURFACE,
+  ceiling: { ...SURFACE, sheen: 'flat', colour: '#efece4' },
+  trim: { ...SURFACE, substrate: 'wood', sheen: 'semi-gloss', colour: '#ece8dc' },
+};
+
+const WORDS: readonly (readonly [RoomUse, RegExp])[] = [
+  ['bathroom', /bath|wash|shower|toilet|\bwc\b|cloak/i],
+  ['kitchen', /kitchen|scullery|pantry|galley/i],
+  ['hall', /hall|passage|corridor|stair|landing|entry|mudroom/i],
+  ['bedroom', /bed|nursery|dorm/i],
+  ['living', /living|parlou?r|lounge|sitting|dining|study|den\b|family/i],
+];
+
+/** A starting guess from the room's name; the user can change it. */
+export const useFromName = (name: string): RoomUse => WORDS.find(([, pattern]) => pattern.test(name))?.[0] ?? 'other';

@@ -1,0 +1,61 @@
+import type { IdSource } from './create.ts';
+import { newRoom, toTable } from './create.ts';
+import { useFromName } from './library.ts';
+import { rows, type Check, type Id, type Opening, type Room, type Wall } from './types.ts';
+import type { System } from '../units/si.ts';
+
+/** A room as shorthand text says it: by labels, before it has ids. */
+export interface DraftRoom {
+  readonly name: string;
+  readonly height: Room['height'];
+  readonly walls: readonly Omit<Wall, 'id'>[];
+  readonly openings: readonly (Omit<Opening, 'id' | 'wall' | 'leaf'> & { readonly wall: string })[];
+  readonly checks: readonly { readonly from: string; readonly to: string; readonly length: Check['length'] }[];
+  readonly trim: Room['trim'];
+}
+
+/** Pairs drafts with what was there, by label first and then by position, so that ids (and decisions on them) stay. */
+function pair<D extends { readonly label: string }, T extends { readonly id: Id; readonly label: string }>(
+  drafts: readonly D[],
+  existing: readonly T[],
+): (T | undefined)[] {
+  const free = new Set(existing);
+  const byLabel = drafts.map((draft) => {
+    const found = existing.find((item) => item.label === draft.label && free.has(item));
+    if (found) free.delete(found);
+    return found;
+  });
+  return byLabel.map((found, index) => {
+    if (found) return found;
+    const there = existing[index];
+    return there && free.delete(there) ? there : undefined;
+  });
+}
+
+/** The room the draft describes, keeping the ids of the room it replaces. Draft labels must resolve (the reader checks). */
+export function reconcileRoom(room: Room, draft: DraftRoom, ids: IdSource): Room {
+  const walls = pair(draft.walls, rows(room.walls)).map((old, index): Wall => ({
+    ...(draft.walls[index] as Omit<Wall, 'id'>),
+    id: old?.id ?? ids(),
+  }));
+  const idOf = new Map(walls.map((wall) => [wall.label, wall.id]));
+  const wallId = (label: string): Id => idOf.get(label) ?? '';
+  const openings = pair(draft.openings, rows(room.openings)).map((old, index): Opening => {
+    const opening = draft.openings[index] as DraftRoom['openings'][number];
+    const leaf = old && old.kind === opening.kind ? old.leaf : opening.kind === 'door' ? 'flush' : 'none';
+    return { ...opening, id: old?.id ?? ids(), wall: wallId(opening.wall), leaf };
+  });
+  return {
+    ...room,
+    name: draft.name,
+    use: draft.name === room.name ? room.use : useFromName(draft.name),
+    height: draft.height,
+    walls: toTable(walls),
+    openings: toTable(openings),
+    checks: draft.checks.map((check) => ({ from: wallId(check.from), to: wallId(check.to), length: check.length })),
+    trim: draft.trim,
+  };
+}
+
+export const roomFromDraft = (draft: DraftRoom, id: Id, ids: IdSource, units: System): Room =>
+  reconcileRoom({ ...newRoom(id, draft.name, ids, units), walls: toTable<Wall>([]) }, draft, ids);

@@ -1,0 +1,158 @@
+import Joi from 'joi';
+import { DEFAULTS } from './defaults.ts';
+import * as v from './vocabulary.ts';
+
+/** The job document at the door (open, import). `docs/job.schema.json` is generated from this. */
+const id = Joi.string()
+  .pattern(/^[A-Za-z0-9][\w-]{0,79}$/, 'an id')
+  .required();
+const label = Joi.string().min(1).max(80).required();
+const scope = Joi.string()
+  .pattern(/^[A-Za-z0-9][\w-]*([:/][\w-]+)*$/, 'a surface or scope')
+  .max(200);
+const one = (values: readonly string[]) => Joi.string().valid(...values);
+const ratio = Joi.number().greater(0).less(1);
+const minutes = Joi.number().min(0).max(100_000);
+const money = Joi.number().integer().min(0).max(1e9);
+const hex = Joi.string().pattern(/^#[0-9a-f]{6}$/, '#rrggbb');
+
+const reading = Joi.object({
+  typed: Joi.string().max(80).required(),
+  metres: Joi.number().min(0).max(1000).required(),
+});
+const maybe = reading.required().allow(null);
+
+const table = (item: Joi.ObjectSchema) =>
+  Joi.object({
+    byId: Joi.object()
+      .pattern(Joi.string().pattern(/^[A-Za-z0-9][\w-]*$/), item)
+      .required(),
+    order: Joi.array().items(Joi.string()).unique().max(2000).required(),
+  }).required();
+
+const wall = Joi.object({
+  id,
+  label,
+  length: maybe,
+  turn: Joi.number().greater(-360).less(360).required(),
+  heightStart: maybe,
+  heightEnd: maybe,
+  peak: Joi.object({ height: reading.required(), at: reading.required() }).required().allow(null),
+});
+const opening = Joi.object({
+  id,
+  label,
+  wall: id,
+  kind: one(v.OPENING_KINDS).required(),
+  width: reading.required(),
+  height: reading.required(),
+  at: reading.required(),
+  sill: maybe,
+  casing: maybe,
+  leaf: one(v.LEAVES).required(),
+});
+const room = Joi.object({
+  id,
+  name: label,
+  use: one(v.ROOM_USES).required(),
+  height: maybe,
+  turns: one(['declared', 'measured']).required(),
+  walls: table(wall),
+  openings: table(opening),
+  checks: Joi.array()
+    .items(Joi.object({ from: id, to: id, length: reading.required() }))
+    .required(),
+  trim: Joi.object()
+    .pattern(one(v.TRIM_KINDS), Joi.object({ face: reading.required(), at: maybe }))
+    .required(),
+});
+const product = Joi.object({
+  id,
+  name: label,
+  role: one(['finish', 'primer']).required(),
+  primer: one(v.PRIMER_KINDS).required(),
+  base: one(v.BASES).required(),
+  sheens: Joi.array().items(one(v.SHEENS)).min(1).required(),
+  labelRate: Joi.number().greater(0).max(100).required(),
+  contrast: ratio.required(),
+  recoat: minutes.required(),
+  dry: minutes.required(),
+  cans: Joi.array()
+    .items(Joi.object({ litres: Joi.number().greater(0).max(1000).required(), price: money.required() }))
+    .max(20)
+    .required(),
+  source: Joi.string().max(200).required(),
+  picked: Joi.string().isoDate().required().allow(null),
+});
+const survey = Joi.object({
+  substrate: one(v.SUBSTRATES),
+  texture: one(v.TEXTURES),
+  coat: one(v.EXISTING_COATS),
+  condition: one(v.CONDITIONS),
+  repairs: one(v.REPAIRS),
+  stains: Joi.boolean(),
+  porous: Joi.boolean(),
+  wiped: Joi.boolean(),
+  colour: hex,
+  sheen: one(v.SHEENS),
+});
+const width = Joi.number().greater(0).max(1).required();
+const decisions = Joi.object({
+  prep: Joi.array().items(one(v.PREP_STEPS)).unique(),
+  primer: Joi.object({
+    kind: one(v.PRIMER_KINDS).required(),
+    extent: one(v.PRIMER_EXTENTS).required(),
+    coats: Joi.number().integer().min(0).max(4).required(),
+  }),
+  sheen: one(v.SHEENS),
+  cover: Joi.object({
+    pile: Joi.number()
+      .valid(...v.PILES)
+      .required(),
+    fabric: one(v.FABRICS).required(),
+    width,
+  }),
+  brush: Joi.object({ width, shape: one(v.BRUSH_SHAPES).required(), bristle: one(v.BRISTLES).required() }),
+  coats: Joi.number().integer().min(1).max(8),
+});
+
+export const jobSchema = Joi.object({
+  format: Joi.string().valid('kovelin-job').required(),
+  version: Joi.number().valid(1).required(),
+  id,
+  name: label,
+  units: one(['imperial', 'metric']).required(),
+  currency: Joi.string()
+    .pattern(/^[A-Z]{3}$/, 'a currency code')
+    .required(),
+  rooms: table(room),
+  products: Joi.object().pattern(Joi.string(), product).required(),
+  colours: Joi.object()
+    .pattern(Joi.string(), Joi.object({ id, name: label, hex: hex.required() }))
+    .required(),
+  finishes: Joi.object()
+    .pattern(scope, Joi.object({ product: id, colour: id }))
+    .required(),
+  survey: Joi.object().pattern(scope, survey).required(),
+  decisions: Joi.object().pattern(scope, decisions).required(),
+  practice: Joi.object({
+    openings: one(v.OPENING_SCHOOLS).required(),
+    trimOrder: one(v.TRIM_ORDERS).required(),
+  }).required(),
+  crew: Joi.object({
+    people: Joi.array()
+      .items(Joi.object({ id, name: label }))
+      .min(1)
+      .max(3)
+      .required(),
+    hours: Joi.array()
+      .items(Joi.array().items(minutes.max(1440)).length(2))
+      .min(1)
+      .required(),
+    start: Joi.string().isoDate().required().allow(null),
+    hourly: money.required(),
+  }).required(),
+  settings: Joi.object()
+    .pattern(one(Object.keys(DEFAULTS)), Joi.number().min(0))
+    .required(),
+});

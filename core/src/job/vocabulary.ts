@@ -1,0 +1,87 @@
+/** The published enums. Terms follow ISO 4618 where it has one (coat, primer, undercoat, sheen). */
+export const SHEENS = ['flat', 'matte', 'eggshell', 'satin', 'semi-gloss', 'gloss'] as const;
+export type Sheen = (typeof SHEENS)[number];
+
+export const ROOM_USES = ['living', 'bedroom', 'kitchen', 'bathroom', 'hall', 'other'] as const;
+export type RoomUse = (typeof ROOM_USES)[number];
+
+export const SUBSTRATES = ['drywall', 'plaster', 'wood', 'mdf', 'metal', 'masonry', 'unknown'] as const;
+export type Substrate = (typeof SUBSTRATES)[number];
+
+export const TEXTURES = [
+  'smooth',
+  'orange-peel',
+  'knockdown',
+  'rough-plaster',
+  'popcorn',
+  'brick',
+  'deep-stucco',
+] as const;
+export type Texture = (typeof TEXTURES)[number];
+
+export const EXISTING_COATS = ['water-borne', 'oil', 'clear', 'bare', 'unknown'] as const;
+export type ExistingCoat = (typeof EXISTING_COATS)[number];
+
+export const CONDITIONS = ['sound', 'chalky', 'peeling', 'weak'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+export const REPAIRS = ['none', 'few', 'many'] as const;
+export type Repairs = (typeof REPAIRS)[number];
+
+export const PRIMER_KINDS = ['none', 'bonding', 'blocking', 'penetrating', 'board', 'undercoat'] as const;
+export type PrimerKind = (typeof PRIMER_KINDS)[number];
+
+export const PRIMER_EXTENTS = ['none', 'spot', 'full'] as const;
+export type PrimerExtent = (typeof PRIMER_EXTENTS)[number];
+
+export const PREP_STEPS = [
+  'plates-off',
+  'hardware-off',
+  'wash',
+  'degrease',
+  'scrape',
+  'fill',
+  'degloss',
+  'sand',
+  'dust',
+  'caulk',
+] as const;
+export type PrepStep = (typeof PREP_STEPS)[number];
+
+/** Pile heights in metres; each stands for the trade's range (labels are in specify/wording). */
+export const PILES = [0.005, 0.01, 0.013, 0.018, 0.028] as const;
+export type Pile = (typeof PILES)[number];
+
+export const FABRICS = ['microfibre', 'woven', 'nylon-polyester', 'foam', 'mohair'] as const;
+export type Fabric = (typeof FABRICS)[number];
+
+export const BRUSH_SHAPES = ['angled-sash', 'flat', 'fine'] as const;
+export type BrushShape = (typeof BRUSH_SHAPES)[number];
+
+export const BRISTLES = ['synthetic', 'natural'] as const;
+export type Bristle = (typeof BRISTLES)[number];
+
+export const OPENING_KINDS = ['door', 'window', 'opening'] as const;
+export type OpeningKind = (typeof OPENING_KINDS)[number];
+
+export const LEAVES = ['flush', 'panelled', 'none'] as const;
+export type Leaf = (typeof LEAVES)[number];
+
+export const TRIM_KINDS = ['baseboard', 'crown', 'chair-rail', 'picture-rail'] as const;
+export type TrimKind = (typeof TRIM_KINDS)[number];
+
+export const SURFACE_KINDS = ['ceiling', 'wall', ...TRIM_KINDS, 'casing', 'door'] as const;
+export type SurfaceKind = (typeof SURFACE_KINDS)[number];
+
+/** Surfaces that usually share a finish. */
+export type Family = 'ceiling' | 'wall' | 'trim';
+export const familyOf = (kind: SurfaceKind): Family => (kind === 'ceiling' || kind === 'wall' ? kind : 'trim');
+
+export const TRIM_ORDERS = ['trim-first', 'trim-last'] as const;
+export type TrimOrder = (typeof TRIM_ORDERS)[number];
+
+export const OPENING_SCHOOLS = ['net', 'gross'] as const;
+export type OpeningSchool = (typeof OPENING_SCHOOLS)[number];
+
+export const BASES = ['water-borne', 'oil'] as const;
+export type Base = (typeof BASES)[number];

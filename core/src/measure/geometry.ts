@@ -1,0 +1,104 @@
+import type { Degrees, Metres, SquareMetres } from '../units/si.ts';
+
+/** Plan coordinates in metres: x along the first wall, y to its left (up on paper). */
+export interface Point {
+  readonly x: Metres;
+  readonly y: Metres;
+}
+
+export const distance = (a: Point, b: Point): Metres => Math.hypot(a.x - b.x, a.y - b.y);
+
+/** Unit vectors of walls whose turns (deflections, right positive) are given; exact for multiples of 90 degrees. */
+export function directions(turns: readonly Degrees[]): Point[] {
+  let heading = 0;
+  return turns.map((turn) => {
+    const quarter = heading / 90;
+    const unit = Number.isInteger(quarter) ? QUARTERS[((quarter % 4) + 4) % 4] : undefined;
+    const angle = (heading * Math.PI) / 180;
+    heading -= turn;
+    return unit ?? { x: Math.cos(angle), y: Math.sin(angle) };
+  });
+}
+const QUARTERS: readonly Point[] = [
+  { x: 1, y: 0 },
+  { x: 0, y: 1 },
+  { x: -1, y: 0 },
+  { x: 0, y: -1 },
+];
+
+/** Corners from the start of the first wall, one more than there are walls. */
+export function walk(lengths: readonly Metres[], units: readonly Point[]): Point[] {
+  const points: Point[] = [{ x: 0, y: 0 }];
+  lengths.forEach((length, i) => {
+    const last = points[i] as Point;
+    const unit = units[i] as Point;
+    points.push({ x: last.x + length * unit.x, y: last.y + length * unit.y });
+  });
+  return points;
+}
+
+/** Enclosed area (shoelace); positive whichever way round. */
+export const polygonArea = (points: readonly Point[]): SquareMetres => Math.abs(signedArea(points));
+
+export const signedArea = (points: readonly Point[]): SquareMetres =>
+  points.reduce((sum, p, i) => {
+    const q = points[(i + 1) % points.length] as Point;
+    return sum + (p.x * q.y - q.x * p.y) / 2;
+  }, 0);
+
+const side = (a: Point, b: Point, p: Point): number => (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
+
+/** Do the open segments cross (touching ends do not count)? */
+export function cross(a: Point, b: Point, c: Point, d: Point): boolean {
+  const e = 1e-9;
+  return side(a, b, c) * side(a, b, d) < -e && side(c, d, a) * side(c, d, b) < -e;
+}
+
+/** The first pair of sides that cross, by index, or null for a simple polygon. */
+export function crossing(points: readonly Point[]): readonly [number, number] | null {
+  const at = (i: number) => points[i % points.length] as Point;
+  for (let i = 0; i < points.length; i++)
+    for (let j = i + 2; j < points.length; j++)
+      if (!(i === 0 && j === points.length - 1) && cross(at(i), at(i + 1), at(j), at(j + 1))) return [i, j];
+  return null;
+}
+
+/** Total length of a union of intervals clipped to [0, length]. */
+export function covered(intervals: readonly (readonly [Metres, Metres])[], length: Metres): Metres {
+  let total = 0;
+  let reach = 0;
+  for (const [from, to] of [...intervals].sort((a, b) => a[0] - b[0])) {
+    const start = Math.max(from, reach);
+    const end = Math.min(to, length);
+    if (end > start) total += end - start;
+    reach = Math.max(reach, end);
+  }
+  return total;
+}
+
+/** Solves A x = b by elimination with partial pivoting; null when A is singular. A is consumed. */
+export function solve(a: number[][], b: number[]): number[] | null {
+  const n = b.length;
+  for (let k = 0; k < n; k++) {
+    let p = k;
+    for (let i = k + 1; i < n; i++) if (Math.abs(a[i]?.[k] ?? 0) > Math.abs(a[p]?.[k] ?? 0)) p = i;
+    const pivot = a[p] as number[];
+    if (Math.abs(pivot[k] as number) < 1e-12) return null;
+    [a[k], a[p], b[k], b[p]] = [pivot, a[k] as number[], b[p] as number, b[k] as number];
+    for (let i = k + 1; i < n; i++) {
+      const row = a[i] as number[];
+      const factor = (row[k] as number) / (pivot[k] as number);
+      if (factor === 0) continue;
+      for (let j = k; j < n; j++) row[j] = (row[j] as number) - factor * (pivot[j] as number);
+      b[i] = (b[i] as number) - factor * (b[k] as number);
+    }
+  }
+  const x = new Array<number>(n).fill(0);
+  for (let i = n - 1; i >= 0; i--) {
+    const row = a[i] as number[];
+    let sum = b[i] as number;
+    for (let j = i + 1; j < n; j++) sum -= (row[j] as number) * (x[j] as number);
+    x[i] = sum / (row[i] as number);
+  }
+  return x;
+}

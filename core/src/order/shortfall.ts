@@ -1,0 +1,29 @@
+import cdf from '@stdlib/stats-base-dists-normal-cdf';
+import quantile from '@stdlib/stats-base-dists-normal-quantile';
+import type { Litres } from '../units/si.ts';
+
+/** What a paint will take: mean and standard deviation in litres, taken as normal. */
+export interface Demand {
+  readonly mean: Litres;
+  readonly sd: Litres;
+}
+
+/**
+ * Demand of one paint over several surfaces. The error of the spread rate is one error for all of them and does not
+ * average out; measurement errors are independent [our model].
+ */
+export function demandOf(expected: readonly Litres[], spreadCv: number, measureCv: number): Demand {
+  const mean = expected.reduce((a, b) => a + b, 0);
+  const own = expected.reduce((a, e) => a + (measureCv * e) ** 2, 0);
+  return { mean, sd: Math.sqrt((spreadCv * mean) ** 2 + own) };
+}
+
+/** Chance that more than `bought` litres are wanted (closed form, normal). */
+export function shortfallChance({ mean, sd }: Demand, bought: Litres): number {
+  if (sd === 0) return bought >= mean - 1e-12 ? 0 : 1;
+  return cdf(mean - bought, 0, sd);
+}
+
+/** Litres to have so that the chance of running short is `risk` (0-1, exclusive). */
+export const litresFor = ({ mean, sd }: Demand, risk: number): Litres =>
+  mean + (sd === 0 ? 0 : quantile(1 - risk, 0, sd));

@@ -1,0 +1,55 @@
+import type { Job } from '../job/types.ts';
+import { takeoffJob } from '../measure/takeoff.ts';
+import type { Operation, OperationKind } from '../work/operations.ts';
+import { scheduleJob, type JobSchedule } from './schedule.ts';
+
+/** A task of the schedule with the names a person reads; small enough to hand from a worker. */
+export interface TaskView {
+  readonly id: string;
+  readonly room: string;
+  readonly roomName: string;
+  readonly surface: string;
+  /** null: done to the room as a whole. */
+  readonly surfaceName: string | null;
+  readonly kind: OperationKind;
+  readonly coat: number;
+  /** Paint or primer used; null: none. */
+  readonly paint: string | null;
+  readonly work: number;
+  readonly pieces: readonly (readonly [number, number])[];
+  readonly who: readonly number[];
+  /** Minutes it dries before the next coat. */
+  readonly drying: number;
+}
+export type ScheduleView = Pick<JobSchedule, 'finish' | 'bound' | 'workingTime' | 'problems'> & {
+  readonly tasks: readonly TaskView[];
+};
+
+export function viewSchedule(job: Job, operations: readonly Operation[]): ScheduleView {
+  const { placed, finish, bound, workingTime, problems } = scheduleJob(job, operations);
+  const names = new Map(takeoffJob(job).flatMap((t) => t.surfaces.map((s) => [s.id, s.name] as const)));
+  const tasks = placed.map(({ task, pieces, who }): TaskView => {
+    const { room, surface, kind, coat, specified } = task.operation;
+    const paint =
+      kind === 'prime'
+        ? (specified?.primer?.name ?? null)
+        : kind === 'cut' || kind === 'roll' || kind === 'brush'
+          ? `${specified?.product.name}, ${specified?.sheen}, ${specified?.colour.name}`
+          : null;
+    return {
+      id: task.id,
+      room,
+      roomName: job.rooms.byId[room]?.name ?? '',
+      surface,
+      surfaceName: names.get(surface) ?? null,
+      kind,
+      coat,
+      paint,
+      work: task.work,
+      pieces,
+      who,
+      drying: task.drying,
+    };
+  });
+  return { tasks, finish, bound, workingTime, problems };
+}

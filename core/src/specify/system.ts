@@ -1,0 +1,190 @@
+import { familyOf, type Pile, type PrepStep, type PrimerKind, type Sheen, SHEENS } from '../job/vocabulary.ts';
+import type { Brush, Colour, Cover, PrimerChoice, Product, Room, Survey } from '../job/types.ts';
+import type { SurfaceKind } from '../job/vocabulary.ts';
+import { INCH } from '../units/si.ts';
+import { because, type Decided, type Reason } from './reasons.ts';
+
+/** What a rule may look at. */
+export interface Case {
+  readonly kind: SurfaceKind;
+  readonly room: Pick<Room, 'use'>;
+  readonly survey: Survey;
+  readonly product: Product;
+  readonly colour: Colour;
+}
+
+interface Rule<T> {
+  readonly rule: Reason['rule'];
+  readonly when: (c: Case) => boolean;
+  readonly then: T;
+  readonly with?: (c: Case) => Reason['with'];
+}
+
+/** The first rule that fits decides; every table ends with one that always does. */
+function decide<T>(rules: readonly Rule<T>[], c: Case): { value: T; because: Reason[] } {
+  const found = rules.find((rule) => rule.when(c));
+  if (!found) throw new Error('a rule table must end with a rule that always fits');
+  return { value: found.then, because: [because(found.rule, found.with?.(c))] };
+}
+
+const always = () => true;
+const isTrim = (c: Case) => familyOf(c.kind) === 'trim';
+const isWet = (c: Case) => c.room.use === 'bathroom' || c.room.use === 'kitchen';
+const isWiped = (c: Case) => c.survey.wiped || isWet(c) || c.room.use === 'hall';
+const isRough = (c: Case) =>
+  ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'].includes(c.survey.texture);
+const isBare = (c: Case) => c.survey.coat === 'bare';
+const isOily = (c: Case) => c.survey.coat === 'oil' || c.survey.coat === 'clear';
+const bareOn =
+  (...substrates: string[]) =>
+  (c: Case) =>
+    isBare(c) && substrates.includes(c.survey.substrate);
+const texture = (c: Case) => ({ texture: c.survey.texture.replace('-', ' ') });
+
+/** Durability against forgiveness [common practice, no source]. */
+const SHEEN: readonly Rule<Sheen>[] = [
+  { rule: 'sheen.wet-ceiling', when: (c) => c.kind === 'ceiling' && c.room.use === 'bathroom', then: 'matte' },
+  { rule: 'sheen.ceiling', when: (c) => c.kind === 'ceiling', then: 'flat' },
+  { rule: 'sheen.wet-trim', when: (c) => isTrim(c) && isWet(c), then: 'semi-gloss' },
+  { rule: 'sheen.trim', when: isTrim, then: 'satin' },
+  { rule: 'sheen.bath', when: (c) => c.room.use === 'bathroom', then: 'satin' },
+  {
+    rule: 'sheen.wiped',
+    when: isWiped,
+    then: 'eggshell',
+    with: (c) => ({ use: c.survey.wiped ? 'hands, children or pets' : c.room.use }),
+  },
+  { rule: 'sheen.rough', when: isRough, then: 'flat', with: texture },
+  { rule: 'sheen.living', when: (c) => c.room.use === 'living', then: 'eggshell' },
+  { rule: 'sheen.quiet', when: always, then: 'matte' },
+];
+
+/** Extent and kind by the worst thing found first [common practice, no source]. */
+const spot = (kind: PrimerKind): PrimerChoice => ({ kind, extent: 'spot', coats: 1 });
+const full = (kind: PrimerKind): PrimerChoice => ({ kind, extent: 'full', coats: 1 });
+const PRIMER: readonly Rule<PrimerChoice>[] = [
+  {
+    rule: 'primer.weak',
+    when: (c) => c.survey.condition === 'weak' || c.survey.condition === 'chalky',
+    then: full('penetrating'),
+  },
+  {
+    rule: 'primer.oil',
+    when: (c) => isOily(c) && c.product.base === 'water-borne',
+    then: full('bonding'),
+    with: (c) => ({ coat: c.survey.coat }),
+  },
+  { rule: 'primer.unknown', when: (c) => c.survey.coat === 'unknown', then: full('bonding') },
+  { rule: 'primer.bare-board', when: bareOn('drywall', 'unknown'), then: full('board') },
+  { rule: 'primer.bare-plaster', when: bareOn('plaster'), then: full('penetrating') },
+  {
+    rule: 'primer.bare-wood',
+    when: bareOn('wood', 'mdf'),
+    then: full('undercoat'),
+    with: (c) => ({ substrate: c.survey.substrate }),
+  },
+  { rule: 'primer.bare-metal', when: bareOn('metal'), then: full('bonding') },
+  { rule: 'primer.bare-masonry', when: bareOn('masonry'), then: full('penetrating') },
+  { rule: 'primer.stains', when: (c) => c.survey.stains, then: spot('blocking') },
+  { rule: 'primer.peeling', when: (c) => c.survey.condition === 'peeling', then: spot('bonding') },
+  { rule: 'primer.repairs', when: (c) => c.survey.repairs !== 'none', then: spot('penetrating') },
+  {
+    rule: 'primer.none',
+    when: always,
+    then: { kind: 'none', extent: 'none', coats: 0 },
+    with: (c) => ({ coat: c.survey.coat }),
+  },
+];
+
+/** Preparation: every rule that fits adds its steps; PREP_STEPS gives the order. */
+const glossy = (sheen: Sheen) => sheen === 'semi-gloss' || sheen === 'gloss';
+const PREP: readonly Rule<readonly PrepStep[]>[] = [
+  { rule: 'prep.plates', when: (c) => c.kind === 'wall' || c.kind === 'ceiling', then: ['plates-off'] },
+  { rule: 'prep.hardware', when: (c) => c.kind === 'door', then: ['hardware-off'] },
+  { rule: 'prep.kitchen', when: (c) => c.room.use === 'kitchen', then: ['degrease'] },
+  { rule: 'prep.handled', when: (c) => c.kind === 'door' && c.room.use !== 'kitchen', then: ['degrease'] },
+  { rule: 'prep.wash', when: (c) => c.kind !== 'door' && c.room.use !== 'kitchen', then: ['wash'] },
+  { rule: 'prep.peeling', when: (c) => c.survey.condition === 'peeling', then: ['scrape', 'sand', 'dust'] },
+  {
+    rule: 'prep.repairs',
+    when: (c) => c.survey.repairs !== 'none',
+    then: ['fill', 'sand', 'dust'],
+    with: (c) => ({ repairs: c.survey.repairs }),
+  },
+  { rule: 'prep.oil', when: (c) => isOily(c) || c.survey.coat === 'unknown', then: ['degloss', 'sand', 'dust'] },
+  {
+    rule: 'prep.gloss',
+    when: (c) => !isOily(c) && !isBare(c) && glossy(c.survey.sheen),
+    then: ['degloss', 'sand', 'dust'],
+    with: (c) => ({ sheen: c.survey.sheen }),
+  },
+  { rule: 'prep.joints', when: (c) => isTrim(c) && c.kind !== 'door', then: ['caulk'] },
+];
+
+export const sheenFor = (c: Case): Decided<Sheen> => {
+  const wanted = decide(SHEEN, c);
+  if (c.product.sheens.includes(wanted.value)) return wanted;
+  const rank = (sheen: Sheen) => Math.abs(SHEENS.indexOf(sheen) - SHEENS.indexOf(wanted.value));
+  const nearest = [...c.product.sheens].sort((a, b) => rank(a) - rank(b))[0] ?? wanted.value;
+  return {
+    value: nearest,
+    because: [
+      ...wanted.because,
+      because('sheen.offered', { wanted: wanted.value, offered: c.product.sheens.join(', ') }),
+    ],
+  };
+};
+
+export const primerFor = (c: Case): Decided<PrimerChoice> => decide(PRIMER, c);
+
+export function prepFor(c: Case, order: readonly PrepStep[]): Decided<readonly PrepStep[]> {
+  const fitting = PREP.filter((rule) => rule.when(c));
+  const steps = new Set(fitting.flatMap((rule) => rule.then));
+  return {
+    value: order.filter((step) => steps.has(step)),
+    because: fitting.map((rule) => because(rule.rule, rule.with?.(c))),
+  };
+}
+
+/** Pile by texture first, then by sheen [common practice, no source]. Needs the sheen that counts. */
+export function coverFor(c: Case, sheen: Sheen): Decided<Cover> {
+  const narrow = isTrim(c);
+  const pile: readonly Rule<Pile>[] = [
+    { rule: 'cover.deep', when: (x) => x.survey.texture === 'deep-stucco', then: 0.028 },
+    { rule: 'cover.brick', when: (x) => ['brick', 'popcorn'].includes(x.survey.texture), then: 0.018, with: texture },
+    {
+      rule: 'cover.rough',
+      when: (x) => ['knockdown', 'rough-plaster'].includes(x.survey.texture),
+      then: 0.013,
+      with: texture,
+    },
+    { rule: 'cover.gloss', when: () => glossy(sheen), then: 0.005, with: () => ({ sheen }) },
+    { rule: 'cover.door', when: (x) => x.kind === 'door', then: 0.005 },
+    { rule: 'cover.trim', when: isTrim, then: 0.005 },
+    { rule: 'cover.smooth', when: always, then: 0.01, with: (x) => ({ ...texture(x), sheen }) },
+  ];
+  const chosen = decide(pile, c);
+  const fabric: readonly Rule<Cover['fabric']>[] = [
+    { rule: 'cover.fabric-gloss', when: () => sheen === 'gloss' && chosen.value === 0.005, then: 'foam' },
+    { rule: 'cover.fabric-long', when: () => chosen.value >= 0.018, then: 'woven' },
+    { rule: 'cover.fabric-board', when: bareOn('drywall'), then: 'nylon-polyester' },
+    { rule: 'cover.fabric', when: always, then: 'microfibre' },
+  ];
+  const cloth = decide(fabric, c);
+  return {
+    value: { pile: chosen.value, fabric: cloth.value, width: (narrow ? 4 : 9) * INCH },
+    because: [...chosen.because, ...cloth.because, because(narrow ? 'cover.narrow' : 'cover.wide')],
+  };
+}
+
+export const brushFor = (c: Case): Decided<Brush> => ({
+  value: {
+    width: (isTrim(c) ? 2 : 2.5) * INCH,
+    shape: 'angled-sash',
+    bristle: c.product.base === 'oil' ? 'natural' : 'synthetic',
+  },
+  because: [
+    because(isTrim(c) ? 'brush.trim' : 'brush.broad'),
+    because(c.product.base === 'oil' ? 'brush.natural' : 'brush.synthetic'),
+  ],
+});

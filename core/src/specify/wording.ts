@@ -1,0 +1,67 @@
+import type { Reason } from './reasons.ts';
+
+type Say = (w: Readonly<Record<string, string | number>>) => string;
+const round = (value: string | number | undefined, digits = 1) => Number(value).toFixed(digits);
+
+/** Every rule in the reader's words; `with` holds the numbers it used. */
+export const WORDING = {
+  'prep.plates': () => 'plates come off, so that no line is cut round them',
+  'prep.hardware': () => 'hardware comes off or is masked',
+  'prep.kitchen': () => 'grease from cooking makes paint crawl',
+  'prep.handled': () => 'hands leave wax and grease here',
+  'prep.wash': () => 'paint does not hold on dust and soot',
+  'prep.peeling': () => 'what peels is scraped and feathered, or the new coat lifts with it',
+  'prep.repairs': (w) => `${w['repairs']} repairs to fill`,
+  'prep.gloss': (w) => `the ${w['sheen']} coat there gives no key`,
+  'prep.oil': () => 'an oil or clear coat is always sanded before anything water-borne',
+  'prep.flat-sand': () => 'filled places and old edges are sanded level',
+  'prep.joints': () => 'open joints show as dark lines beside fresh paint',
+  'primer.weak': () => 'weak or chalky ground needs a penetrating primer; a film-forming one lets the paint lift',
+  'primer.oil': (w) => `the existing coat is ${w['coat']}: a bonding primer first, then any finish`,
+  'primer.unknown': () => 'the existing coat is unknown, so it is treated as oil; a solvent rub could save this coat',
+  'primer.bare-board': () => 'bare board takes its own primer',
+  'primer.bare-plaster': () => 'bare plaster drinks: a penetrating primer strengthens it',
+  'primer.bare-wood': (w) => `bare ${w['substrate']} takes an undercoat`,
+  'primer.bare-metal': () => 'bare metal takes a bonding primer',
+  'primer.bare-masonry': () => 'bare masonry takes a penetrating primer',
+  'primer.stains': () => 'stains come through water-borne paint; block them',
+  'primer.peeling': () => 'scraped places are spot-primed',
+  'primer.repairs': () => 'patches drink and flash, so they are spot-primed',
+  'primer.none': (w) => `a sound ${w['coat']} coat in good order needs no primer`,
+  'sheen.wet-ceiling': () => 'steam in this room: a matte ceiling wipes, a flat one marks',
+  'sheen.ceiling': () => 'flat hides what the light across a ceiling would show',
+  'sheen.bath': () => 'splashed and steamed walls need satin',
+  'sheen.wiped': (w) => `walls here are wiped (${w['use']}): eggshell at least`,
+  'sheen.rough': (w) => `sheen would show every bump of ${w['texture']}`,
+  'sheen.living': () => 'eggshell for a living room: it wipes and still forgives',
+  'sheen.quiet': () => 'little wear here: matte forgives flaws and touches up',
+  'sheen.wet-trim': () => 'trim in a wet room is wiped often: semi-gloss',
+  'sheen.trim': () => 'satin for trim: durable, and it shows fewer brush marks than gloss',
+  'sheen.offered': (w) => `${w['wanted']} was wanted, but this paint is made in ${w['offered']}`,
+  'cover.deep': () => 'a deep texture needs the longest pile to reach its hollows',
+  'cover.brick': (w) => `${w['texture']} needs a long pile`,
+  'cover.rough': (w) => `${w['texture']} needs more than a smooth-wall pile`,
+  'cover.gloss': (w) => `${w['sheen']} shows stipple: the shortest pile`,
+  'cover.door': () => 'doors want the shortest pile',
+  'cover.trim': () => 'a narrow short-pile cover for runs of trim, then laid off with the brush',
+  'cover.smooth': (w) => `${w['texture']}, ${w['sheen']}: the ordinary wall pile; longer would leave stipple`,
+  'cover.fabric-board': () => 'nylon-polyester for primer and paint on bare board',
+  'cover.fabric-gloss': () => 'foam leaves the finest film for gloss',
+  'cover.fabric-long': () => 'woven carries paint into texture',
+  'cover.fabric': () => 'microfibre sheds least and washes well',
+  'cover.narrow': () => '4 in for trim and doors',
+  'cover.wide': () => '9 in for a wall or ceiling',
+  'brush.broad': () => 'a 2 1/2 in angled sash holds a line along walls and ceilings',
+  'brush.trim': () => 'a 2 in angled sash for trim and doors',
+  'brush.synthetic': () => 'water-borne paint softens natural bristle',
+  'brush.natural': () => 'natural bristle lays oil paint best',
+  'coats.hiding': (w) =>
+    `thin spots come within ΔE ${round(w['limit'])} of full hiding after ${w['hiding']} (ΔE ${round(w['delta'])})`,
+  'coats.not-hiding': (w) =>
+    `thin spots still differ by ΔE ${round(w['delta'])} after ${w['hiding']}; a tinted primer or a better-hiding paint is called for`,
+  'coats.minimum': (w) => `never under ${w['minimum']} in a new colour or sheen: one rolled film is too uneven to wear`,
+  'coats.refresh': () => 'the same colour and sheen on a sound coat: one refreshes it',
+} as const satisfies Record<string, Say>;
+
+/** The sentence of a reason. */
+export const word = (reason: Reason): string => (WORDING[reason.rule] as Say)(reason.with);

@@ -1,0 +1,147 @@
+import { trimNumber } from './length.ts';
+import { bad, good, type Result } from './problem.ts';
+import {
+  FLUID_OUNCE,
+  GALLON,
+  PINT,
+  QUART,
+  SQUARE_FOOT,
+  type Litres,
+  type Minutes,
+  type Money,
+  type SquareMetres,
+  type System,
+} from './si.ts';
+
+type Factors = Readonly<Record<string, number>>;
+
+function parseWith(factors: Factors, accepted: string, bare?: string) {
+  return (text: string): Result<number> => {
+    const found = /^\s*(-?)(\d+(?:[.,]\d+)?)\s*(.*?)\s*$/.exec(text);
+    const unit = found?.[3]?.toLowerCase() || bare;
+    const factor = unit === undefined ? undefined : factors[unit];
+    if (!found || factor === undefined) return bad(`“${text.trim()}” was not understood. ${accepted}`, { column: 1 });
+    if (found[1]) return bad(`A negative quantity cannot be. ${accepted}`, { column: 1 });
+    return good(Number((found[2] ?? '').replace(',', '.')) * factor);
+  };
+}
+
+/** Areas in m2: `100 sq ft`, `100 ft2`, `9.3 m²`. */
+export const parseArea = parseWith(
+  { 'sq ft': SQUARE_FOOT, ft2: SQUARE_FOOT, 'ft²': SQUARE_FOOT, sf: SQUARE_FOOT, m2: 1, 'm²': 1, 'sq m': 1 },
+  'Write square feet (100 sq ft) or square metres (9.3 m2).',
+);
+
+/** Volumes in litres, US measures: `1 gal`, `2 qt`, `1 pt`, `8 fl oz`, `0.5 L`, `500 mL`. */
+export const parseVolume = parseWith(
+  {
+    gal: GALLON,
+    gallon: GALLON,
+    gallons: GALLON,
+    qt: QUART,
+    quart: QUART,
+    quarts: QUART,
+    pt: PINT,
+    pint: PINT,
+    'fl oz': FLUID_OUNCE,
+    oz: FLUID_OUNCE,
+    l: 1,
+    litre: 1,
+    litres: 1,
+    ml: 0.001,
+  },
+  'Write gallons, quarts, pints, fl oz (US), litres or mL.',
+);
+
+/** Spread rates in m2/L: `400 sq ft/gal`, `10 m2/L`. */
+export const parseSpread = parseWith(
+  {
+    'sq ft/gal': SQUARE_FOOT / GALLON,
+    'ft2/gal': SQUARE_FOOT / GALLON,
+    'ft²/gal': SQUARE_FOOT / GALLON,
+    'm2/l': 1,
+    'm²/l': 1,
+  },
+  'Write 400 sq ft/gal or 10 m2/L.',
+);
+
+/** Temperature in C: `70 F`, `21 C`. */
+export function parseTemperature(text: string): Result<number> {
+  const found = /^\s*([-−]?\d+(?:[.,]\d+)?)\s*°?\s*([CF])\s*$/i.exec(text);
+  if (!found) return bad(`“${text.trim()}” is not a temperature. Write 70 F or 21 C.`, { column: 1 });
+  const value = Number((found[1] ?? '').replace('−', '-').replace(',', '.'));
+  return good(found[2]?.toUpperCase() === 'F' ? ((value - 32) * 5) / 9 : value);
+}
+
+export const formatTemperature = (celsius: number, system: System): string =>
+  system === 'imperial' ? `${Math.round((celsius * 9) / 5 + 32)} °F` : `${trimNumber(celsius, 1)} °C`;
+
+/** A span in minutes: `90 min`, `1 h 30`, `1:30`, `2 h`, `2 days` are elapsed time. */
+export function parseMinutes(text: string): Result<Minutes> {
+  const clock = /^\s*(\d+):([0-5]\d)\s*$/.exec(text);
+  if (clock) return good(Number(clock[1]) * 60 + Number(clock[2]));
+  const words =
+    /^\s*(?:(\d+(?:[.,]\d+)?)\s*d(?:ays?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*h(?:ours?|rs?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:m|min|minutes?)?)?\s*$/i.exec(
+      text,
+    );
+  if (!words || !text.trim())
+    return bad(`“${text.trim()}” is not a time. Write 90 min, 1 h 30 or 1:30.`, { column: 1 });
+  const part = (index: number) => Number((words[index] ?? '0').replace(',', '.'));
+  return good(part(1) * 1440 + part(2) * 60 + part(3));
+}
+
+/** 11 h 20 min, 40 min. */
+export function formatMinutes(minutes: Minutes): string {
+  const whole = Math.round(minutes);
+  const hours = Math.floor(whole / 60);
+  return [hours ? `${hours} h` : '', whole % 60 || !hours ? `${whole % 60} min` : ''].filter(Boolean).join(' ');
+}
+
+const plain = [0, 1, 2].map(
+  (digits) => new Intl.NumberFormat('en-US', { minimumFractionDigits: digits, maximumFractionDigits: digits }),
+);
+
+export function formatArea(area: SquareMetres, system: System): string {
+  const value = system === 'imperial' ? area / SQUARE_FOOT : area;
+  const digits = system === 'imperial' ? (value < 100 ? 1 : 0) : value < 100 ? 2 : 1;
+  return `${plain[digits]?.format(value)} ${system === 'imperial' ? 'ft²' : 'm²'}`;
+}
+
+export function formatVolume(litres: Litres, system: System): string {
+  if (system === 'metric') return litres < 1 ? `${Math.round(litres * 1000)} mL` : `${trimNumber(litres, 2)} L`;
+  if (litres === 0) return '0 gal';
+  if (litres >= GALLON * 0.995) return `${trimNumber(litres / GALLON, 2)} gal`;
+  return litres >= QUART * 0.995
+    ? `${trimNumber(litres / QUART, 2)} qt`
+    : `${trimNumber(litres / FLUID_OUNCE, 0)} fl oz`;
+}
+
+export const formatSpread = (rate: number, system: System): string =>
+  system === 'imperial' ? `${Math.round((rate * GALLON) / SQUARE_FOOT)} ft²/gal` : `${trimNumber(rate, 1)} m²/L`;
+
+/**
+ * Money typed by people, to integer minor units: `12.50`, `12,50`, `$12.5`, `1 200`.
+ * Errors: negative, more than two decimals, anything else.
+ */
+export function parseMoney(text: string): Result<Money> {
+  const compact = text.replace(/[\s\u00a0$€£]/g, '');
+  if (/^[-−]/.test(compact)) return bad('A price cannot be negative. Write 12.50.', { column: 1 });
+  const found = /^(\d{1,9})(?:[.,](\d{1,2}))?$/.exec(compact);
+  if (!found) return bad(`“${text.trim()}” is not an amount of money. Write 12.50.`, { column: 1 });
+  return good(Number(found[1]) * 100 + Number((found[2] ?? '0').padEnd(2, '0')));
+}
+
+const currencies = new Map<string, Intl.NumberFormat>();
+
+export function formatMoney(minor: Money, currency: string): string {
+  const format =
+    currencies.get(currency) ??
+    new Intl.NumberFormat('en-US', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' });
+  currencies.set(currency, format);
+  return format.format(minor / 100);
+}
+
+export const formatPercent = (fraction: number): string => {
+  const percent = fraction * 100;
+  return percent > 0 && percent < 0.1 ? '<0.1 %' : `${trimNumber(percent, percent < 10 ? 1 : 0)} %`;
+};

@@ -1,0 +1,156 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { formatLength, parseLength, typeLength } from './length.ts';
+import {
+  formatMinutes,
+  formatTemperature,
+  formatVolume,
+  parseArea,
+  parseMinutes,
+  parseMoney,
+  parseSpread,
+  parseTemperature,
+  parseVolume,
+} from './quantities.ts';
+import { FOOT, GALLON, INCH, SQUARE_FOOT } from './si.ts';
+import { compute, evaluate, given } from './working.ts';
+
+const metres = (text: string, unit?: 'ft' | 'm') => {
+  const parsed = parseLength(text, { unit });
+  return parsed.ok ? parsed.value : parsed.problems[0]?.message;
+};
+
+describe('exact factors [std: NIST SP 811 Appendix B, from memory]', () => {
+  test('1 ft = 0.3048 m, 1 US gal = 3.785411784 L = 231 in3, 1 mil over a gallon covers 1604 sq ft', () => {
+    expect(metres('1 ft')).toBe(0.3048);
+    const gallon = parseVolume('1 gal');
+    expect(gallon.ok && gallon.value).toBe(3.785411784);
+    expect(231 * INCH ** 3 * 1000).toBeCloseTo(GALLON, 12);
+    expect(GALLON / 1000 / (INCH / 1000) / SQUARE_FOOT).toBeCloseTo(1604.17, 2);
+  });
+});
+
+describe('lengths as people write them', () => {
+  test.each([
+    [`12'6 1/2`, 150.5],
+    [`12' 6.5"`, 150.5],
+    ['12ft 6.5in', 150.5],
+    ['12-6-1/2', 150.5],
+    [`150.5"`, 150.5],
+    ['12′ 6½″', 150.5],
+    ['12’ 6 1⁄2”', 150.5],
+    ['150 1/2 in', 150.5],
+    [`12'`, 144],
+    ['12.5 ft', 150],
+    [`(12'6 + 3'2)`, 188],
+    [`12'6 + 3'2`, 188],
+    [`½"`, 0.5],
+    [`6'0`, 72],
+    ['12 feet 6 inches', 150],
+    [`12'-6"`, 150],
+  ])('%s is %d inches', (text, inches) => expect(metres(text)).toBeCloseTo(inches * INCH, 12));
+
+  test.each([
+    ['3.82 m', 3.82],
+    ['3,82 m', 3.82],
+    ['382cm', 3.82],
+    ['3820mm', 3.82],
+    ['3820 millimetres', 3.82],
+    ['2.4 m + 12"', 2.7048],
+  ])('%s is %d m', (text, value) => expect(metres(text)).toBeCloseTo(value, 12));
+
+  test('a bare number takes the unit in force, and needs one', () => {
+    expect(metres('12', 'ft')).toBeCloseTo(12 * FOOT, 12);
+    expect(metres('3,82', 'm')).toBeCloseTo(3.82, 12);
+    expect(metres('12')).toMatch(/needs a unit/);
+  });
+
+  test.each([
+    [`12'14`, 4, /a foot or more: write 13'2/],
+    ['abc', 1, /“abc” is not a length/],
+    [`-3'`, 1, /negative/],
+    ['', 1, /missing/],
+    [`400'`, 1, /over the limit of 60 m/],
+    [`12.5' 6"`, 7, /whole feet/],
+    [`12' 6" x`, 8, /“x” does not belong/],
+    ['1,234 mm', 1, /decimal or a thousand/],
+    [`(12' + 3'`, 10, /bracket/],
+    [`3/2"`, 1, /not a fraction/],
+    [`0"`, 1, /nothing/],
+    ['12 6', 4, /does not belong|needs a unit/],
+    [`12' 3 m`, 5, /does not belong/],
+  ])('%s is refused at column %i', (text, column, message) => {
+    const parsed = parseLength(text, { unit: 'ft' });
+    expect(parsed.ok).toBe(false);
+    if (!parsed.ok)
+      expect(parsed.problems[0]).toMatchObject({
+        column,
+        message: expect.stringMatching(message) as unknown as string,
+      });
+  });
+
+  test('what is shown or typed reads back: to 1/32 in, 0.5 mm, and exactly', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.002, max: 59, noNaN: true }), (length) => {
+        for (const [system, within] of [
+          ['imperial', INCH / 32],
+          ['metric', 0.0005],
+        ] as const) {
+          expect(Math.abs((metres(formatLength(length, system)) as number) - length)).toBeLessThan(within + 1e-9);
+          expect(Math.abs((metres(typeLength(length, system)) as number) - length)).toBeLessThan(1e-5);
+        }
+      }),
+    );
+  });
+
+  test('any text gives metres or a sentence, never a throw', () => {
+    const scraps = fc
+      .array(fc.constantFrom(...`0123456789 '"-+/.,()½mftinc`), { maxLength: 14 })
+      .map((a) => a.join(''));
+    fc.assert(
+      fc.property(fc.oneof(fc.string(), scraps), (text) => {
+        const parsed = parseLength(text, { unit: 'ft' });
+        if (parsed.ok) expect(Number.isFinite(parsed.value) && parsed.value > 0).toBe(true);
+        else expect(parsed.problems[0]?.message).toMatch(/[.?]$/);
+      }),
+    );
+  });
+});
+
+test('other quantities, and what they refuse', () => {
+  const value = <T>(r: { ok: true; value: T } | { ok: false }) => (r.ok ? r.value : 'refused');
+  expect(value(parseArea('100 sq ft'))).toBeCloseTo(9.290304, 9);
+  expect(value(parseVolume('8 fl oz'))).toBeCloseTo(0.2365882365, 10);
+  expect(value(parseSpread('400 ft2/gal'))).toBeCloseTo(9.817, 3);
+  expect([value(parseTemperature('212 F')), formatTemperature(10, 'imperial')]).toEqual([100, '50 °F']);
+  expect(['1 h 30', '1:30', '90 min', '1.5 h'].map((t) => value(parseMinutes(t)))).toEqual([90, 90, 90, 90]);
+  expect(['12.50', '12,5', '$12.50', '-1', '1.234', 'x'].map((t) => value(parseMoney(t)))).toEqual([
+    1250,
+    1250,
+    1250,
+    'refused',
+    'refused',
+    'refused',
+  ]);
+  expect([value(parseVolume('-1 L')), value(parseMinutes('soon')), value(parseArea('10 acres'))]).toEqual([
+    'refused',
+    'refused',
+    'refused',
+  ]);
+  expect([formatMinutes(680), formatVolume(GALLON, 'imperial'), formatVolume(0.5, 'metric')]).toEqual([
+    '11 h 20 min',
+    '1 gal',
+    '500 mL',
+  ]);
+});
+
+test('a figure keeps the terms that make it', () => {
+  const figure = compute(
+    'difference',
+    'net',
+    'area',
+    compute('product', 'gross', 'area', given('w', 3, 'length'), given('h', 2, 'length')),
+    given('door', 1.5, 'area'),
+  );
+  expect([figure.value, evaluate(figure)]).toEqual([4.5, 4.5]);
+});

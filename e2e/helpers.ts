@@ -1,0 +1,60 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Every test watches its page: nothing leaves the origin, and the content policy and the console stay silent. */
+export const test = base.extend({
+  page: async ({ page, baseURL }, use) => {
+    const faults: string[] = [];
+    watch(page, baseURL ?? '', faults);
+    await use(page);
+    expect(faults).toEqual([]);
+  },
+});
+export { expect };
+
+export function watch(page: Page, origin: string, faults: string[]): void {
+  page.on('request', (request) => {
+    if (!request.url().startsWith(origin) && !/^(data|blob):/.test(request.url()))
+      faults.push(`left the origin: ${request.url()}`);
+  });
+  page.on('console', (message) => {
+    if (message.type() === 'error' || /Content.Security.Policy/i.test(message.text()))
+      faults.push(`console: ${message.text()}`);
+  });
+  page.on('pageerror', (error) => faults.push(`page: ${error.message}`));
+}
+
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/demo');
+  await page.locator('.drawing > svg').waitFor();
+  await settled(page);
+}
+
+/** The ledger has its schedule and everything typed is saved. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.locator('.saving')).toHaveText('Saved');
+  await expect(page.locator('.ledger')).toHaveAttribute('aria-busy', 'false');
+  await expect(page.locator('[data-entry=Days] b')).not.toHaveText('working …');
+}
+
+export async function goTo(page: Page, step: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
+  await page.getByRole('main', { name: step }).waitFor();
+}
+
+export async function ledger(page: Page): Promise<Record<string, number>> {
+  await settled(page);
+  const pairs = await page
+    .locator('.ledger .entry')
+    .evaluateAll((entries) =>
+      entries.map((e) => [e.getAttribute('data-entry') ?? '', Number(e.getAttribute('data-value'))] as const),
+    );
+  return Object.fromEntries(pairs);
+}
+
+/** Types a room wall by wall, with the keyboard alone, from the focused first length. */
+export async function typeWalls(page: Page, lengths: readonly string[]): Promise<void> {
+  for (const length of lengths) {
+    await page.keyboard.type(length);
+    await page.keyboard.press('Enter');
+  }
+}

@@ -1,0 +1,230 @@
+import AxeBuilder from '@axe-core/playwright';
+import { spawnSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, goTo, ledger, openDemo, settled, test, watch } from './helpers.ts';
+
+const cli = <T>(verb: string, file: string): T => {
+  const done = spawnSync('node_modules/.bin/tsx', ['core/src/cli/main.ts', verb, file], { encoding: 'utf8' });
+  expect(done.status, done.stderr).toBe(0);
+  return JSON.parse(done.stdout) as T;
+};
+
+async function exportFrom(page: Page, path: string): Promise<void> {
+  await page.goto('/');
+  await page
+    .getByRole('button', { name: /^More for/ })
+    .first()
+    .click();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Export' }).click();
+  await (await waiting).saveAs(path);
+}
+
+test('overrule a sheen, export, import into an empty profile: the same numbers, and the shell agrees', async ({
+  page,
+  browser,
+  baseURL,
+}, info) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Loft bedroom/ }).click();
+  await goTo(page, 'Specify');
+  await page.getByRole('button', { name: /^Wall B, / }).click();
+  await page.getByRole('button', { name: 'Overrule sheen' }).click();
+  await page.getByLabel('Sheen instead').selectOption('satin');
+  const sheen = page.locator('[data-member=sheen]');
+  await expect(sheen).toContainText('overruled by you; Kovelin would take matte');
+  const here = await ledger(page);
+  const file = info.outputPath('cottage.json');
+  await exportFrom(page, file);
+
+  const takeoff = cli<{
+    rooms: {
+      walls: { painted: number }[];
+      ceilingArea: number;
+      trim: { area: number }[];
+      lines: { length: number }[];
+    }[];
+  }>('takeoff', file);
+  const specify = cli<{ surfaces: { area: number; system: { sheen: { value: string; override?: string } } }[] }>(
+    'specify',
+    file,
+  );
+  const order = cli<{
+    paints: { ordered: number; shortfallChance: number }[];
+    labour: { minutes: number };
+    total: number;
+  }>('order', file);
+  const schedule = cli<{ finish: number }>('schedule', file);
+  const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
+  expect(specify.surfaces.filter((s) => s.system.sheen.override)).toHaveLength(1);
+  expect(here['Paint area']).toBeCloseTo(sum(specify.surfaces.map((s) => s.area)), 9);
+  expect(here['Cut-in']).toBeCloseTo(sum(takeoff.rooms.flatMap((r) => r.lines.map((l) => l.length))), 9);
+  expect(here['Paint']).toBeCloseTo(sum(order.paints.map((p) => p.ordered)), 9);
+  expect(here['Cost']).toBe(order.total);
+  expect(here['Work']).toBeCloseTo(order.labour.minutes, 9);
+  expect(here['Risk of running short']).toBeCloseTo(Math.max(...order.paints.map((p) => p.shortfallChance)), 12);
+  expect(here['Days']).toBeCloseTo(schedule.finish, 9);
+
+  const empty = await browser.newContext({ baseURL: baseURL ?? '' });
+  const there = await empty.newPage();
+  const faults: string[] = [];
+  watch(there, baseURL ?? '', faults);
+  await there.goto('/');
+  await expect(there.getByText('Nothing measured yet')).toBeVisible();
+  await there.getByLabel('Job file or tape sheet').setInputFiles(file);
+  await there.locator('.drawing > svg').waitFor();
+  expect(await ledger(there)).toEqual(here);
+  expect(faults).toEqual([]);
+  await empty.close();
+
+  await page.goto('/job/keepers-cottage/specify');
+  await page.getByRole('button', { name: /^Loft bedroom/ }).click();
+  await page.getByRole('button', { name: /^Wall B, / }).click();
+  await page.getByRole('button', { name: 'Go back to it' }).click();
+  await expect(sheen).not.toContainText('overruled');
+});
+
+test('two pages edit different rooms, and both survive a reload', async ({ page, context, baseURL }) => {
+  await openDemo(page);
+  const other = await context.newPage();
+  const faults: string[] = [];
+  watch(other, baseURL ?? '', faults);
+  await openDemo(other);
+  await other.getByRole('button', { name: /^Passage/ }).click();
+  await page.getByLabel('Room', { exact: true }).fill('Sitting room');
+  await other.getByLabel('Room', { exact: true }).fill('Long passage');
+  await Promise.all([page.keyboard.press('Enter'), other.keyboard.press('Enter')]);
+  await Promise.all([settled(page), settled(other)]);
+  for (const one of [page, other]) {
+    await expect(one.locator('.rooms')).toContainText('Sitting room');
+    await expect(one.locator('.rooms')).toContainText('Long passage');
+    await one.reload();
+    await settled(one);
+    await expect(one.locator('.rooms')).toContainText('Sitting room');
+    await expect(one.locator('.rooms')).toContainText('Long passage');
+  }
+  expect(faults).toEqual([]);
+});
+
+test('a wall clicked while the next step is still loading is chosen there, and the step is not lost', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.route('**/assets/SpecifyView-*.js', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  await page.getByRole('link', { name: 'Specify' }).click();
+  await page.getByRole('button', { name: /^Wall B, / }).click();
+  await expect(page.getByRole('main', { name: 'Specify' })).toBeVisible();
+  await expect(page.locator('.panel > h2')).toHaveText('Wall B');
+});
+
+test('damaged, foreign, future and huge files are refused with sentences; the jobs there stay', async ({
+  page,
+}, info) => {
+  await openDemo(page);
+  await page.goto('/');
+  const good = readFileSync('examples/keepers-cottage.json', 'utf8');
+  const cases: readonly (readonly [string, string | Buffer, RegExp])[] = [
+    ['cut.json', good.slice(0, 4000), /cut off/],
+    ['hand.json', good.replace('"turn": 90', '"turn": "R"'), /turn must be a number/],
+    ['future.json', good.replace('"version": 1', '"version": 12'), /newer Kovelin/],
+    ['picture.json', Buffer.from('89504e470d0a1a0a', 'hex'), /line 1/],
+    ['huge.json', Buffer.alloc(50 * 1024 * 1024, 32), /50 MB; a job file is at most 20 MB/],
+    ['walls.tape', `units ft\nroom R\nwall A 12'14`, /line 3, column 11: 14 inches after feet/],
+  ];
+  for (const [name, content, message] of cases) {
+    const path = info.outputPath(name);
+    writeFileSync(path, content);
+    await page.getByLabel('Job file or tape sheet').setInputFiles(path);
+    await expect(page.getByRole('alert')).toContainText(`${name} was not imported; your jobs are as they were.`);
+    await expect(page.getByRole('alert')).toContainText(message);
+    await page.getByRole('button', { name: 'Close' }).click();
+  }
+  await expect(page.locator('.job-card')).toHaveCount(1);
+  await page.getByLabel('Job file or tape sheet').setInputFiles('examples/loft-bedroom.tape');
+  await page.locator('.drawing > svg').waitFor();
+  await expect(page.locator('.rooms')).toContainText('Loft bedroom');
+});
+
+test('jobs are renamed, duplicated, deleted and brought back', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/');
+  const more = async (name: string, item: string) => {
+    await page.getByRole('button', { name: `More for ${name}` }).click();
+    await page.getByRole('menuitem', { name: item }).click();
+  };
+  await more('Keeper’s cottage', 'Duplicate');
+  await expect(page.locator('.job-card')).toHaveCount(2);
+  await more('Keeper’s cottage (copy)', 'Rename');
+  await page.getByLabel('Name').fill('Boat house');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: 'Boat house', exact: true })).toBeVisible();
+  await more('Boat house', 'Delete');
+  await expect(page.locator('.job-card')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('link', { name: 'Boat house', exact: true })).toBeVisible();
+});
+
+test('a wall clicked in one step is the wall in every step; the sheet says what to buy and do', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Loft bedroom/ }).click();
+  await page.getByRole('button', { name: /^Wall C, / }).click();
+  for (const step of ['Specify', 'Order']) {
+    await goTo(page, step);
+    await expect(page.locator('.panel h2')).toHaveText('Wall C');
+  }
+  await goTo(page, 'Sequence');
+  await expect(page.locator('.crew-chart canvas')).toBeVisible();
+  await expect(page.locator('.tasks li.chosen').first()).toContainText('wall C');
+  const first = await page.locator('[data-entry=Days]').getAttribute('data-value');
+  await page.getByLabel('People').selectOption('1');
+  await expect
+    .poll(async () => Number(await page.locator('[data-entry=Days]').getAttribute('data-value')))
+    .toBeGreaterThan(Number(first));
+  await page.getByRole('link', { name: 'Day sheet to print' }).click();
+  await expect(page.locator('.sheet')).toContainText('B7 deep water blue');
+  await expect(page.locator('.sheet-day').first()).toContainText('Cover the floor');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('.ledger')).toBeHidden();
+  const pdf = await page.pdf({ preferCSSPageSize: true });
+  expect(pdf.byteLength).toBeGreaterThan(20_000);
+});
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`no serious accessibility fault in any view, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    await openDemo(page);
+    await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
+    const look = async (where: string) => {
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+      const places = serious.map(
+        (v) =>
+          `${where}: ${v.id} ${v.nodes
+            .slice(0, 3)
+            .map((n) => n.target.join(' '))
+            .join(' | ')}`,
+      );
+      expect(places).toEqual([]);
+    };
+    for (const step of ['Measure', 'Specify', 'Order', 'Sequence']) {
+      await goTo(page, step);
+      await page.locator('.drawing > svg').waitFor();
+      await settled(page);
+      await look(step);
+    }
+    await page.getByRole('link', { name: 'Day sheet to print' }).click();
+    await page.locator('.sheet-day').first().waitFor();
+    await look('sheet');
+    await goTo(page, 'Measure');
+    await page.getByRole('button', { name: 'Shorthand' }).click();
+    await look('shorthand');
+    await page.goto('/');
+    await page.locator('.job-card').waitFor();
+    await look('jobs');
+  });

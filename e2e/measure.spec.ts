@@ -1,0 +1,156 @@
+import { readFileSync } from 'node:fs';
+import { expect, goTo, ledger, openDemo, settled, test, typeWalls } from './helpers.ts';
+
+test('a new job is typed with the keyboard alone; it survives a reload; undo takes a step back', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New job' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Length of wall A', { exact: true })).toBeFocused();
+  await typeWalls(page, [`12'6 1/2`, '10.5', '12-6-1/2', `10'6"`]);
+  await expect(page.getByText('It comes back exactly to its start.')).toBeVisible();
+  await settled(page);
+  const before = await ledger(page);
+  expect(before['Paint area']).toBeGreaterThan(40);
+  await page.reload();
+  await settled(page);
+  expect(await ledger(page)).toEqual(before);
+  await expect(page.getByLabel('Length of wall C', { exact: true })).toHaveValue('12-6-1/2');
+  await page.getByLabel('Length of wall B', { exact: true }).fill('11');
+  await page.keyboard.press('Enter');
+  expect((await ledger(page))['Paint area']).not.toBe(before['Paint area']);
+  await page.keyboard.press('Control+z');
+  expect(await ledger(page)).toEqual(before);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByLabel('Length of wall B', { exact: true })).toHaveValue(`11'`);
+});
+
+test('the drawing follows each key, true to scale, and Esc takes the draft back', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Loft bedroom/ }).click();
+  const widths = () =>
+    page
+      .locator('polygon[data-wall]')
+      .evaluateAll((walls) => walls.map((w) => (w as SVGPolygonElement).getBBox().width));
+  const ratios = (list: readonly number[]) => list.map((w) => w / (list[0] ?? 1));
+  const first = await widths();
+  const inches = [150.5, 124, 150, 124];
+  ratios(first).forEach((ratio, i) =>
+    expect(Math.abs(ratio - (inches[i] ?? 0) / 150.5) * (first[0] ?? 0)).toBeLessThan(1),
+  );
+  const field = page.getByLabel('Length of wall B', { exact: true });
+  await field.fill(`2`);
+  await expect.poll(async () => (await widths())[1]).toBeLessThan((first[1] ?? 0) / 2);
+  await field.pressSequentially(`0'`);
+  await expect.poll(async () => ratios(await widths())[1]).toBeGreaterThan(1.5);
+  await page.keyboard.press('Escape');
+  await expect.poll(async () => (await widths())[1]).toBeCloseTo(first[1] ?? 0, 3);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+});
+
+test('rows and shorthand are two ways of saying the same', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Washroom/ }).click();
+  await page.getByRole('button', { name: 'Shorthand' }).click();
+  const text = page.getByRole('textbox', { name: /Shorthand of/ });
+  await expect(text).toHaveValue(/wall A 7'4 R/);
+  await text.fill(
+    ((await text.inputValue()) as string)
+      .replace(`wall A 7'4 R`, `wall A 8'4 R`)
+      .replace(`wall C 7'4 1/4 R`, `wall C 8'4 R`),
+  );
+  await text.press('Control+Enter');
+  await page.getByRole('button', { name: 'Row by row' }).click();
+  await expect(page.getByLabel('Length of wall A', { exact: true })).toHaveValue(`8'4`);
+  await page.getByRole('button', { name: 'Shorthand' }).click();
+  await text.fill('units ft\nroom Washroom\nwall A 12 14');
+  await expect(page.getByText(/Line 3, column 11/)).toBeVisible();
+  await goTo(page, 'Order');
+  await goTo(page, 'Measure');
+  await expect(page.getByLabel('Length of wall A', { exact: true })).toHaveValue(`8'4`);
+});
+
+test('what cannot be is said beside its field; the rest of the job goes on and nothing saved is lost', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const before = await ledger(page);
+  const wall = page.getByLabel('Length of wall A', { exact: true });
+  for (const [typed, message] of [
+    [`12'14`, /14 inches after feet/],
+    ['abc', /“abc” is not a length/],
+    ['-3', /cannot be negative/],
+    ['400', /over the limit of 60 m/],
+  ] as const) {
+    await wall.fill(typed);
+    await page.keyboard.press('Tab');
+    await expect(page.getByRole('alert').filter({ hasText: message })).toBeVisible();
+  }
+  await wall.press('Escape');
+  expect(await ledger(page)).toEqual(before);
+  const opening = async (field: string, typed: string, message: RegExp) => {
+    await page.getByLabel(`${field} of w4`, { exact: true }).fill(typed);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: message })).toBeVisible();
+    expect((await ledger(page))['Paint area']).toBeGreaterThan(0);
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('alert')).toHaveCount(0);
+  };
+  await opening('Width', '13', /is 13′ wide, but wall H/);
+  await opening('Sill', '6', /above the ceiling/);
+  await page.getByLabel('Turn after wall A', { exact: true }).fill('L');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: /add up to 180 degrees, not 360/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  expect(await ledger(page)).toEqual(before);
+});
+
+test('metric and imperial at any time, without changing what was measured', async ({ page }) => {
+  await openDemo(page);
+  const before = await ledger(page);
+  await page.getByRole('button', { name: 'ft in' }).click();
+  await expect(page.locator('[data-entry="Paint area"] b')).toContainText('m²');
+  expect(await ledger(page)).toEqual(before);
+  await expect(page.getByLabel('Length of wall A', { exact: true })).toHaveValue(`14'`);
+  await goTo(page, 'Specify');
+  await expect(page.getByText('10 mm pile').first()).toBeVisible();
+});
+
+test('a foot too much is found before the paint is bought: the class, the telling diagonal, one click, undo', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Washroom/ }).click();
+  const before = await ledger(page);
+  const wall = page.getByLabel('Length of wall A', { exact: true });
+  await wall.fill(`8'4`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'The walk does not close' })).toBeVisible();
+  const suspects = page.getByRole('list', { name: 'What may have been misread' });
+  await expect(suspects).toContainText('A foot too many or too few');
+  await expect(suspects.getByRole('button', { name: /^take C as 8′/ })).toBeVisible();
+  await expect(suspects).toContainText(/diagonal from the start of A to the start of C: .* accuses A, .* accuses C/);
+  await expect(page.getByRole('button', { name: /^Wall A, .*perhaps misread/ })).toBeVisible();
+  await expect(wall).toHaveValue(`8'4`);
+  await suspects.getByRole('button', { name: /^take A as 7′ 4″/ }).click();
+  await expect(page.getByRole('heading', { name: 'The walk closes' })).toBeVisible();
+  expect((await ledger(page))['Paint area']).toBeCloseTo(before['Paint area'] ?? 0, 9);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('heading', { name: 'The walk does not close' })).toBeVisible();
+});
+
+test('the tape sheet taken out comes back as the same job; the takeoff comes out as CSV', async ({ page }, info) => {
+  await openDemo(page);
+  const before = await ledger(page);
+  const take = async (name: string, file: string) => {
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    await (await waiting).saveAs(info.outputPath(file));
+    return readFileSync(info.outputPath(file), 'utf8');
+  };
+  expect(await take('Takeoff as CSV', 'takeoff.csv')).toMatch(/^room,surface,reading \(ft\)/);
+  expect(await take('Tape sheet of the job', 'cottage.tape')).toContain("wall D 2'10 45R");
+  await page.goto('/');
+  await page.getByLabel('Job file or tape sheet').setInputFiles(info.outputPath('cottage.tape'));
+  await page.locator('.drawing > svg').waitFor();
+  expect((await ledger(page))['Cut-in']).toBeCloseTo(before['Cut-in'] ?? 0, 9);
+});

@@ -1,0 +1,21 @@
+// Unit tests of the core and of the web store; the browser tests are Playwright's (e2e/).
+export default {
+  roots: ['<rootDir>/core/src', '<rootDir>/web/src', '<rootDir>/server/src'],
+  testEnvironment: 'node',
+  // Jest's proxies over torn-down globals recurse without end under Dexie
+  testEnvironmentOptions: { globalsCleanup: 'off' },
+  transform: {
+    '^.+\\.(t|j|mj)sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(culori|colorjs\\.io|immer|comlink)/)'],
+  moduleFileExtensions: ['ts', 'tsx', 'js', 'mjs', 'cjs', 'json'],
+};

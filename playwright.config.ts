@@ -1,0 +1,33 @@
+import { defineConfig } from '@playwright/test';
+import { existsSync } from 'node:fs';
+import args from './scripts/chromium-args.json' with { type: 'json' };
+
+const port = Number(process.env['E2E_PORT'] ?? 4321);
+const executablePath = [
+  process.env['CHROMIUM'],
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/snap/bin/chromium',
+].find((path) => path && existsSync(path));
+
+/** The production build in Debian's Chromium. */
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 120_000,
+  expect: { timeout: 25_000 },
+  reporter: [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-US',
+    launchOptions: { args, ...(executablePath ? { executablePath } : {}) },
+  },
+  webServer: {
+    command: 'node_modules/.bin/tsx server/src/main.ts',
+    port,
+    env: { PORT: String(port) },
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,70 @@
+// Makes examples/keepers-cottage.json from its tape sheet and the named edits below: tsx scripts/cottage.ts
+import { readFileSync, writeFileSync } from 'node:fs';
+import { readAny } from '../core/src/exchange/read.ts';
+import { applyEdit, type Edit } from '../core/src/job/edits.ts';
+import { rows, type Job } from '../core/src/job/types.ts';
+
+const read = readAny(readFileSync('examples/keepers-cottage.tape', 'utf8'), "Keeper's cottage");
+if (!read.ok) throw new Error(read.problems.map((p) => `${p.line}: ${p.message}`).join('\n'));
+let job: Job = { ...read.value.job, id: 'keepers-cottage', name: 'Keeper’s cottage' };
+
+const room = (name: string) => {
+  const found = rows(job.rooms).find((r) => r.name === name);
+  if (!found) throw new Error(name);
+  return found;
+};
+const wall = (name: string, label: string) => rows(room(name).walls).find((w) => w.label === label)?.id ?? '';
+const colour = (id: string, name: string, hex: string): Edit => ({
+  name: 'setColour',
+  args: { colour: { id, name, hex } },
+});
+const finish = (scope: string, product: string, id: string): Edit => ({
+  name: 'setFinish',
+  args: { scope, finish: { product, colour: id } },
+});
+const parlour = room('Parlour').id;
+const loft = room('Loft bedroom').id;
+const washroom = room('Washroom').id;
+const passage = room('Passage').id;
+
+const edits: Edit[] = [
+  colour('green', 'G4 pale sea green', '#c3cdbd'),
+  colour('deep', 'B7 deep water blue', '#22394f'),
+  colour('stone', 'S2 sand stone', '#dfd6c2'),
+  finish(`${parlour}:wall`, 'paint-wall', 'green'),
+  finish(`${wall('Loft bedroom', 'C')}/field`, 'paint-wall', 'deep'),
+  finish(`${passage}:wall`, 'paint-wall', 'stone'),
+  { name: 'setSurvey', args: { scope: 'all:wall', set: { substrate: 'plaster', colour: '#e3dccb' } } },
+  {
+    name: 'setSurvey',
+    args: { scope: `${parlour}/ceiling`, set: { texture: 'popcorn', repairs: 'none', colour: '#d9d2c2' } },
+  },
+  { name: 'setSurvey', args: { scope: `${parlour}:wall`, set: { texture: 'orange-peel', colour: '#b9a98c' } } },
+  { name: 'setSurvey', args: { scope: `${loft}:wall`, set: { colour: '#e9e4d6' } } },
+  { name: 'setSurvey', args: { scope: `${washroom}:trim`, set: { coat: 'oil', sheen: 'gloss', colour: '#e8e2d0' } } },
+  { name: 'setSurvey', args: { scope: `${washroom}/ceiling`, set: { stains: true, colour: '#e2d9c4' } } },
+  { name: 'setSurvey', args: { scope: `${passage}:wall`, set: { wiped: true, repairs: 'many' } } },
+  {
+    name: 'setCrew',
+    args: {
+      set: {
+        people: [
+          { id: 'p1', name: 'Ines' },
+          { id: 'p2', name: 'Tomas' },
+        ],
+        start: '2026-12-01',
+      },
+    },
+  },
+  ...rows(job.rooms).flatMap((r) =>
+    rows(r.openings)
+      .filter((o) => o.kind === 'door')
+      .map((o): Edit => ({ name: 'setOpening', args: { room: r.id, opening: o.id, set: { leaf: 'panelled' } } })),
+  ),
+];
+for (const edit of edits) {
+  const done = applyEdit(job, edit);
+  if (!done.ok) throw new Error(done.problems[0]?.message);
+  job = done.value.job;
+}
+writeFileSync('examples/keepers-cottage.json', `${JSON.stringify(job, null, 1)}\n`);

@@ -1,0 +1,73 @@
+// Screenshots of the main views from the demo job: tsx scripts/shots.ts [folder] [name ...]
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+// @ts-expect-error a plain script without types
+import { launch } from './browser.mjs';
+import { serve } from './serve.ts';
+import type { Browser, Page } from '@playwright/test';
+
+const [folder = 'docs/screenshots', ...only] = process.argv.slice(2);
+mkdirSync(folder, { recursive: true });
+const { url, stop } = await serve();
+const browser = (await (launch as () => Promise<Browser>)()) as Browser;
+const page: Page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+page.on('console', (m) => m.type() === 'error' && console.log('console:', m.text()));
+page.on('pageerror', (e) => console.log('page:', e.message));
+
+const shot = async (name: string, act: () => Promise<void>) => {
+  if (only.length && !only.includes(name)) return;
+  await act();
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(name);
+};
+const room = (name: string) =>
+  page
+    .getByRole('button', { name: new RegExp(name) })
+    .first()
+    .click();
+const step = async (name: string) => {
+  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name }).click();
+  await page.locator('.drawing > svg').waitFor();
+  await page.locator('.ledger[aria-busy=false]').waitFor();
+};
+
+await page.goto(`${url}/demo`);
+await page.locator('.drawing > svg').waitFor();
+await shot('measure', () => step('Measure'));
+await shot('measure-shorthand', async () => {
+  await room('Loft');
+  await page.getByRole('button', { name: 'Shorthand' }).click();
+});
+await shot('specify', async () => {
+  await step('Specify');
+  await room('Loft');
+  await page.getByRole('button', { name: /^Wall C, / }).click();
+  await page.getByRole('button', { name: 'after coat 1' }).click();
+});
+await shot('order', () => step('Order'));
+await shot('sequence', async () => {
+  await step('Sequence');
+  await page.locator('.crew-chart canvas').waitFor();
+});
+await shot('sheet', async () => {
+  await page.getByRole('link', { name: 'Day sheet to print' }).click();
+  await page.locator('.sheet-day').first().waitFor();
+});
+await shot('dark', async () => {
+  await step('Specify');
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await room('Parlour');
+});
+await shot('phone', async () => {
+  await page.getByRole('button', { name: 'Light' }).click();
+  await step('Measure');
+  await page.setViewportSize({ width: 390, height: 844 });
+});
+await shot('jobs', async () => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${url}/`);
+  await page.locator('.job-card').waitFor();
+});
+await browser.close();
+stop();

@@ -1,0 +1,230 @@
+import { rows } from '@kovelin/core/job/types.ts';
+import Button from '@mui/material/Button';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
+import { db } from '../store/db.ts';
+import { exportJob } from '../store/jobs.ts';
+import { JobSession } from '../store/session.ts';
+import { PlanShape } from '../drawing/PlanShape.tsx';
+import { LostPage } from './LostPage.tsx';
+import { freshId, SessionContext, useJob } from './job-context.ts';
+import { Ledger } from './Ledger.tsx';
+import { useScheme } from './scheme.ts';
+
+type Loaded = JobSession | 'loading' | 'missing';
+
+/** Opens the job of the address and frames its steps: tape, rooms, view, ledger. */
+export default function JobFrame() {
+  const { id = '' } = useParams();
+  const [session, setSession] = useState<Loaded>('loading');
+  useEffect(() => {
+    let mine: JobSession | null = null;
+    let gone = false;
+    void JobSession.open(db, id).then((opened) => {
+      mine = opened;
+      if (gone) opened?.close();
+      else setSession(opened ?? 'missing');
+    });
+    return () => {
+      gone = true;
+      mine?.close();
+    };
+  }, [id]);
+  if (session === 'loading') return <p className="waiting">Opening the job …</p>;
+  if (session === 'missing') return <LostPage />;
+  return (
+    <SessionContext value={session}>
+      <Frame />
+    </SessionContext>
+  );
+}
+
+const STEPS = [
+  ['measure', 'Measure'],
+  ['specify', 'Specify'],
+  ['order', 'Order'],
+  ['sequence', 'Sequence'],
+] as const;
+
+const KeysDialog = lazy(() => import('./KeysDialog.tsx'));
+const Notice = lazy(() => import('./Notice.tsx'));
+
+function Frame() {
+  const view = useJob();
+  const { session, state } = view;
+  const [help, setHelp] = useState(false);
+  const navigate = useNavigate();
+  const { pathname, search } = useLocation();
+  const step = pathname.split('/').at(-1) ?? '';
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const field =
+        event.target instanceof HTMLElement &&
+        event.target.matches('textarea, input:not([type=radio], [type=checkbox], [type=color])')
+          ? event.target
+          : null;
+      const command = event.ctrlKey || event.metaKey;
+      const key = event.key.toLowerCase();
+      if (command && (key === 'z' || key === 'y') && field?.dataset['dirty'] !== 'yes') {
+        event.preventDefault();
+        if (key === 'y' || event.shiftKey) session.redo();
+        else session.undo();
+      } else if (event.altKey && /^[1-4]$/.test(key)) {
+        event.preventDefault();
+        void navigate(`${STEPS[Number(key) - 1]?.[0]}${search}`);
+      } else if (event.altKey && (key === 'arrowup' || key === 'arrowdown')) {
+        event.preventDefault();
+        const order = session.state.job.rooms.order;
+        const next = order[order.indexOf(view.room?.id ?? '') + (key === 'arrowup' ? -1 : 1)];
+        if (next) view.goTo(next);
+      } else if (event.key === '?' && !field) setHelp(true);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  // leaving in the moment of a save would lose it: the browser asks first, and by then it is saved
+  useEffect(() => {
+    const onLeave = (event: BeforeUnloadEvent) => {
+      if (session.state.saving !== 'saved') event.preventDefault();
+    };
+    window.addEventListener('beforeunload', onLeave);
+    return () => window.removeEventListener('beforeunload', onLeave);
+  }, [session]);
+  useEffect(() => {
+    document.title = `${state.job.name} · Kovelin`;
+  }, [state.job.name]);
+  return (
+    <div className="frame" data-step={step}>
+      <header className="top">
+        <Link to="/" className="mark" aria-label="Kovelin: all jobs">
+          <img src="/mark.svg" alt="" width="30" height="30" />
+          <span>kovelin</span>
+        </Link>
+        <Tape step={step} search={search} />
+        <Tools onHelp={() => setHelp(true)} />
+      </header>
+      <Rooms />
+      <Suspense fallback={<p className="waiting">One moment …</p>}>
+        <Outlet />
+      </Suspense>
+      <Ledger />
+      {help && (
+        <Suspense fallback={null}>
+          <KeysDialog onClose={() => setHelp(false)} />
+        </Suspense>
+      )}
+      {state.notice !== null && (
+        <Suspense fallback={null}>
+          <Notice session={session} state={state} />
+        </Suspense>
+      )}
+    </div>
+  );
+}
+
+/** The steps as a tape drawn out of its case: the hook stands at the current one. */
+function Tape({ step, search }: { step: string; search: string }) {
+  const at = STEPS.findIndex(([key]) => key === step);
+  return (
+    <nav
+      className="tape"
+      aria-label="Steps"
+      style={{ '--drawn': `${((at < 0 ? STEPS.length : at + 1) / STEPS.length) * 100}%` } as React.CSSProperties}
+    >
+      <span className="blade" aria-hidden="true" />
+      <ol>
+        {STEPS.map(([key, words], i) => (
+          <li key={key} className={i <= at ? 'out' : ''}>
+            <NavLink to={`${key}${search}`}>{words}</NavLink>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}
+
+function Tools({ onHelp }: { onHelp: () => void }) {
+  const { session, state } = useJob();
+  const { scheme, toggle } = useScheme();
+  const saving = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved' }[state.saving];
+  return (
+    <div className="tools">
+      <span className={`saving ${state.saving}`} role="status">
+        {saving}
+      </span>
+      <button type="button" className="tool" disabled={!state.canUndo} onClick={() => session.undo()}>
+        Undo
+      </button>
+      <button type="button" className="tool" disabled={!state.canRedo} onClick={() => session.redo()}>
+        Redo
+      </button>
+      <button
+        type="button"
+        className="tool"
+        onClick={() =>
+          session.edit({ name: 'setUnits', args: { units: state.job.units === 'imperial' ? 'metric' : 'imperial' } })
+        }
+        title="Feet and inches, or metres"
+      >
+        {state.job.units === 'imperial' ? 'ft in' : 'm mm'}
+      </button>
+      <button type="button" className="tool" onClick={toggle} title="Light or dark">
+        {scheme === 'light' ? 'Dark' : 'Light'}
+      </button>
+      <button type="button" className="tool" onClick={onHelp} aria-label="Keys">
+        ?
+      </button>
+    </div>
+  );
+}
+
+/** What a room still waits for, in a few words. */
+function Rooms() {
+  const { state, derived, room, goTo, session } = useJob();
+  const [params] = useSearchParams();
+  const add = () => {
+    const id = freshId();
+    session.edit({ name: 'addRoom', args: { id, name: `Room ${state.job.rooms.order.length + 1}` } });
+    goTo(id);
+  };
+  const told = (id: string) => {
+    const takeoff = derived.takeoffs.find((t) => t.room.id === id);
+    if (!takeoff) return '';
+    if (takeoff.problems.length) return `${takeoff.problems.length} to mend`;
+    if (takeoff.missing.length) return `wall ${takeoff.missing[0]} to measure`;
+    if (takeoff.closure?.provisional) return 'does not close';
+    return takeoff.warnings.length ? 'measured, see note' : 'measured';
+  };
+  return (
+    <aside className="rooms" aria-label="Rooms">
+      <h2 title={state.shown.name}>{state.shown.name}</h2>
+      <ul>
+        {rows(state.shown.rooms).map((r) => (
+          <li key={r.id}>
+            <button
+              type="button"
+              className={r.id === room?.id ? 'room here' : 'room'}
+              aria-current={r.id === room?.id}
+              onClick={() => goTo(r.id)}
+            >
+              <PlanShape corners={derived.takeoffs.find((t) => t.room.id === r.id)?.corners ?? []} />
+              <span>
+                <b>{r.name}</b>
+                <small>{told(r.id)}</small>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Button onClick={add} variant="outlined" size="small">
+        Add a room
+      </Button>
+      <Link to={`sheet?${params.toString()}`} className="sheet-link">
+        Day sheet to print
+      </Link>
+      <button type="button" className="link sheet-link" onClick={() => exportJob(state.job)}>
+        Export this job
+      </button>
+    </aside>
+  );
+}

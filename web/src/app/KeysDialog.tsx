@@ -1,0 +1,34 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+
+const SHORTCUTS = [
+  ['Ctrl Z', 'Undo'],
+  ['Ctrl Shift Z', 'Redo'],
+  ['Alt 1 … 4', 'Go to a step'],
+  ['Alt ↑ ↓', 'Room before, room after'],
+  ['Enter', 'Take what is typed and go on to the next wall'],
+  ['Esc', 'Take back what is being typed'],
+  ['?', 'This list'],
+] as const;
+
+/** The shortcut list; loaded when it is first asked for. */
+export default function KeysDialog({ onClose }: { onClose: () => void }) {
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="keys">
+      <div className="dialog">
+        <h2 id="keys">Keys</h2>
+        <dl className="keys">
+          {SHORTCUTS.map(([keys, what]) => (
+            <div key={keys}>
+              <dt>
+                <kbd>{keys}</kbd>
+              </dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+        <Button onClick={onClose}>Close</Button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,75 @@
+import { formatLength } from '@kovelin/core/units/length.ts';
+import { formatArea, formatMinutes, formatMoney, formatSpread, formatVolume } from '@kovelin/core/units/quantities.ts';
+import type { System } from '@kovelin/core/units/si.ts';
+import type { Dimension, Working } from '@kovelin/core/units/working.ts';
+import { useState } from 'react';
+
+const SIGNS = { sum: '+', difference: '−', product: '×', quotient: '÷', mean: 'mean of' } as const;
+
+function shown(value: number, dimension: Dimension, system: System): string {
+  switch (dimension) {
+    case 'length':
+      return formatLength(value, system);
+    case 'area':
+      return value !== 0 && Math.abs(value) < 0.01 ? `${(value * 1e6).toFixed(1)} mm²` : formatArea(value, system);
+    case 'volume':
+      return formatVolume(value, system);
+    case 'spread':
+      return formatSpread(value, system);
+    case 'minutes':
+      return formatMinutes(value);
+    case 'money':
+      return formatMoney(value, 'USD');
+    default:
+      return String(Number(value.toFixed(3)));
+  }
+}
+
+/** A figure that opens into the formula that made it, with this job's numbers. */
+export function Figure({ working, system, text }: { working: Working; system: System; text?: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        className="figure"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        title="Show the working"
+      >
+        {text ?? shown(working.value, working.dimension, system)}
+      </button>
+      {open && (
+        <div className="working">
+          <Tree working={working} system={system} />
+        </div>
+      )}
+    </>
+  );
+}
+
+function Tree({ working, system }: { working: Working; system: System }) {
+  const value = <b>{shown(working.value, working.dimension, system)}</b>;
+  if (working.op === 'given')
+    return (
+      <div className="term">
+        {working.name} {value}
+      </div>
+    );
+  const parts = working.of.filter((term) => term.value !== 0 || working.op !== 'sum');
+  return (
+    <div className="term">
+      {working.name} {value}
+      {parts.length > 0 && (
+        <div className="terms">
+          {parts.map((term, i) => (
+            <div key={i} className="signed">
+              <i>{i === 0 && working.op !== 'mean' ? '=' : SIGNS[working.op]}</i>
+              <Tree working={term} system={system} />
+            </div>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,78 @@
+import { describe, expect, test } from '@jest/globals';
+import { parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
+import { newJob, seededIds } from '@kovelin/core/job/create.ts';
+import { roomFromDraft } from '@kovelin/core/job/reconcile.ts';
+import { takeoffRoom } from '@kovelin/core/measure/takeoff.ts';
+import fc from 'fast-check';
+import { layoutRoom } from './layout.ts';
+
+function takeoff(sheet: string) {
+  const draft = parseTapeSheet(sheet).rooms[0]?.draft;
+  if (!draft) throw new Error('no room');
+  const job = newJob('j', 'J');
+  return takeoffRoom(job, roomFromDraft(draft, 'r', seededIds('r'), 'metric'));
+}
+const box = (a: number, b: number, h: number, more = '') =>
+  takeoff(`units m\nroom R\nheight ${h}\nwall A ${a} R\nwall B ${b} R\nwall C ${a} R\nwall D ${b} R\n${more}`);
+
+const side = fc.integer({ min: 8, max: 120 }).map((n) => n / 10);
+const sheet = fc.record({ width: fc.integer({ min: 300, max: 1600 }), height: fc.integer({ min: 200, max: 900 }) });
+
+describe('the unrolled room', () => {
+  test('walls and ceiling share one scale, in walking order, and stay on the sheet', () => {
+    fc.assert(
+      fc.property(side, side, fc.integer({ min: 20, max: 35 }), sheet, (a, b, h, { width, height }) => {
+        const layout = layoutRoom(box(a, b, h / 10), width, height);
+        if (!layout?.ceiling) throw new Error('not drawn');
+        const { walls, scale, ceiling } = layout;
+        walls.forEach((wall, i) => {
+          expect(wall.width).toBeCloseTo((i % 2 ? b : a) * scale, 6);
+          const next = walls[i + 1];
+          if (next) expect(next.x).toBeGreaterThan(wall.x + wall.width);
+          expect(wall.x).toBeGreaterThanOrEqual(0);
+          expect(wall.x + wall.width).toBeLessThanOrEqual(layout.width + 1e-6);
+          expect(wall.top).toBeGreaterThanOrEqual(ceiling.y + ceiling.height);
+        });
+        expect([ceiling.width, ceiling.height]).toEqual([expect.closeTo(a * scale, 6), expect.closeTo(b * scale, 6)]);
+        expect(layout.floor).toBeLessThan(height);
+      }),
+    );
+  });
+
+  test('a long room scrolls sideways rather than shrink past reading', () => {
+    const layout = layoutRoom(box(12, 9, 2.4), 360, 400);
+    expect(layout?.width).toBeGreaterThan(1000);
+    expect(layoutRoom(box(3, 2, 2.4), 700, 400)?.width).toBe(700);
+  });
+
+  test('lettering keeps clear of doors and windows that reach its height', () => {
+    const layout = layoutRoom(
+      box(5, 4, 2.4, 'door d on A 0.8 x 2.1 at 0.1 casing 60mm\nwindow w on C 1 x 0.5 at 0.2 sill 0.3\n'),
+      900,
+      500,
+    );
+    const [a, , c] = layout?.walls ?? [];
+    const door = a?.openings[0];
+    expect(a?.label.x).toBeGreaterThan((door?.x ?? 0) + (door?.width ?? 0) + (door?.casing ?? 0));
+    expect(c?.label.x).toBeCloseTo((c?.x ?? 0) + 7, 6);
+  });
+
+  test('the baseboard stops at what stands on the floor', () => {
+    const layout = layoutRoom(
+      box(5, 4, 2.4, 'door d on A 0.8 x 2 at 1 casing 60mm\nwindow w on A 1 x 1 at 3 sill 0.9\ntrim baseboard 12cm\n'),
+      900,
+      500,
+    );
+    const { walls, scale = 0 } = layout ?? {};
+    const runs = walls?.[0]?.baseboard?.runs ?? [];
+    expect(runs).toHaveLength(2);
+    expect(runs.reduce((sum, [from, to]) => sum + to - from, 0)).toBeCloseTo((5 - 0.8 - 0.12) * scale, 6);
+  });
+
+  test('nothing to draw, or no place for it, is null', () => {
+    expect([layoutRoom(box(5, 4, 2.4), 20, 20), layoutRoom(takeoff('units m\nroom R\nheight 2\n'), 900, 500)]).toEqual([
+      null,
+      null,
+    ]);
+  });
+});

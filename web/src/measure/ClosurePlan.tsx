@@ -1,0 +1,129 @@
+import type { SuspectClass, Suspicion } from '@kovelin/core/measure/suspects.ts';
+import { formatLength, typeLength } from '@kovelin/core/units/length.ts';
+import { formatArea } from '@kovelin/core/units/quantities.ts';
+import { Fragment } from 'react';
+import type { JobView } from '../app/job-context.ts';
+import { ClosureSketch } from './ClosureSketch.tsx';
+
+const SLIP_WORDS: Readonly<Record<SuspectClass['slip'], string>> = {
+  foot: 'A foot too many or too few',
+  inch: 'An inch too many or too few',
+  decimetre: 'A decimetre too many or too few',
+  round: 'A round length too many or too few',
+  digits: 'Two digits changed places',
+  unit: 'Read in another unit',
+  turn: 'A turn the other way',
+  missing: 'A stretch left out',
+  doubled: 'A stretch counted twice',
+};
+
+/** A class this much costlier than the first (squared standard errors) is not worth a painter's time. */
+const WORTH_SAYING = 6;
+
+/** Does the walk come back to its start? Said in words and figures beside the ceiling; if not, what single slip would do it. */
+export function ClosurePlan({ view }: { view: JobView }) {
+  const { takeoff, system } = view;
+  if (!takeoff) return null;
+  const { closure, missing, floorArea, ceilingArea, ceiling } = takeoff;
+  if (missing.length)
+    return (
+      <p className="closing">Waiting for wall {missing.join(', ')}. The plan closes when every wall has its length.</p>
+    );
+  if (!closure) return null;
+  const gap = formatLength(closure.misclosure, system);
+  const tolerated = `1 in ${Math.round(closure.ratio ?? 0)}; ${formatLength(closure.tolerance, system)} is tolerated.`;
+  if (closure.provisional)
+    return (
+      <div className="closing with-sketch">
+        <div>
+          <h3>The walk does not close</h3>
+          <p className="attention">
+            Its ends are {gap} apart, {tolerated} Nothing was changed; what may have been misread stands below.
+          </p>
+        </div>
+        <ClosureSketch closure={closure} />
+      </div>
+    );
+  return (
+    <div className="closing with-sketch">
+      <div>
+        <h3>The walk closes</h3>
+        <p>
+          {closure.misclosure < 0.0005
+            ? 'It comes back exactly to its start.'
+            : `Its ends are ${gap} apart, ${tolerated} The lengths share it, so that the corners meet.`}
+        </p>
+        <dl className="facts">
+          <div>
+            <dt>Floor</dt>
+            <dd>{floorArea === null ? 'open' : formatArea(floorArea, system)}</dd>
+          </div>
+          <div>
+            <dt>Ceiling</dt>
+            <dd>{ceilingArea === null ? 'open' : formatArea(ceilingArea.value, system)}</dd>
+          </div>
+          <div>
+            <dt>Shape</dt>
+            <dd>
+              {ceiling === null
+                ? 'not known'
+                : { flat: 'flat', slope: 'one slope', ridge: 'two slopes' }[ceiling.shape]}
+            </dd>
+          </div>
+        </dl>
+      </div>
+      <ClosureSketch closure={closure} />
+    </div>
+  );
+}
+
+/** The likeliest slips; taking one is an edit like any other, and can be undone. */
+export function Suspects({ view, suspicion }: { view: JobView; suspicion: Suspicion }) {
+  const { session, system, room } = view;
+  const { classes, tell } = suspicion;
+  if (!classes.length || !room)
+    return <p className="suspects">No single slip explains it: tape the walls again before you buy paint.</p>;
+  const show = (metres: number) => formatLength(metres, system);
+  return (
+    <ul className="suspects" aria-label="What may have been misread">
+      {classes
+        .filter((c) => c.cost - (classes[0]?.cost ?? 0) < WORTH_SAYING)
+        .map((found, i) => (
+          <li key={`${found.slip}${i}`}>
+            <b>{SLIP_WORDS[found.slip]}</b>
+            {found.walls.map(({ wall, reading, corrected }) => (
+              <button
+                key={wall.id}
+                type="button"
+                className="take"
+                onClick={() =>
+                  session.edit({
+                    name: 'setWall',
+                    args: {
+                      room: room.id,
+                      wall: wall.id,
+                      set: { length: { typed: typeLength(corrected, system), metres: corrected } },
+                    },
+                  })
+                }
+              >
+                take {wall.label} as {show(corrected)}, not {show(reading)}
+              </button>
+            ))}
+          </li>
+        ))}
+      {tell && (
+        <li>
+          Tape the diagonal from the start of {tell.from.label} to the start of {tell.to.label}:{' '}
+          {tell.expected.map(({ wall, length }, i) => (
+            <Fragment key={wall.id}>
+              {i > 0 && ', '}
+              {show(length)} accuses {wall.label}
+            </Fragment>
+          ))}
+          .
+        </li>
+      )}
+    </ul>
+  );
+}

@@ -1,0 +1,126 @@
+import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
+import { formatLength } from '@kovelin/core/units/length.ts';
+import { formatArea } from '@kovelin/core/units/quantities.ts';
+import type { ReactNode } from 'react';
+import { Section } from '../app/fields.tsx';
+import type { JobView } from '../app/job-context.ts';
+import { sentenceCase, surfaceWord } from '../app/words.ts';
+import { Figure } from '../app/Working.tsx';
+import { exportTakeoff, exportTapeSheet } from '../store/jobs.ts';
+
+/** The surface looked at, each figure opening into its working. */
+export function MeasurePanel({ view }: { view: JobView }) {
+  const { takeoff, surface, system } = view;
+  const wall = takeoff?.walls.find((w) => `${w.wall.id}/field` === surface?.id);
+  return (
+    <aside className="panel" aria-label="Selected surface">
+      {surface ? (
+        <>
+          <h2>{surfaceWord(surface.name, system)}</h2>
+          <p className="sub">
+            {takeoff?.room.name} · {formatArea(surface.area.value, system)} to paint
+          </p>
+          {wall ? (
+            <WallFigures wall={wall} view={view} />
+          ) : (
+            <Section title="Area">
+              <Line label="To paint">
+                <Figure working={surface.area} system={system} />
+              </Line>
+              {surface.length > 0 && <Line label="Run">{formatLength(surface.length, system)}</Line>}
+              {surface.cut > 0 && <Line label="Cut-in">{formatLength(surface.cut, system)}</Line>}
+            </Section>
+          )}
+        </>
+      ) : (
+        <p className="sub">Type the first wall’s length: what it comes to stands here.</p>
+      )}
+      {takeoff && takeoff.lines.length > 0 && (
+        <Section title={`Lines of ${takeoff.room.name}`}>
+          {takeoff.lines.map(({ kind, length }) => (
+            <Line key={kind} label={lineWord(kind, system)}>
+              <Figure working={length} system={system} />
+            </Line>
+          ))}
+          {takeoff.trim.map((t) => (
+            <Line key={t.kind} label={`${surfaceWord(sentenceCase(t.kind), system)} run`}>
+              <Figure working={t.length} system={system} />
+            </Line>
+          ))}
+        </Section>
+      )}
+      <Section title="Take the measurements out">
+        <div className="row-buttons">
+          <button type="button" className="take" onClick={() => void exportTapeSheet(view.state.job)}>
+            Tape sheet of the job
+          </button>
+          <button type="button" className="take" onClick={() => void exportTakeoff(view.state.job)}>
+            Takeoff as CSV
+          </button>
+        </div>
+      </Section>
+    </aside>
+  );
+}
+
+const lineWord = (kind: string, system: JobView['system']) =>
+  kind === 'corner'
+    ? 'Corners'
+    : sentenceCase(kind.replace('-', ' to '))
+        .replace('chair rail', surfaceWord('Chair rail', system).toLowerCase())
+        .replace('baseboard', surfaceWord('Baseboard', system).toLowerCase())
+        .replace('casing', surfaceWord('Casing', system).toLowerCase())
+        .replace('crown', surfaceWord('Crown', system).toLowerCase());
+
+export function Line({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div className="line">
+      <span>{label}</span>
+      <div>{children}</div>
+    </div>
+  );
+}
+
+function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
+  const { system, state, session } = view;
+  const school = state.shown.practice.openings;
+  const cut = wall.lines.reduce((sum, line) => sum + line.value, 0);
+  return (
+    <>
+      <Section title="Area">
+        <Line label="Gross">
+          <Figure working={wall.gross} system={system} />
+        </Line>
+        <Line label="Openings">
+          <Figure working={wall.openingArea} system={system} />
+        </Line>
+        <Line label="Net">
+          <Figure working={wall.net} system={system} />
+        </Line>
+        <Line label="Painted, trim faces off">
+          <Figure working={wall.painted} system={system} />
+        </Line>
+        <Line label="Cut-in along this wall">{formatLength(cut, system)}</Line>
+      </Section>
+      <Section title="To price labour on">
+        {(['net', 'gross'] as const).map((key) => (
+          <label key={key} className="school">
+            <input
+              type="radio"
+              name="school"
+              checked={school === key}
+              onChange={() => session.edit({ name: 'setPractice', args: { set: { openings: key } } })}
+            />
+            <span>
+              {key === 'net'
+                ? 'Net: every opening off'
+                : 'Gross: ordinary doors and windows left in for their slow edges'}
+              <b>{formatArea((key === 'net' ? wall.net : wall.grossSchool).value, system)}</b>
+            </span>
+          </label>
+        ))}
+        <p className="hint">Paint is always ordered on what is painted.</p>
+      </Section>
+    </>
+  );
+}

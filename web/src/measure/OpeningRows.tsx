@@ -1,0 +1,140 @@
+import { rows, type Opening, type Reading, type Room } from '@kovelin/core/job/types.ts';
+import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
+import { typeLength } from '@kovelin/core/units/length.ts';
+import { Choice, LengthField } from '../app/fields.tsx';
+import { freshId, type JobView } from '../app/job-context.ts';
+import { sentenceCase, surfaceWord } from '../app/words.ts';
+import { OFFSET, problemsAt, type RoomProps } from './parts.ts';
+import { RemoveButton } from './RemoveButton.tsx';
+
+const START: Readonly<Record<OpeningKind, readonly [string, number, string, number]>> = {
+  door: [`2'6`, 0.762, `6'8`, 2.032],
+  window: [`3'`, 0.9144, `4'`, 1.2192],
+  opening: [`3'`, 0.9144, `6'8`, 2.032],
+};
+
+/** Left between a new opening and the last one on its wall, m. */
+const STEP = 0.3048;
+
+/** Starting sizes on the wall looked at, behind what stands there already; the next free label of its kind. */
+export function startOpening(view: JobView, room: Room, kind: OpeningKind): Opening {
+  const labels = new Set(Object.values(room.openings.byId).map((o) => o.label));
+  let n = 1;
+  while (labels.has(`${kind.charAt(0)}${n}`)) n++;
+  const [w, width, h, height] = START[kind];
+  const wall = room.walls.byId[view.surface?.wall ?? ''] ? (view.surface?.wall ?? '') : (room.walls.order[0] ?? '');
+  const taken = rows(room.openings)
+    .filter((o) => o.wall === wall)
+    .map((o) => o.at.metres + o.width.metres);
+  const free = Math.max(0, ...taken) + (taken.length ? STEP : 0);
+  const behind = free + width < (room.walls.byId[wall]?.length?.metres ?? 0) ? free : 0;
+  const metric = view.system === 'metric';
+  const reading = (typed: string, metres: number): Reading =>
+    metric ? { typed: `${metres.toFixed(2)} m`, metres: Number(metres.toFixed(2)) } : { typed, metres };
+  return {
+    id: freshId(),
+    label: `${kind.charAt(0)}${n}`,
+    wall,
+    kind,
+    width: reading(w, width),
+    height: reading(h, height),
+    at: behind > 0 ? { typed: typeLength(behind, view.system), metres: behind } : reading(`1'`, 0.3048),
+    sill: kind === 'window' ? reading(`2'6`, 0.762) : null,
+    casing: reading(`2 1/2"`, 0.0635),
+    leaf: kind === 'door' ? 'flush' : 'none',
+  };
+}
+
+/** A row an opening. */
+export function OpeningRows({ view, room, takeoff }: RoomProps) {
+  const { session, system } = view;
+  return (
+    <table className="walls-table openings-table">
+      <thead>
+        <tr>
+          <th>Opening</th>
+          <th>On wall</th>
+          <th>Width</th>
+          <th>Height</th>
+          <th>From the start</th>
+          <th>Sill</th>
+          <th>{surfaceWord('Casing', system)}</th>
+          <th>Leaf</th>
+          <th>
+            <span className="unseen">Remove</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows(room.openings).map((o) => {
+          const edit = (set: Partial<Omit<Opening, 'id'>>) => ({
+            name: 'setOpening' as const,
+            args: { room: room.id, opening: o.id, set },
+          });
+          const problem = (field: string) => problemsAt({ room, takeoff }, `openings/${o.id}/${field}`)[0] ?? null;
+          const field = (key: 'width' | 'height' | 'at' | 'sill' | 'casing', label: string, optional = false) => (
+            <td>
+              <LengthField
+                className="short"
+                hideLabel
+                label={`${label} of ${o.label}`}
+                optional={optional}
+                value={o[key]}
+                system={system}
+                options={key === 'at' || key === 'sill' ? OFFSET : {}}
+                placeholder={optional ? 'none' : ''}
+                problem={problem(key)}
+                onDraft={(reading) => session.setDraft(reading && edit({ [key]: reading }))}
+                onCommit={(reading) => session.edit(edit({ [key]: reading }))}
+              />
+            </td>
+          );
+          return (
+            <tr key={o.id}>
+              <th scope="row">
+                {sentenceCase(o.kind)} {o.label}
+              </th>
+              <td>
+                <Choice
+                  hideLabel
+                  label={`Wall of ${o.label}`}
+                  value={o.wall}
+                  options={rows(room.walls).map((w) => [w.id, w.label])}
+                  onChange={(wall) => session.edit(edit({ wall }))}
+                />
+              </td>
+              {field('width', 'Width')}
+              {field('height', 'Height')}
+              {field('at', 'Distance from the start of the wall')}
+              {o.kind === 'door' ? <td>floor</td> : field('sill', 'Sill', true)}
+              {field('casing', 'Casing', true)}
+              <td>
+                {o.kind === 'door' ? (
+                  <Choice<Leaf>
+                    hideLabel
+                    label={`Leaf of ${o.label}`}
+                    value={o.leaf}
+                    options={[
+                      ['flush', 'flush'],
+                      ['panelled', 'panelled'],
+                      ['none', 'not painted'],
+                    ]}
+                    onChange={(leaf) => session.edit(edit({ leaf }))}
+                  />
+                ) : (
+                  '–'
+                )}
+              </td>
+              <td>
+                <RemoveButton
+                  what={o.label}
+                  onRemove={() => session.edit({ name: 'removeOpening', args: { room: room.id, opening: o.id } })}
+                />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,131 @@
+import { rows } from '@kovelin/core/job/types.ts';
+import { OPENING_KINDS, ROOM_USES } from '@kovelin/core/job/vocabulary.ts';
+import { residualsOf } from '@kovelin/core/measure/residuals.ts';
+import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';
+import Button from '@mui/material/Button';
+import { useEffect, useRef } from 'react';
+import { Choice, DraftField, LengthField } from '../app/fields.tsx';
+import { freshId } from '../app/job-context.ts';
+import { sentenceCase } from '../app/words.ts';
+import { OpeningRows, startOpening } from './OpeningRows.tsx';
+import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
+import { Problems } from './Problems.tsx';
+import { TrimRows } from './TrimRows.tsx';
+import { WallRows } from './WallRows.tsx';
+
+/** Row by row: Enter takes a length and goes on to the next wall. */
+export function Rows({ view, room, takeoff }: RoomProps) {
+  const panel = useRef<HTMLDivElement>(null);
+  const { session } = view;
+  const walls = rows(room.walls);
+  const focus = (wall: string) =>
+    panel.current?.querySelector<HTMLInputElement>(`#length-${CSS.escape(wall)}`)?.focus();
+  // a room that waits for its first wall starts there
+  const first = useRef(walls.every((wall) => !wall.length) ? walls[0]?.id : undefined);
+  useEffect(() => {
+    if (first.current) focus(first.current);
+  }, []);
+  const goOn = (index: number) => {
+    const after = walls[index + 1];
+    if (after) focus(after.id);
+    else panel.current?.querySelector<HTMLButtonElement>('[data-add-wall]')?.focus();
+  };
+  const addWall = () => {
+    const id = freshId();
+    session.edit({ name: 'addWall', args: { room: room.id, id, after: walls.at(-1)?.id ?? null } });
+    requestAnimationFrame(() => focus(id));
+  };
+  return (
+    <div className="rows" ref={panel}>
+      <RoomProblems view={view} room={room} takeoff={takeoff} />
+      <RoomLine view={view} room={room} takeoff={takeoff} onEnter={() => goOn(-1)} />
+      <WallRows view={view} room={room} takeoff={takeoff} onNext={goOn} />
+      <div className="row-buttons">
+        <Button size="small" variant="outlined" data-add-wall onClick={addWall}>
+          Add a wall
+        </Button>
+        {OPENING_KINDS.map((kind) => (
+          <Button
+            key={kind}
+            size="small"
+            variant="outlined"
+            disabled={!walls.length}
+            onClick={() =>
+              session.edit({ name: 'addOpening', args: { room: room.id, opening: startOpening(view, room, kind) } })
+            }
+          >
+            Add {kind === 'opening' ? 'an' : 'a'} {kind}
+          </Button>
+        ))}
+      </div>
+      {room.openings.order.length > 0 && <OpeningRows view={view} room={room} takeoff={takeoff} />}
+      <TrimRows view={view} room={room} takeoff={takeoff} />
+    </div>
+  );
+}
+
+/** What is wrong with the room as a whole, what looks odd, and the reading that fits the others worst. */
+function RoomProblems({ view, room, takeoff }: RoomProps) {
+  const ofWalls = rows(room.walls).flatMap((wall) => problemsAt({ room, takeoff }, `walls/${wall.id}`));
+  const whole = [
+    ...problemsAt({ room, takeoff }, 'walls').filter((m) => !ofWalls.includes(m)),
+    ...problemsAt({ room, takeoff }, 'turns'),
+  ];
+  const fit = takeoff.closure?.withinTolerance
+    ? residualsOf(readingsOf(room), closureSettings(view.state.shown))
+    : null;
+  const worst =
+    fit && fit.worst !== null
+      ? { wall: rows(room.walls)[fit.worst], off: Math.abs(fit.walls[fit.worst]?.standardised ?? 0) }
+      : null;
+  const odd = worst
+    ? [
+        `Wall ${worst.wall?.label} lies ${worst.off.toFixed(1)} standard errors from what the other readings say; tape it again if that is easy.`,
+      ]
+    : [];
+  return (
+    <>
+      <Problems items={whole} />
+      <Problems items={[...takeoff.warnings.map((w) => w.message), ...odd]} soft />
+    </>
+  );
+}
+
+function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) {
+  const { session, system } = view;
+  const edit = (set: Partial<Pick<typeof room, 'name' | 'use' | 'height'>>) => ({
+    name: 'setRoom' as const,
+    args: { room: room.id, set },
+  });
+  return (
+    <div className="room-line">
+      <DraftField
+        label="Room"
+        value={room.name}
+        parse={readName}
+        onDraft={(name) => session.setDraft(name === null ? null : edit({ name }))}
+        onCommit={(name) => session.edit(edit({ name }))}
+      />
+      <LengthField
+        label="Height"
+        value={room.height}
+        system={system}
+        options={HEIGHT}
+        onDraft={(height) => session.setDraft(height && edit({ height }))}
+        onCommit={(height) => session.edit(edit({ height }))}
+        onEnter={onEnter}
+      />
+      <Choice
+        label="Used as"
+        value={room.use}
+        options={ROOM_USES.map((use) => [use, sentenceCase(use)])}
+        onChange={(use) => session.edit(edit({ use }))}
+      />
+    </div>
+  );
+}
+
+const readName = (text: string): { ok: true; value: string } | { ok: false; message: string } =>
+  text.trim() && text.length <= 80
+    ? { ok: true, value: text.trim() }
+    : { ok: false, message: 'A room needs a name of 1 to 80 characters.' };

@@ -1,0 +1,73 @@
+import { formatTapeSheet, parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
+import type { Room } from '@kovelin/core/job/types.ts';
+import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
+import { useState } from 'react';
+import { freshId, type JobView } from '../app/job-context.ts';
+import { Problems } from './Problems.tsx';
+
+type Read = { ok: true; edit: Parameters<JobView['session']['edit']>[0] } | { ok: false; problems: string[] };
+
+function read(text: string, room: Room, seed: string): Read {
+  const sheet = parseTapeSheet(text);
+  const problems = sheet.problems.map((p) => `Line ${p.line}${p.column ? `, column ${p.column}` : ''}: ${p.message}`);
+  const [first, second] = sheet.rooms;
+  if (second)
+    problems.push(
+      `Line ${second.line}: one room at a time here; add another room on the left, or import the whole sheet.`,
+    );
+  if (problems.length || !first) return { ok: false, problems };
+  return { ok: true, edit: { name: 'setRoomFromText', args: { room: room.id, draft: first.draft, seed } } };
+}
+
+/** The room in the tape-sheet shorthand. The drawing follows each key; leaving the text, or Ctrl Enter, takes it. */
+export function Shorthand({ view, room, takeoff }: { view: JobView; room: Room; takeoff: RoomTakeoff }) {
+  const { session, system } = view;
+  const [text, setText] = useState<string | null>(null);
+  const [seed, setSeed] = useState(freshId);
+  const stored = session.state.job.rooms.byId[room.id] ?? room;
+  const written = formatTapeSheet([stored], system);
+  const result = text === null ? null : read(text, stored, seed);
+  const type = (next: string) => {
+    setText(next);
+    const now = read(next, stored, seed);
+    session.setDraft(now.ok ? now.edit : null);
+  };
+  const commit = () => {
+    if (!result?.ok) return;
+    session.edit(result.edit);
+    setText(null);
+    setSeed(freshId());
+  };
+  return (
+    <div className="shorthand">
+      <label htmlFor="shorthand">Shorthand of {stored.name}</label>
+      <textarea
+        id="shorthand"
+        value={text ?? written}
+        spellCheck={false}
+        data-dirty={text === null ? undefined : 'yes'}
+        aria-invalid={result ? !result.ok : false}
+        onChange={(event) => type(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) commit();
+          if (event.key === 'Escape') {
+            setText(null);
+            session.setDraft(null);
+          }
+        }}
+      />
+      <div className="shorthand-side">
+        {result && !result.ok && <Problems items={result.problems} />}
+        <Problems items={takeoff.problems.map((p) => p.message)} />
+        <Problems items={takeoff.warnings.map((p) => p.message)} soft />
+        <p className="hint">
+          A line a wall, clockwise from inside: <code>wall A 12&apos;6 1/2 R</code>. Then{' '}
+          <code>door d1 on A 2&apos;6 x 6&apos;8 at 1&apos; casing 2 1/2&quot;</code>, <code>window</code>,{' '}
+          <code>opening</code>, <code>trim baseboard 5&quot;</code>, <code>check A C 16&apos;3</code>. Ctrl Enter takes
+          it, Esc takes it back.
+        </p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import type { Reading, Room } from '@kovelin/core/job/types.ts';
+import { TRIM_KINDS, type TrimKind } from '@kovelin/core/job/vocabulary.ts';
+import { LengthField } from '../app/fields.tsx';
+import { surfaceWord } from '../app/words.ts';
+import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
+
+const TRIM_WORD: Readonly<Record<TrimKind, string>> = {
+  baseboard: 'Baseboard',
+  crown: 'Crown',
+  'chair-rail': 'Chair rail',
+  'picture-rail': 'Picture rail',
+};
+const STARTS_AT: Readonly<Partial<Record<TrimKind, Reading>>> = {
+  'chair-rail': { typed: `3'`, metres: 0.9144 },
+  'picture-rail': { typed: `6'6`, metres: 1.9812 },
+};
+
+/** Runs of trim round the room: a face width, and a height where the kind needs one. */
+export function TrimRows({ view, room, takeoff }: RoomProps) {
+  const { session, system } = view;
+  return (
+    <div className="room-line">
+      {TRIM_KINDS.map((kind) => {
+        const run = room.trim[kind];
+        const edit = (next: Room['trim'][TrimKind] | null) => ({
+          name: 'setTrim' as const,
+          args: { room: room.id, kind, run: next ?? null },
+        });
+        const withFace = (face: Reading | null) => edit(face && { face, at: run?.at ?? STARTS_AT[kind] ?? null });
+        return (
+          <span key={kind} className="trim-pair">
+            <LengthField
+              label={`${surfaceWord(TRIM_WORD[kind], system)} face`}
+              optional
+              value={run?.face ?? null}
+              system={system}
+              options={{ max: 1, what: 'a face' }}
+              placeholder="none"
+              problem={problemsAt({ room, takeoff }, `trim/${kind}`)[0] ?? null}
+              onDraft={(face) => session.setDraft(face && withFace(face))}
+              onCommit={(face) => session.edit(withFace(face))}
+            />
+            {run?.at && (
+              <LengthField
+                label="at"
+                value={run.at}
+                system={system}
+                options={HEIGHT}
+                onDraft={(at) => session.setDraft(at && edit({ ...run, at }))}
+                onCommit={(at) => session.edit(edit({ ...run, at }))}
+              />
+            )}
+          </span>
+        );
+      })}
+    </div>
+  );
+}

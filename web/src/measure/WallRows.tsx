@@ -1,0 +1,159 @@
+import { rows, type Reading, type Wall } from '@kovelin/core/job/types.ts';
+import { formatLength, trimNumber, typeLength } from '@kovelin/core/units/length.ts';
+import type { System } from '@kovelin/core/units/si.ts';
+import { DraftField, LengthField } from '../app/fields.tsx';
+import { HEIGHT, problemsAt, WALL, type RoomProps } from './parts.ts';
+import { RemoveButton } from './RemoveButton.tsx';
+
+type Change = Partial<Omit<Wall, 'id'>>;
+
+const writeTurn = (turn: number) =>
+  (Math.abs(turn) === 90 ? '' : trimNumber(Math.abs(turn), 2)) + (turn < 0 ? 'L' : 'R');
+
+function readTurn(text: string): { ok: true; value: number } | { ok: false; message: string } {
+  const found = /^\s*(\d+(?:[.,]\d+)?)?\s*([RL])\s*$/i.exec(text);
+  const degrees = found?.[1] === undefined ? 90 : Number(found[1].replace(',', '.'));
+  if (!found || !(degrees < 360))
+    return { ok: false, message: 'A turn is R or L (90 degrees), or degrees and a side: 45R.' };
+  return { ok: true, value: found[2]?.toUpperCase() === 'L' ? -degrees : degrees };
+}
+
+/** The heights a wall may have of its own, each left empty as a rule. */
+function heightFields(wall: Wall, roomHeight: string, system: System) {
+  const half = (wall.length?.metres ?? 0) / 2;
+  const peak = (part: 'height' | 'at', reading: Reading | null): Change | null => {
+    if (!reading) return part === 'height' ? { peak: null } : null;
+    if (part === 'at' && !wall.peak) return null;
+    const middle = { typed: typeLength(half, system), metres: half };
+    return { peak: { height: wall.peak?.height ?? reading, at: wall.peak?.at ?? middle, [part]: reading } };
+  };
+  return [
+    {
+      label: 'Height of wall',
+      value: wall.heightStart,
+      hint: roomHeight,
+      change: (r: Reading | null): Change | null => ({ heightStart: r }),
+    },
+    {
+      label: 'Height at the far end of wall',
+      value: wall.heightEnd,
+      hint: 'same',
+      change: (r: Reading | null): Change | null => ({ heightEnd: r }),
+    },
+    {
+      label: 'Height of the peak of wall',
+      value: wall.peak?.height ?? null,
+      hint: 'none',
+      change: (r: Reading | null) => peak('height', r),
+    },
+    {
+      label: 'Distance to the peak of wall',
+      value: wall.peak?.at ?? null,
+      hint: '–',
+      change: (r: Reading | null) => peak('at', r),
+    },
+  ];
+}
+
+/** A row a wall. `onNext` is called with a wall's index when Enter took one of its fields. */
+export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: (index: number) => void }) {
+  const { session, system, select, surface } = view;
+  return (
+    <table className="walls-table">
+      <thead>
+        <tr>
+          {['Wall', 'Length', 'Turn at its end', 'Height', 'Far end', 'Peak', 'Peak at', 'Adjusted'].map((heading) => (
+            <th key={heading}>{heading}</th>
+          ))}
+          <th>
+            <span className="unseen">Remove</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows(room.walls).map((wall, index) => {
+          const edit = (set: Change) => ({ name: 'setWall' as const, args: { room: room.id, wall: wall.id, set } });
+          const draft = (set: Change | null) => session.setDraft(set && edit(set));
+          const commit = (set: Change | null) => (set ? session.edit(edit(set)) : null);
+          const chosen = surface?.id === `${wall.id}/field`;
+          const onEnter = () => onNext(index);
+          return (
+            <tr key={wall.id} className={chosen ? 'chosen' : ''} onFocus={() => !chosen && select(`${wall.id}/field`)}>
+              <th scope="row">{wall.label}</th>
+              <td>
+                <LengthField
+                  id={`length-${wall.id}`}
+                  hideLabel
+                  label={`Length of wall ${wall.label}`}
+                  value={wall.length}
+                  system={system}
+                  options={WALL}
+                  placeholder={system === 'imperial' ? `12'6 1/2` : '3.82'}
+                  problem={problemsAt({ room, takeoff }, `walls/${wall.id}`)[0] ?? null}
+                  onDraft={(length) => draft(length && { length })}
+                  onCommit={(length) => commit({ length })}
+                  onEnter={onEnter}
+                />
+              </td>
+              <td>
+                <DraftField
+                  className="short"
+                  hideLabel
+                  label={`Turn after wall ${wall.label}`}
+                  value={writeTurn(wall.turn)}
+                  parse={readTurn}
+                  onDraft={(turn) => draft(turn === null ? null : { turn })}
+                  onCommit={(turn) => commit({ turn })}
+                  onEnter={onEnter}
+                />
+              </td>
+              {heightFields(wall, room.height?.typed ?? '', system).map(({ label, value, hint, change }) => (
+                <td key={label}>
+                  <LengthField
+                    className="short"
+                    hideLabel
+                    label={`${label} ${wall.label}`}
+                    optional
+                    value={value}
+                    system={system}
+                    options={HEIGHT}
+                    placeholder={hint}
+                    onDraft={(reading) => draft(change(reading))}
+                    onCommit={(reading) => commit(change(reading))}
+                    onEnter={onEnter}
+                  />
+                </td>
+              ))}
+              <td className="number">
+                <Adjusted read={wall.length?.metres} adjusted={takeoff.closure?.adjusted[index]} system={system} />
+              </td>
+              <td>
+                <RemoveButton
+                  what={`wall ${wall.label}`}
+                  onRemove={() => session.edit({ name: 'removeWall', args: { room: room.id, wall: wall.id } })}
+                />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function Adjusted({
+  read,
+  adjusted,
+  system,
+}: {
+  read: number | undefined;
+  adjusted: number | undefined;
+  system: System;
+}) {
+  if (read === undefined || adjusted === undefined) return '–';
+  const by = adjusted - read;
+  if (Math.abs(by) < 0.0005) return 'as read';
+  return (
+    <span title={`${by > 0 ? '+' : '−'}${formatLength(Math.abs(by), system)}`}>{formatLength(adjusted, system)}</span>
+  );
+}

@@ -1,0 +1,18 @@
+import type { Room } from '@kovelin/core/job/types.ts';
+import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
+import type { JobView } from '../app/job-context.ts';
+
+/** What every part of the row-by-row panel is given. */
+export interface RoomProps {
+  readonly view: JobView;
+  readonly room: Room;
+  readonly takeoff: RoomTakeoff;
+}
+
+export const WALL = { max: 60, what: 'a wall' };
+export const HEIGHT = { max: 20, what: 'a height' };
+export const OFFSET = { zero: true, what: 'a distance' };
+
+/** Sentences about one place of the room: `walls/w1`, `openings/o1/width`, `trim/crown`. */
+export const problemsAt = ({ room, takeoff }: Pick<RoomProps, 'room' | 'takeoff'>, place: string): string[] =>
+  takeoff.problems.filter((p) => p.path.startsWith(`rooms/${room.id}/${place}`)).map((p) => p.message);

@@ -1,0 +1,331 @@
+import type { Crew } from '@kovelin/core/job/types.ts';
+import type { TaskView } from '@kovelin/core/sequence/view.ts';
+import { formatMinutes, formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
+import { useQueryClient } from '@tanstack/react-query';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { daysWord } from '../app/Ledger.tsx';
+import { Choice, DraftField, Section } from '../app/fields.tsx';
+import { freshId, useJob, type JobView } from '../app/job-context.ts';
+import { taskWord, TRIM_ORDER_WORDS } from '../app/words.ts';
+import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
+import { useSchedule } from '../workers/schedule.ts';
+import { clock, dayWord } from './clock.ts';
+
+const CrewChart = lazy(() => import('./CrewChart.tsx').then((m) => ({ default: m.CrewChart })));
+const LEGEND: readonly (readonly [string, string, string])[] = [
+  ['P', 'lichen', 'prepare'],
+  ['1', 'slate', 'prime'],
+  ['C', 'ochre', 'cut in'],
+  ['R', 'spruce', 'roll'],
+  ['B', 'clay', 'brush trim, doors'],
+  ['M', 'tape', 'mask'],
+];
+
+export default function SequenceView() {
+  const view = useJob();
+  const { takeoff, state, system, surface, select, goTo } = view;
+  const { data, isFetching, isPlaceholderData, error, refetch } = useSchedule(state.job);
+  const queries = useQueryClient();
+  const stopped = !isFetching && (isPlaceholderData || !data);
+  const schedule = data?.schedule;
+  const crew = state.job.crew;
+  const [picked, setPicked] = useState<number | null>(null);
+  const days = schedule ? Math.max(1, Math.ceil(schedule.finish / 1440)) : 1;
+  const day = picked !== null && picked < days ? picked : null;
+  const actions = useRef({ select, goTo, room: takeoff?.room.id });
+  useEffect(() => {
+    actions.current = { select, goTo, room: takeoff?.room.id };
+  });
+  const choose = useCallback((task: TaskView) => {
+    if (task.room !== actions.current.room) actions.current.goTo(task.room);
+    else if (task.surfaceName) actions.current.select(task.surface);
+  }, []);
+  if (!takeoff?.surfaces.length)
+    return (
+      <main className="middle empty-view">
+        <p>Measure a room first: the order of work follows from it.</p>
+      </main>
+    );
+  if (error)
+    return (
+      <main className="middle empty-view">
+        <p role="alert">The order of work could not be worked out: {error.message}</p>
+      </main>
+    );
+  const done = (id: string) =>
+    Math.max(0, ...(schedule?.tasks ?? []).filter((t) => t.surface === id).map((t) => t.pieces.at(-1)?.[1] ?? 0));
+  const paint = (id: string): Coat => {
+    const end = done(id);
+    const s = view.derived.surfaces.find((x) => x.surface.id === id);
+    return {
+      fill: s?.colour.hex ?? 'var(--trim)',
+      ...(end > 0 ? { note: `done day ${clock(end, crew).day + 1}, ${clock(end, crew).time}` } : {}),
+    };
+  };
+  return (
+    <>
+      <main className="middle sequence" aria-label="Sequence">
+        <UnrolledRoom view={view} takeoff={takeoff} paint={paint} aside={<Verdict view={view} />} />
+        <div className="entry-panel chart-panel">
+          <div className="panel-head">
+            <h2>Who does what, when?</h2>
+            {days > 1 && (
+              <ToggleButtonGroup
+                exclusive
+                size="small"
+                value={day ?? 'all'}
+                onChange={(_, next: number | 'all' | null) => setPicked(next === 'all' ? null : next)}
+                aria-label="Days shown"
+              >
+                <ToggleButton value="all">All</ToggleButton>
+                {Array.from({ length: Math.min(days, 10) }, (_, i) => (
+                  <ToggleButton key={i} value={i}>
+                    Day {i + 1}
+                  </ToggleButton>
+                ))}
+              </ToggleButtonGroup>
+            )}
+            <span className="legend">
+              {LEGEND.map(([letter, colour, words]) => (
+                <span key={words}>
+                  <i className={`key-${colour}`}>{letter}</i> {words}
+                </span>
+              ))}
+              <span>
+                <i className="key-dots" /> drying
+              </span>
+            </span>
+            {isFetching && (
+              <span role="status" className="busy">
+                working it out …{' '}
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() => void queries.cancelQueries({ queryKey: [state.job.id] })}
+                >
+                  Stop
+                </button>
+              </span>
+            )}
+            {stopped && (
+              <span role="status" className="busy">
+                stopped{data && '; this is the plan before your last change'}{' '}
+                <button type="button" className="link" onClick={() => void refetch()}>
+                  Work it out
+                </button>
+              </span>
+            )}
+          </div>
+          {schedule &&
+            schedule.problems.length > 0 &&
+            schedule.problems.map((p) => (
+              <p key={p.message} className="problem" role="alert">
+                {p.message}
+              </p>
+            ))}
+          {schedule && schedule.tasks.length > 0 && (
+            <Suspense fallback={<p className="waiting">Drawing …</p>}>
+              <CrewChart
+                schedule={schedule}
+                crew={crew}
+                system={system}
+                selected={surface?.id ?? null}
+                day={day}
+                onSelect={choose}
+              />
+            </Suspense>
+          )}
+        </div>
+      </main>
+      <aside className="panel" aria-label="Crew and tasks">
+        <CrewForm view={view} crew={crew} other={data?.other ?? null} finish={schedule?.finish ?? null} />
+        <Section title="Task by task">
+          <ol className="tasks" aria-label="Tasks in order">
+            {schedule?.tasks.map((task, i) => {
+              const [from, to] = [clock(task.pieces[0]?.[0] ?? 0, crew), clock(task.pieces.at(-1)?.[1] ?? 0, crew)];
+              const before = schedule.tasks[i - 1];
+              const newDay = !before || clock(before.pieces[0]?.[0] ?? 0, crew).day !== from.day;
+              return (
+                <li key={task.id} className={task.surface === surface?.id ? 'chosen' : ''}>
+                  {newDay && <h4>{dayWord(task.pieces[0]?.[0] ?? 0, crew)}</h4>}
+                  <button type="button" className="task" onClick={() => choose(task)}>
+                    <time>
+                      {from.time}–{to.time}
+                    </time>
+                    <span>
+                      {taskWord(task, system)}
+                      <small>
+                        {task.who.map((w) => crew.people[w]?.name).join(' and ')} · {task.roomName} ·{' '}
+                        {formatMinutes(task.work)}
+                      </small>
+                    </span>
+                  </button>
+                </li>
+              );
+            })}
+          </ol>
+        </Section>
+      </aside>
+    </>
+  );
+}
+
+function Verdict({ view }: { view: JobView }) {
+  const { data } = useSchedule(view.state.job);
+  const schedule = data?.schedule;
+  const crew = view.state.job.crew;
+  if (!schedule || !schedule.tasks.length) return null;
+  const end = clock(schedule.finish, crew);
+  const gap = schedule.finish - schedule.bound;
+  return (
+    <div className="closing">
+      <h3>
+        Done on {dayWord(schedule.finish, crew, true)} at {end.time}
+      </h3>
+      <p>
+        {gap < 1
+          ? 'Nothing can be earlier with this crew and these drying times: the bound is met.'
+          : `No order of work can end before ${dayWord(schedule.bound, crew, true)} at ${clock(schedule.bound, crew).time}; this one is ${formatMinutes(gap)} later on the clock.`}
+      </p>
+      <dl className="facts">
+        <div>
+          <dt>Work</dt>
+          <dd>{formatMinutes(view.derived.order.labour.minutes)}</dd>
+        </div>
+        <div>
+          <dt>Elapsed</dt>
+          <dd>{daysWord(schedule.finish)}</dd>
+        </div>
+        <div>
+          <dt>Tasks</dt>
+          <dd>{schedule.tasks.length}</dd>
+        </div>
+      </dl>
+    </div>
+  );
+}
+
+const time = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+
+function readHours(text: string): { ok: true; value: Crew['hours'] } | { ok: false; message: string } {
+  const parts = text
+    .split(/[,;]/)
+    .map((part) => /^\s*(\d{1,2})(?::([0-5]\d))?\s*(?:-|–|to)\s*(\d{1,2})(?::([0-5]\d))?\s*$/.exec(part));
+  const hours = parts.map(
+    (m) => [Number(m?.[1]) * 60 + Number(m?.[2] ?? 0), Number(m?.[3]) * 60 + Number(m?.[4] ?? 0)] as const,
+  );
+  const sound = parts.every(Boolean) && hours.every(([a, b], i) => a < b && b <= 1440 && a >= (hours[i - 1]?.[1] ?? 0));
+  return sound
+    ? { ok: true, value: hours }
+    : { ok: false, message: 'Write stretches of the day in order, for example 8:00-12:00, 12:45-17:00.' };
+}
+
+function CrewForm({
+  view,
+  crew,
+  other,
+  finish,
+}: {
+  view: JobView;
+  crew: Crew;
+  other: { trimOrder: 'trim-first' | 'trim-last'; finish: number } | null;
+  finish: number | null;
+}) {
+  const { session, state } = view;
+  const people = (n: number) =>
+    Array.from({ length: n }, (_, i) => crew.people[i] ?? { id: freshId(), name: `Painter ${i + 1}` });
+  const order = state.job.practice.trimOrder;
+  return (
+    <Section title="Crew and school">
+      <Choice
+        label="People"
+        value={String(crew.people.length)}
+        options={[
+          ['1', 'one, alone'],
+          ['2', 'two'],
+          ['3', 'three'],
+        ]}
+        onChange={(n) => session.edit({ name: 'setCrew', args: { set: { people: people(Number(n)) } } })}
+      />
+      <div className="pair">
+        {crew.people.map((person, i) => (
+          <DraftField
+            key={person.id}
+            label={`Name ${i + 1}`}
+            value={person.name}
+            parse={(text) =>
+              text.trim() && text.length <= 40
+                ? { ok: true, value: text.trim() }
+                : { ok: false, message: 'A name of 1 to 40 characters.' }
+            }
+            onCommit={(name) =>
+              session.edit({
+                name: 'setCrew',
+                args: { set: { people: crew.people.map((p, j) => (j === i ? { ...p, name } : p)) } },
+              })
+            }
+          />
+        ))}
+      </div>
+      <DraftField
+        label="Hours of a day"
+        value={crew.hours.map(([a, b]) => `${time(a)}-${time(b)}`).join(', ')}
+        parse={readHours}
+        onCommit={(hours) => session.edit({ name: 'setCrew', args: { set: { hours } } })}
+      />
+      <div className="pair">
+        <DraftField
+          label="First day"
+          value={crew.start ?? ''}
+          placeholder="2026-12-01"
+          parse={(text) =>
+            text.trim() === ''
+              ? { ok: true, value: null }
+              : /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text.trim())
+                ? { ok: true, value: text.trim() }
+                : { ok: false, message: 'Write the date as year-month-day: 2026-12-01.' }
+          }
+          onCommit={(start) => session.edit({ name: 'setCrew', args: { set: { start } } })}
+        />
+        <DraftField
+          label="An hour's work"
+          value={formatMoney(crew.hourly, state.job.currency)}
+          parse={(text) => {
+            const r = parseMoney(text);
+            return r.ok ? r : { ok: false, message: r.problems[0]?.message ?? '' };
+          }}
+          onCommit={(hourly) => session.edit({ name: 'setCrew', args: { set: { hourly } } })}
+        />
+      </div>
+      <fieldset>
+        <legend>Trim before or after the walls?</legend>
+        {(['trim-first', 'trim-last'] as const).map((key) => {
+          const end = key === order ? finish : other?.trimOrder === key ? other.finish : null;
+          return (
+            <label key={key} className="school">
+              <input
+                type="radio"
+                name="trim-order"
+                checked={order === key}
+                onChange={() => session.edit({ name: 'setPractice', args: { set: { trimOrder: key } } })}
+              />
+              <span>
+                {TRIM_ORDER_WORDS[key]}:{' '}
+                {key === 'trim-first'
+                  ? 'it laps onto the walls, and they are cut to it'
+                  : 'the walls go on first, card shields the floor'}
+                {end !== null && end > 0 && (
+                  <b>
+                    done {dayWord(end, crew, true)}, {clock(end, crew).time}
+                  </b>
+                )}
+              </span>
+            </label>
+          );
+        })}
+      </fieldset>
+    </Section>
+  );
+}

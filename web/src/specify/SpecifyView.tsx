@@ -1,0 +1,100 @@
+import { effective } from '@kovelin/core/specify/reasons.ts';
+import type { Specified } from '@kovelin/core/specify/specify.ts';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useState } from 'react';
+import { useJob } from '../app/job-context.ts';
+import { coatsWord } from '../app/words.ts';
+import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
+import { FinishSchedule } from './FinishSchedule.tsx';
+import { SpecifyPanel } from './SpecifyPanel.tsx';
+
+/** 0: as it is now; n: after coat n; 'hidden': the paint's own colour. */
+type Stage = number | 'hidden';
+
+export function lookAt(s: Specified, stage: Stage): string {
+  if (stage === 'hidden') return s.colour.hex;
+  if (stage === 0) return s.survey.colour;
+  const looks = s.hiding.looks;
+  return looks[Math.min(stage, effective(s.system.coats), looks.length) - 1]?.mean ?? s.colour.hex;
+}
+
+export default function SpecifyView() {
+  const view = useJob();
+  const [stage, setStage] = useState<Stage>('hidden');
+  const { takeoff, derived, surface, specified } = view;
+  if (!takeoff || !takeoff.surfaces.length)
+    return (
+      <main className="middle empty-view">
+        <p>Measure a wall first: each surface then gets its system here.</p>
+      </main>
+    );
+  const byId = new Map(derived.surfaces.map((s) => [s.surface.id, s]));
+  const most = Math.max(
+    2,
+    ...takeoff.surfaces.map((s) => effective(byId.get(s.id)?.system.coats ?? { value: 0, because: [] })),
+  );
+  const paint = (id: string): Coat => {
+    const s = byId.get(id);
+    return s
+      ? { fill: lookAt(s, stage), note: `${s.sheen}, ${coatsWord(effective(s.system.coats))}` }
+      : { fill: 'var(--trim)' };
+  };
+  return (
+    <>
+      <main className="middle" aria-label="Specify">
+        <div className="stage-bar">
+          <span id="stage">Show the room</span>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={stage}
+            onChange={(_, next: Stage | null) => next !== null && setStage(next)}
+            aria-labelledby="stage"
+          >
+            <ToggleButton value={0}>as it is</ToggleButton>
+            {Array.from({ length: most }, (_, i) => (
+              <ToggleButton key={i} value={i + 1}>
+                after coat {i + 1}
+              </ToggleButton>
+            ))}
+            <ToggleButton value="hidden">fully hidden</ToggleButton>
+          </ToggleButtonGroup>
+        </div>
+        <UnrolledRoom
+          view={view}
+          takeoff={takeoff}
+          paint={paint}
+          aside={specified && <Looks specified={specified} />}
+        />
+        <FinishSchedule view={view} />
+      </main>
+      <SpecifyPanel key={surface?.id} view={view} />
+    </>
+  );
+}
+
+/** The question a painter asks: how many coats until the old colour is gone? */
+function Looks({ specified: s }: { specified: Specified }) {
+  const looks = s.hiding.looks.slice(0, Math.max(3, s.hiding.coats));
+  return (
+    <div className="looks">
+      <h3>How many coats until the old colour is gone? {s.surface.name}</h3>
+      <ol>
+        <li>
+          <span className="swatch" style={{ background: s.hiding.before }} />
+          <b>{s.hiding.before === s.survey.colour ? 'Now' : 'Primed'}</b>
+        </li>
+        {looks.slice(0, 5).map((look) => (
+          <li key={look.coats} className={look.coats === effective(s.system.coats) ? 'enough' : ''}>
+            <span className="swatch" style={{ background: look.mean }}>
+              <span style={{ background: look.thin }} title="thin spots" />
+            </span>
+            <b>{coatsWord(look.coats)}</b>
+            <small>thin spots ΔE {look.thinDelta.toFixed(1)}</small>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}

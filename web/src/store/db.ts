@@ -1,0 +1,30 @@
+import { Dexie, type EntityTable, type Table } from 'dexie';
+import type { Job } from '@kovelin/core/job/types.ts';
+import type { Patch } from 'immer';
+
+export interface JobRow {
+  id: string;
+  /** Goes up by one with every save; a save that finds another rev knows that somebody was quicker. */
+  rev: number;
+  name: string;
+  updated: number;
+  job: Job;
+}
+/** Which places of a document a save touched, so that other tabs can tell whether it met theirs. */
+export interface TouchRow {
+  jobId: string;
+  rev: number;
+  paths: Patch['path'][];
+}
+
+export class Database extends Dexie {
+  jobs!: EntityTable<JobRow, 'id'>;
+  touches!: Table<TouchRow, [string, number]>;
+
+  constructor(name = 'kovelin') {
+    super(name, { chromeTransactionDurability: 'strict' });
+    this.version(1).stores({ jobs: 'id, updated', touches: '[jobId+rev]' });
+  }
+}
+
+export const db = new Database();

@@ -1,0 +1,67 @@
+import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
+import { MAX_JOB_BYTES, tooLarge } from '@kovelin/core/job/limits.ts';
+import { rows, type Job } from '@kovelin/core/job/types.ts';
+import { sentence } from '@kovelin/core/units/problem.ts';
+import { db, type JobRow } from './db.ts';
+
+/** Whole jobs: made, copied, removed, brought in and taken out. Each a single transaction. */
+const put = (job: Job, rev = 1): Promise<string> =>
+  db.jobs.add({ id: job.id, rev, name: job.name, updated: Date.now(), job });
+
+export async function createJob(id: string, name: string): Promise<string> {
+  return put(
+    newJob(id, name, navigator.language === 'en-US' ? 'imperial' : 'metric', [
+      newRoom(`${id}r`, 'Room 1', seededIds(`${id}r`), navigator.language === 'en-US' ? 'imperial' : 'metric'),
+    ]),
+  );
+}
+
+export const duplicateJob = (row: JobRow, id: string): Promise<string> =>
+  put({ ...row.job, id, name: `${row.name} (copy)`.slice(0, 80) });
+
+export async function renameJob(row: JobRow, name: string): Promise<void> {
+  await db.transaction('rw', db.jobs, db.touches, async () => {
+    const now = await db.jobs.get(row.id);
+    if (!now) return;
+    await db.jobs.put({ ...now, name, rev: now.rev + 1, updated: Date.now(), job: { ...now.job, name } });
+    await db.touches.put({ jobId: row.id, rev: now.rev + 1, paths: [['name']] });
+  });
+}
+
+export const deleteJob = (id: string): Promise<void> => db.jobs.delete(id);
+export const restoreJob = (row: JobRow): Promise<string> => db.jobs.put({ ...row, rev: row.rev + 1 });
+
+/** Brings a job file or a tape sheet in as a new job. @returns its id, or the sentences why not. */
+export async function importFile(file: File, id: string): Promise<{ id: string } | { problems: string[] }> {
+  if (file.size > MAX_JOB_BYTES) return { problems: [tooLarge(file.size)] };
+  const { importText } = await import('./import.ts');
+  const opened = importText(await file.text(), file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Imported job');
+  if (!opened.ok) return { problems: opened.problems.map(sentence) };
+  const taken = await db.jobs.get(opened.value.id);
+  const job = taken || opened.value.id === 'sheet' ? { ...opened.value, id } : opened.value;
+  return { id: await put(job) };
+}
+
+export function download(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+const fileName = (job: Job) => job.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'job';
+
+export async function exportTakeoff(job: Job): Promise<void> {
+  const { takeoffCsv } = await import('@kovelin/core/exchange/takeoff-csv.ts');
+  download(`${fileName(job)}-takeoff.csv`, takeoffCsv(job), 'text/csv');
+}
+
+export async function exportTapeSheet(job: Job): Promise<void> {
+  const { formatTapeSheet } = await import('@kovelin/core/exchange/tapesheet.ts');
+  download(`${fileName(job)}.tape`, formatTapeSheet(rows(job.rooms), job.units), 'text/plain');
+}
+
+export const exportJob = (job: Job): void =>
+  download(`${fileName(job)}.kovelin.json`, `${JSON.stringify(job, null, 1)}\n`);
