@@ -36,6 +36,12 @@ export async function settled(page: Page): Promise<void> {
   await expect(page.locator('[data-entry=Days] b')).not.toHaveText('working …');
 }
 
+export async function openRoom(page: Page, name: string): Promise<void> {
+  const room = page.locator('.rooms').getByRole('button', { name });
+  await room.click();
+  await expect(room).toHaveAttribute('aria-current', 'true');
+}
+
 export async function goTo(page: Page, step: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
   await page.getByRole('main', { name: step }).waitFor();

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, goTo, ledger, openDemo, settled, test, watch } from './helpers.ts';
+import { expect, goTo, ledger, openDemo, openRoom, settled, test, watch } from './helpers.ts';
 
 const cli = <T>(verb: string, file: string): T => {
   const done = spawnSync('node_modules/.bin/tsx', ['core/src/cli/main.ts', verb, file], { encoding: 'utf8' });
@@ -27,7 +27,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   baseURL,
 }, info) => {
   await openDemo(page);
-  await page.getByRole('button', { name: /^Loft bedroom/ }).click();
+  await openRoom(page, 'Loft bedroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await page.getByRole('button', { name: 'Overrule sheen' }).click();
@@ -79,7 +79,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   await empty.close();
 
   await page.goto('/job/keepers-cottage/specify');
-  await page.getByRole('button', { name: /^Loft bedroom/ }).click();
+  await openRoom(page, 'Loft bedroom');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await page.getByRole('button', { name: 'Go back to it' }).click();
   await expect(sheen).not.toContainText('overruled');
@@ -91,7 +91,7 @@ test('two pages edit different rooms, and both survive a reload', async ({ page,
   const faults: string[] = [];
   watch(other, baseURL ?? '', faults);
   await openDemo(other);
-  await other.getByRole('button', { name: /^Passage/ }).click();
+  await openRoom(other, 'Passage');
   await page.getByLabel('Room', { exact: true }).fill('Sitting room');
   await other.getByLabel('Room', { exact: true }).fill('Long passage');
   await Promise.all([page.keyboard.press('Enter'), other.keyboard.press('Enter')]);
@@ -119,6 +119,19 @@ test('a wall clicked while the next step is still loading is chosen there, and t
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await expect(page.getByRole('main', { name: 'Specify' })).toBeVisible();
   await expect(page.locator('.panel > h2')).toHaveText('Wall B');
+});
+
+test('a room and the next step, clicked in one breath, lead to that room in that step', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(() => {
+    for (const [place, words] of [
+      ['.rooms button', 'Loft bedroom'],
+      ['.tape a', 'Specify'],
+    ] as const)
+      [...document.querySelectorAll<HTMLElement>(place)].find((e) => e.textContent.includes(words))?.click();
+  });
+  await page.getByRole('main', { name: 'Specify' }).waitFor();
+  await expect(page.locator('.rooms [aria-current=true]')).toContainText('Loft bedroom');
 });
 
 test('damaged, foreign, future and huge files are refused with sentences; the jobs there stay', async ({
@@ -170,7 +183,7 @@ test('jobs are renamed, duplicated, deleted and brought back', async ({ page }) 
 
 test('a wall clicked in one step is the wall in every step; the sheet says what to buy and do', async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('button', { name: /^Loft bedroom/ }).click();
+  await openRoom(page, 'Loft bedroom');
   await page.getByRole('button', { name: /^Wall C, / }).click();
   for (const step of ['Specify', 'Order']) {
     await goTo(page, step);

@@ -1,11 +1,11 @@
-import { expect, goTo, ledger, openDemo, settled, test } from './helpers.ts';
+import { expect, goTo, ledger, openDemo, openRoom, settled, test } from './helpers.ts';
 
 test('what is there decides what goes on: an oil coat asks for a bonding primer, and the order and the days follow', async ({
   page,
 }) => {
   await openDemo(page);
   const before = await ledger(page);
-  await page.getByRole('button', { name: /^Parlour/ }).click();
+  await openRoom(page, 'Parlour');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await page.getByLabel('answer for all like it in this room').check();
@@ -27,7 +27,7 @@ test('a colour is given to one wall; the coats it needs are shown on the drawing
   page,
 }) => {
   await openDemo(page);
-  await page.getByRole('button', { name: /^Washroom/ }).click();
+  await openRoom(page, 'Washroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall A, / }).click();
   await page.getByLabel('Colour', { exact: true }).selectOption({ label: 'B7 deep water blue' });
@@ -102,7 +102,7 @@ test('hours, school and people shape the days; the keyboard goes from step to st
 test('a room is added and removed, and undo brings it back whole', async ({ page }) => {
   await openDemo(page);
   const before = await ledger(page);
-  await page.getByRole('button', { name: /^Passage/ }).click();
+  await openRoom(page, 'Passage');
   await page.getByRole('button', { name: 'Remove this room' }).click();
   await expect(page.locator('.rooms li')).toHaveCount(3);
   expect((await ledger(page))['Paint area']).toBeLessThan(before['Paint area'] ?? 0);
@@ -163,7 +163,7 @@ test('what was decided for a wall that is removed is kept and said, and is there
   page,
 }) => {
   await openDemo(page);
-  await page.getByRole('button', { name: /^Loft bedroom/ }).click();
+  await openRoom(page, 'Loft bedroom');
   await page.getByRole('button', { name: 'Remove wall C', exact: true }).click();
   await goTo(page, 'Specify');
   await expect(

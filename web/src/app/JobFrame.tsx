@@ -55,6 +55,8 @@ function Frame() {
   const [help, setHelp] = useState(false);
   const navigate = useNavigate();
   const { pathname, search } = useLocation();
+  // the address as it is now: what is on the screen may still be a render behind it
+  const goToStep = (key: string) => void navigate({ pathname: key, search: window.location.search });
   const step = pathname.split('/').at(-1) ?? '';
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -71,11 +73,13 @@ function Frame() {
         else session.undo();
       } else if (event.altKey && /^[1-4]$/.test(key)) {
         event.preventDefault();
-        void navigate(`${STEPS[Number(key) - 1]?.[0]}${search}`);
+        const wanted = STEPS[Number(key) - 1];
+        if (wanted) goToStep(wanted[0]);
       } else if (event.altKey && (key === 'arrowup' || key === 'arrowdown')) {
         event.preventDefault();
         const order = session.state.job.rooms.order;
-        const next = order[order.indexOf(view.room?.id ?? '') + (key === 'arrowup' ? -1 : 1)];
+        const here = new URLSearchParams(window.location.search).get('room') ?? view.room?.id ?? '';
+        const next = order[order.indexOf(here) + (key === 'arrowup' ? -1 : 1)];
         if (next) view.goTo(next);
       } else if (event.key === '?' && !field) setHelp(true);
     };
@@ -100,7 +104,7 @@ function Frame() {
           <img src="/mark.svg" alt="" width="30" height="30" />
           <span>kovelin</span>
         </Link>
-        <Tape step={step} search={search} />
+        <Tape step={step} search={search} onStep={goToStep} />
         <Tools onHelp={() => setHelp(true)} />
       </header>
       <Rooms />
@@ -123,7 +127,7 @@ function Frame() {
 }
 
 /** The steps as a tape drawn out of its case: the hook stands at the current one. */
-function Tape({ step, search }: { step: string; search: string }) {
+function Tape({ step, search, onStep }: { step: string; search: string; onStep: (step: string) => void }) {
   const at = STEPS.findIndex(([key]) => key === step);
   return (
     <nav
@@ -135,7 +139,16 @@ function Tape({ step, search }: { step: string; search: string }) {
       <ol>
         {STEPS.map(([key, words], i) => (
           <li key={key} className={i <= at ? 'out' : ''}>
-            <NavLink to={`${key}${search}`}>{words}</NavLink>
+            <NavLink
+              to={`${key}${search}`}
+              onClick={(event) => {
+                if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+                event.preventDefault();
+                onStep(key);
+              }}
+            >
+              {words}
+            </NavLink>
           </li>
         ))}
       </ol>
