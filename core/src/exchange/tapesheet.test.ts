@@ -4,7 +4,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { seededIds } from '../job/create.ts';
 import { roomFromDraft } from '../job/reconcile.ts';
-import { formatTapeSheet, parseTapeSheet } from './tapesheet.ts';
+import { formatTapeSheet } from './tapesheet-write.ts';
+import { parseTapeSheet } from './tapesheet.ts';
 
 const LOFT = readFileSync(join(__dirname, '../../../examples/loft-bedroom.tape'), 'utf8');
 const problem = (text: string) => {
@@ -22,7 +23,7 @@ test('the loft bedroom, clause by clause', () => {
     label: 'A',
     turn: 90,
     length: { typed: `12'6 1/2` },
-    peak: { at: { typed: `6'3` } },
+    peaks: [{ at: { typed: `6'3` } }],
   });
   expect(draft?.openings.map((o) => [o.kind, o.label, o.wall, o.sill?.typed ?? null, o.casing?.typed ?? null])).toEqual(
     [

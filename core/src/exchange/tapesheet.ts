@@ -1,9 +1,32 @@
 import type { DraftRoom } from '../job/reconcile.ts';
-import { rows, type Reading, type Room, type TrimRun } from '../job/types.ts';
-import { OPENING_KINDS, TRIM_KINDS, type OpeningKind, type TrimKind } from '../job/vocabulary.ts';
-import { parseLength, scanLength, trimNumber, typeLength, type LengthOptions } from '../units/length.ts';
+import {
+  rows,
+  type Foot,
+  type Opening,
+  type Part,
+  type Peak,
+  type Reading,
+  type Room,
+  type TrimRun,
+  type Wall,
+} from '../job/types.ts';
+import { newOpening, newPart } from '../job/create.ts';
+import {
+  LEAVES,
+  OPENING_KINDS,
+  OPENING_SHAPES,
+  PART_KINDS,
+  SASHES,
+  TRIM_KINDS,
+  type OpeningKind,
+  type PartKind,
+  type TrimKind,
+} from '../job/vocabulary.ts';
+import { PART_RULES } from '../measure/parts.ts';
+import { Line, LineProblem } from './line.ts';
+import { pairOf, SIZE_WORDS, type Size } from './part-words.ts';
 import type { Problem } from '../units/problem.ts';
-import type { LengthUnit, System } from '../units/si.ts';
+import type { LengthUnit } from '../units/si.ts';
 
 /** The tape sheet: an open plain-text format for measurements. Grammar in docs/formats.md. */
 export interface SheetRoom {
@@ -19,70 +42,7 @@ export interface Sheet {
 }
 
 export const MAX_SHEET_LINES = 20_000;
-const DIRECTIVES = ['units', 'room', 'height', 'wall', ...OPENING_KINDS, 'check', 'trim'] as const;
-
-class LineProblem extends Error {
-  constructor(
-    readonly column: number,
-    message: string,
-  ) {
-    super(message);
-  }
-}
-
-/** One line, read from left to right. Columns are 1-based. */
-class Line {
-  at = 0;
-  constructor(
-    readonly text: string,
-    readonly unit: LengthUnit | undefined,
-  ) {}
-
-  get column(): number {
-    this.skip();
-    return this.at + 1;
-  }
-  get done(): boolean {
-    this.skip();
-    return this.at >= this.text.length;
-  }
-  private skip(): void {
-    while (/\s/.test(this.text[this.at] ?? '')) this.at++;
-  }
-  peek(pattern: RegExp): RegExpExecArray | null {
-    this.skip();
-    pattern.lastIndex = this.at;
-    return pattern.exec(this.text);
-  }
-  take(pattern: RegExp): string | null {
-    const found = this.peek(pattern);
-    if (found) this.at += found[0].length;
-    return found ? found[0] : null;
-  }
-  keyword(word: string): boolean {
-    return this.take(new RegExp(`${word}(?![\\w-])`, 'iy')) !== null;
-  }
-  token(what: string): string {
-    return this.take(/\S+/y) ?? this.fail(`${what} is missing here.`);
-  }
-  rest(): string {
-    this.skip();
-    const rest = this.text.slice(this.at).trim();
-    this.at = this.text.length;
-    return rest;
-  }
-  reading(what: string, options: LengthOptions = {}): Reading {
-    this.skip();
-    const start = this.at;
-    const found = scanLength(this.text, start, { unit: this.unit, what, ...options });
-    if (!found.ok) throw new LineProblem(found.problems[0]?.column ?? start + 1, found.problems[0]?.message ?? '');
-    this.at = found.value.end;
-    return { typed: this.text.slice(start, found.value.end).trim(), metres: found.value.metres };
-  }
-  fail(message: string, column = this.column): never {
-    throw new LineProblem(column, message);
-  }
-}
+const DIRECTIVES = ['units', 'room', 'height', 'wall', ...OPENING_KINDS, 'check', 'trim', ...PART_KINDS] as const;
 
 interface Building {
   name: string;
@@ -92,6 +52,7 @@ interface Building {
   openings: DraftRoom['openings'][number][];
   checks: DraftRoom['checks'][number][];
   trim: Partial<Record<TrimKind, TrimRun>>;
+  parts: DraftRoom['parts'][number][];
   lines: Map<string, number>;
   /** Labels named before they may exist: [label, line, column]. */
   named: [string, number, number][];
@@ -141,7 +102,8 @@ function finish({ line, lines, named: _named, ...room }: Building): SheetRoom {
   const known = new Set(room.walls.map((wall) => wall.label));
   const openings = room.openings.filter((o) => known.has(o.wall));
   const checks = room.checks.filter((c) => known.has(c.from) && known.has(c.to));
-  return { line, lines, draft: { ...room, openings, checks } };
+  const parts = room.parts.filter((p) => p.wall === null || known.has(p.wall));
+  return { line, lines, draft: { ...room, openings, checks, parts } };
 }
 
 function readLine(line: Line, number: number, rooms: Building[], units: LengthUnit | null): LengthUnit | null {
@@ -164,19 +126,24 @@ function readLine(line: Line, number: number, rooms: Building[], units: LengthUn
       openings: [],
       checks: [],
       trim: {},
+      parts: [],
       lines: new Map(),
       named: [],
     });
     return units;
   }
   if (!(DIRECTIVES as readonly string[]).includes(word))
-    line.fail(`“${word}” does not start a line of a tape sheet; one of ${DIRECTIVES.join(', ')} does.`, start);
+    line.fail(
+      `“${word}” does not start a line of a tape sheet; one of ${DIRECTIVES.slice(0, DIRECTIVES.indexOf('trim') + 1).join(', ')}, or a part (${PART_KINDS.join(', ')}) does.`,
+      start,
+    );
   const room = rooms.at(-1) ?? line.fail('Name the room first, with a line “room Bedroom”.', start);
   if (word === 'height') room.height = line.reading('a height', { max: 20 });
   else if (word === 'wall') readWall(line, number, room);
   else if (word === 'check') readCheck(line, number, room);
   else if (word === 'trim') readTrim(line, number, room);
-  else readOpening(line, number, room, word as OpeningKind);
+  else if ((OPENING_KINDS as readonly string[]).includes(word)) readOpening(line, number, room, word as OpeningKind);
+  else readPart(line, number, room, word as PartKind);
   return units;
 }
 
@@ -201,7 +168,9 @@ function readWall(line: Line, number: number, room: Building): void {
   let length: Reading | null = null;
   let turn: number | null = null;
   let heights: [Reading, Reading | null] | null = null;
-  let peak: { height: Reading; at: Reading } | null = null;
+  const peaks: Peak[] = [];
+  let bow: Wall['bow'] = null;
+  let foot: Foot | null = null;
   while (!line.done) {
     const column = line.column;
     const once = (taken: unknown, what: string) =>
@@ -218,10 +187,17 @@ function readWall(line: Line, number: number, room: Building): void {
       const from = line.reading('a height', { max: 20 });
       heights = [from, line.keyword('to') ? line.reading('a height', { max: 20 }) : null];
     } else if (line.keyword('peak')) {
-      once(peak, 'a peak');
       const height = line.reading('a height', { max: 20 });
       if (!line.keyword('at')) line.fail("Say where the peak is: peak 11' at 6'3.");
-      peak = { height, at: line.reading('a distance') };
+      peaks.push({ height, at: line.reading('a distance') });
+      if (peaks.length > 8) line.fail('A wall has at most eight heights between its ends.', column);
+    } else if (line.keyword('bow')) {
+      once(bow, 'a bow');
+      const side = line.choice('The side a wall bows to', ['out', 'in'] as const);
+      bow = { side, rise: line.reading('the rise of a bow') };
+    } else if (line.keyword('stairs')) {
+      once(foot, 'stairs');
+      foot = readStairs(line);
     } else {
       once(length, 'a length');
       length = line.reading('a wall');
@@ -234,8 +210,20 @@ function readWall(line: Line, number: number, room: Building): void {
     turn: turn ?? 90,
     heightStart: heights?.[0] ?? null,
     heightEnd: heights?.[1] ?? null,
-    peak,
+    peaks,
+    bow,
+    foot,
   });
+}
+
+/** stairs 1' to 11' up 8' steps 13 */
+function readStairs(line: Line): Foot {
+  const from = line.reading('a distance', { zero: true });
+  if (!line.keyword('to')) line.fail("Say where the stairs start and end: stairs 1' to 11' up 8'.");
+  const to = line.reading('a distance', { zero: true });
+  const down = line.choice('The way stairs go', ['up', 'down'] as const) === 'down';
+  const rise = line.reading('a rise', { max: 20 });
+  return { from, to, rise, down, steps: line.keyword('steps') ? line.whole('The number of steps', 60) : 0 };
 }
 
 function onWall(line: Line, number: number, room: Building): string {
@@ -250,30 +238,106 @@ function readOpening(line: Line, number: number, room: Building, kind: OpeningKi
   const sample = `${kind} ${label} on A 3' x 4' at 2'${kind === 'window' ? " sill 1'8" : ''}`;
   let wall: string | null = null;
   let size: [Reading, Reading] | null = null;
-  const parts: Partial<Record<'at' | 'sill' | 'casing', Reading>> = {};
+  let at: Reading | null = null;
+  let more: Partial<Opening> = {};
   while (!line.done) {
-    const key = (['at', 'sill', 'casing'] as const).find((word) => line.keyword(word));
-    if (key) parts[key] = line.reading(key === 'at' ? 'a distance' : `a ${key}`, { zero: key !== 'casing' });
-    else if (line.keyword('on')) wall = onWall(line, number, room);
-    else if (size) line.fail(`“${line.rest().slice(0, 40)}” is not understood here. Write it like: ${sample}.`);
+    if (line.keyword('on')) wall = onWall(line, number, room);
+    else if (line.keyword('at')) at = line.reading('a distance', { zero: true });
     else {
-      const width = line.reading('a width');
-      if (!line.take(/[x×*]/iy)) line.fail(`Put an x between width and height: ${sample}.`);
-      size = [width, line.reading('a height', { max: 20 })];
+      const clause = readOpeningClause(line);
+      if (clause) more = { ...more, ...clause };
+      else if (size) line.fail(`“${line.rest().slice(0, 40)}” is not understood here. Write it like: ${sample}.`);
+      else {
+        const width = line.reading('a width');
+        if (!line.take(/[x×*]/iy)) line.fail(`Put an x between width and height: ${sample}.`);
+        size = [width, line.reading('a height', { max: 20 })];
+      }
     }
   }
-  if (!wall || !size || !parts.at)
+  if (!wall || !size || !at)
     line.fail(`A ${kind} needs its wall, its size and its distance from the wall's start: ${sample}.`);
-  room.openings.push({
-    label,
-    wall,
-    kind,
-    width: size[0],
-    height: size[1],
-    at: parts.at,
-    sill: parts.sill ?? null,
-    casing: parts.casing ?? null,
-  });
+  const { id: _id, ...opening } = newOpening({ id: '', label, wall, kind, width: size[0], height: size[1], at });
+  room.openings.push({ ...opening, ...more });
+}
+
+const GRID = /(\d{1,2})\s*[x×]\s*(\d{1,2})(?![\d.,'"/])/iy;
+
+/** Rows x columns of panels or panes. */
+function readGrid(line: Line): Partial<Pick<Opening, 'panels'>> {
+  const column = line.column;
+  const found = line.peek(GRID);
+  if (!found) return {};
+  line.take(GRID);
+  const panels = { rows: Number(found[1]), columns: Number(found[2]) };
+  if (!(panels.rows >= 1 && panels.rows <= 12 && panels.columns >= 1 && panels.columns <= 12))
+    line.fail('Panels and panes are 1 to 12 rows by 1 to 12 columns: 3 x 2.', column);
+  return { panels };
+}
+
+/** What an opening may have besides its place and its size; null where none of its words stands here. */
+function readOpeningClause(line: Line): Partial<Opening> | null {
+  const simple = (['casing', 'back', 'frame', 'board', 'apron', 'girth', 'sill'] as const).find((word) =>
+    line.keyword(word),
+  );
+  if (simple)
+    return { [simple]: line.reading(`a ${simple}`, { zero: simple === 'sill', max: simple === 'sill' ? 20 : 2 }) };
+  if (line.keyword('head')) {
+    const shape = line.choice('A head', OPENING_SHAPES);
+    const rise = shape === 'segmental' || (shape === 'gable' && line.peek(/[\d½¼¾]/y)) ? line.reading('a rise') : null;
+    return { shape, rise };
+  }
+  if (line.keyword('reveal')) {
+    const depth = line.reading('a reveal', { max: 2 });
+    return { reveal: { depth, painted: !line.keyword('bare') } };
+  }
+  if (line.keyword('leaf')) return { leaf: line.choice('A leaf', LEAVES), ...readGrid(line) };
+  if (line.keyword('sash')) return { sash: line.choice('A sash', SASHES), ...readGrid(line) };
+  if (line.keyword('faces')) return { faces: line.whole('The number of faces painted', 2) === 2 ? 2 : 1 };
+  return null;
+}
+
+/** `soffit s1 on A 10' x 1' deep 14" at 0`: the pair is the first two sizes its kind needs; others follow their word. */
+function readPart(line: Line, number: number, room: Building, kind: PartKind): void {
+  const label = newLabel(line, number, room, kind);
+  const rule = PART_RULES[kind];
+  let wall: string | null = null;
+  const set: { -readonly [K in Size | 'at' | 'sill']?: Reading } = {};
+  let count = 1;
+  while (!line.done) {
+    const word = SIZE_WORDS.find(([name]) => line.keyword(name));
+    if (word) set[word[1]] = line.reading(`a size`, { zero: word[1] === 'at' || word[1] === 'sill' });
+    else if (line.keyword('on')) wall = onWall(line, number, room);
+    else if (line.keyword('count')) count = line.whole('A count', 999);
+    else {
+      const column = line.column;
+      const [first, second] = pairOf(kind);
+      if (!first || set[first])
+        line.fail(`“${line.rest().slice(0, 40)}” is not understood here. Write it like: ${partSample(kind)}.`, column);
+      set[first] = line.reading('a size');
+      if (second) {
+        if (!line.take(/[x×*]/iy)) line.fail(`Put an x between its sizes: ${partSample(kind)}.`);
+        set[second] = line.reading('a size');
+      }
+    }
+  }
+  for (const size of rule.needs) if (!set[size]) line.fail(`A ${kind} needs more: ${partSample(kind)}.`);
+  if (rule.place === 'wall' && wall === null) line.fail(`A ${kind} stands on a wall: ${partSample(kind)}.`);
+  const { id: _id, ...part } = newPart({ id: '', label, kind, count, ...set });
+  room.parts.push({ ...part, wall });
+}
+
+function partSample(kind: PartKind): string {
+  const { needs, place, counted } = PART_RULES[kind];
+  const pair = pairOf(kind).filter((size) => needs.includes(size));
+  const rest = SIZE_WORDS.filter(([, key]) => needs.includes(key) && !pair.includes(key as Size));
+  const words = [
+    `${kind} p1`,
+    place === 'wall' ? 'on A' : '',
+    pair.map((_, i) => (i ? "2'" : "3'")).join(' x '),
+    ...rest.map(([word]) => `${word} 1'`),
+    counted ? 'count 2' : '',
+  ];
+  return words.filter(Boolean).join(' ');
 }
 
 function readCheck(line: Line, number: number, room: Building): void {
@@ -288,52 +352,15 @@ function readTrim(line: Line, number: number, room: Building): void {
   const kind = TRIM_KINDS.find((name) => line.keyword(name)) ?? line.fail(`Trim is one of ${TRIM_KINDS.join(', ')}.`);
   if (room.trim[kind]) line.fail(`${room.name} already has a ${kind}.`, column);
   const face = line.reading('a face', { unit: undefined, max: 1 });
-  const at = line.keyword('at') ? line.reading('a height', { max: 20 }) : null;
+  let girth: Reading | null = null;
+  let at: Reading | null = null;
+  while (!line.done)
+    if (line.keyword('girth')) girth = line.reading('a girth', { unit: undefined, max: 1 });
+    else if (line.keyword('at')) at = line.reading('a height', { max: 20 });
+    else break;
   const rail = kind === 'chair-rail' || kind === 'picture-rail';
   if (rail && !at) line.fail(`Say how high it is: trim ${kind} 2 1/2" at 3'.`);
   if (!rail && at) line.fail(`A ${kind} has its place; leave “at” out.`, column);
-  room.trim[kind] = { face, at };
+  room.trim[kind] = { face, girth, at };
   room.lines.set(`trim ${kind}`, number);
 }
-
-const sheetUnit = (system: System): LengthUnit => (system === 'imperial' ? 'ft' : 'm');
-
-/** A reading as it was typed where that still means the same under the sheet's units; otherwise written anew. */
-function write(reading: Reading, system: System, needsUnit = false): string {
-  const options: LengthOptions = { max: 1000, zero: true, ...(needsUnit ? {} : { unit: sheetUnit(system) }) };
-  const again = parseLength(reading.typed, options);
-  const same = again.ok && Math.abs(again.value - reading.metres) < 1e-9 && !/#/.test(reading.typed);
-  return same ? reading.typed : typeLength(reading.metres, system);
-}
-
-function writeTurn(turn: number): string {
-  const side = turn < 0 ? 'L' : 'R';
-  return Math.abs(turn) === 90 ? side : `${trimNumber(Math.abs(turn), 4)}${side}`;
-}
-
-/** One room as tape-sheet lines, without the units line. Walls without a length are left out. */
-export function formatRoom(room: Room, system: System): string {
-  const w = (reading: Reading) => write(reading, system);
-  const labelOf = (id: string) => room.walls.byId[id]?.label ?? '';
-  const lines = [`room ${room.name}`];
-  if (room.height) lines.push(`height ${w(room.height)}`);
-  for (const wall of rows(room.walls)) {
-    if (!wall.length) continue;
-    const heights = wall.heightStart
-      ? ` h ${w(wall.heightStart)}${wall.heightEnd ? ` to ${w(wall.heightEnd)}` : ''}`
-      : '';
-    const peak = wall.peak ? ` peak ${w(wall.peak.height)} at ${w(wall.peak.at)}` : '';
-    lines.push(`wall ${wall.label} ${w(wall.length)} ${writeTurn(wall.turn)}${heights}${peak}`);
-  }
-  for (const o of rows(room.openings))
-    lines.push(
-      `${o.kind} ${o.label} on ${labelOf(o.wall)} ${w(o.width)} x ${w(o.height)} at ${w(o.at)}${o.sill ? ` sill ${w(o.sill)}` : ''}${o.casing ? ` casing ${w(o.casing)}` : ''}`,
-    );
-  for (const check of room.checks) lines.push(`check ${labelOf(check.from)} ${labelOf(check.to)} ${w(check.length)}`);
-  for (const [kind, run] of Object.entries(room.trim))
-    lines.push(`trim ${kind} ${write(run.face, system, true)}${run.at ? ` at ${w(run.at)}` : ''}`);
-  return lines.join('\n');
-}
-
-export const formatTapeSheet = (rooms: readonly Room[], system: System): string =>
-  [`units ${sheetUnit(system)}`, ...rooms.map((room) => `\n${formatRoom(room, system)}`)].join('\n') + '\n';

@@ -1,6 +1,6 @@
 import type { System } from '../units/si.ts';
 import { STARTING_COLOURS, STARTING_FINISHES, STARTING_PRODUCTS, useFromName } from './library.ts';
-import type { Id, Job, Opening, Room, Table, Wall } from './types.ts';
+import type { Id, Job, Opening, Part, Room, Table, Wall } from './types.ts';
 
 export type IdSource = () => Id;
 
@@ -28,7 +28,41 @@ export const newWall = (id: Id, label: string): Wall => ({
   turn: 90,
   heightStart: null,
   heightEnd: null,
-  peak: null,
+  peaks: [],
+  bow: null,
+  foot: null,
+});
+
+type OpeningStart = Pick<Opening, 'id' | 'label' | 'wall' | 'kind' | 'width' | 'height' | 'at'>;
+
+/** An opening of which only place and size are known. */
+export const newOpening = (start: OpeningStart): Opening => ({
+  sill: null,
+  shape: 'rectangle',
+  rise: null,
+  casing: null,
+  girth: null,
+  back: null,
+  reveal: null,
+  leaf: start.kind === 'door' ? 'flush' : 'none',
+  faces: 1,
+  panels: start.kind === 'door' ? { rows: 2, columns: 1 } : { rows: 1, columns: 1 },
+  frame: null,
+  sash: 'none',
+  board: null,
+  apron: null,
+  ...start,
+});
+
+export const newPart = (start: Pick<Part, 'id' | 'label' | 'kind'> & Partial<Part>): Part => ({
+  wall: null,
+  width: null,
+  height: null,
+  depth: null,
+  at: null,
+  sill: null,
+  count: 1,
+  ...start,
 });
 
 /** A room waits for its first wall: four walls, square corners, 8 ft or 2.4 m high, all visibly starting values. */
@@ -43,6 +77,7 @@ export function newRoom(id: Id, name: string, ids: IdSource, units: System): Roo
     openings: toTable<Opening>([]),
     checks: [],
     trim: {},
+    parts: toTable<Part>([]),
   };
 }
 
@@ -50,7 +85,7 @@ export function newRoom(id: Id, name: string, ids: IdSource, units: System): Roo
 export function newJob(id: Id, name: string, units: System = 'imperial', rooms: readonly Room[] = []): Job {
   return {
     format: 'kovelin-job',
-    version: 1,
+    version: 2,
     id,
     name,
     units,

@@ -13,6 +13,7 @@ import type {
   Id,
   Job,
   Opening,
+  Part,
   Practice,
   Product,
   Room,
@@ -90,6 +91,7 @@ const EDITS = {
     remove(room.walls, wall);
     for (const opening of Object.values(room.openings.byId))
       if (opening.wall === wall) remove(room.openings, opening.id);
+    for (const part of Object.values(room.parts.byId)) if (part.wall === wall) remove(room.parts, part.id);
     room.checks = room.checks.filter((check) => check.from !== wall && check.to !== wall);
   },
   addOpening: (job: D, { room, opening }: { room: Id; opening: Opening }) => {
@@ -101,6 +103,17 @@ const EDITS = {
     Object.assign(found, castDraft(set));
   },
   removeOpening: (job: D, { room, opening }: { room: Id; opening: Id }) => remove(roomOf(job, room).openings, opening),
+  addPart: (job: D, { room, part }: { room: Id; part: Part }) => {
+    if (part.wall !== null) wallOf(roomOf(job, room), part.wall);
+    insert(roomOf(job, room).parts, castDraft(part));
+  },
+  setPart: (job: D, { room, part, set }: { room: Id; part: Id; set: Partial<Omit<Part, 'id'>> }) => {
+    const found = roomOf(job, room).parts.byId[part] ?? refuse('This part is no longer in the room.');
+    if (set.count !== undefined && !(Number.isInteger(set.count) && set.count >= 0 && set.count <= 999))
+      refuse('A count is a whole number from 0 to 999.');
+    Object.assign(found, castDraft(set));
+  },
+  removePart: (job: D, { room, part }: { room: Id; part: Id }) => remove(roomOf(job, room).parts, part),
   setTrim: (job: D, { room, kind, run }: { room: Id; kind: TrimKind; run: TrimRun | null }) => {
     const { trim } = roomOf(job, room);
     if (run) trim[kind] = castDraft(run);

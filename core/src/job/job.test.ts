@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { Ajv } from 'ajv';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -7,6 +8,8 @@ import { applyEdit, overlap, type Edit } from './edits.ts';
 import { MAX_JOB_BYTES } from './limits.ts';
 import { JOB_VERSION, openJob } from './open.ts';
 import { reconcileRoom } from './reconcile.ts';
+import { takeoffJob } from '../measure/takeoff.ts';
+import { sentence } from '../units/problem.ts';
 import { rows, type Job, type Room } from './types.ts';
 
 const room = newRoom('r1', 'Parlour', seededIds('r1'), 'imperial');
@@ -24,11 +27,14 @@ const edited = (before: Job, edit: Edit) => {
 
 describe('a job file at the door', () => {
   test('every version ever written still opens, to the same rooms', () => {
-    for (let version = 1; version <= JOB_VERSION; version++) {
-      const frozen = readFileSync(join(__dirname, `fixtures/v${version}.json`), 'utf8');
-      const opened = openJob(frozen);
-      expect(opened.ok && rows(opened.value.rooms).map((r) => r.name)).toEqual(['Loft bedroom']);
-    }
+    const area = (job: Job) => takeoffJob(job).map((t) => [t.room.name, t.surfaces.map((s) => s.area.value)]);
+    const opened = Array.from({ length: JOB_VERSION }, (_, i) => {
+      const job = openJob(readFileSync(join(__dirname, `fixtures/v${i + 1}.json`), 'utf8'));
+      if (!job.ok) throw new Error(job.problems.map(sentence).join('\n'));
+      return area(job.value).slice(0, 1);
+    });
+    expect(opened[0]?.[0]?.[0]).toBe('Loft bedroom');
+    for (const later of opened) expect(later).toEqual(opened[0]);
   });
   test('what is written opens to the same document', () => expect(openJob(text)).toEqual({ ok: true, value: job }));
   test.each([
@@ -36,7 +42,7 @@ describe('a job file at the door', () => {
     ['empty', '', /empty/],
     ['another kind', '%PDF-1.7 ...', /another kind/],
     ['other JSON', '{"a":1}', /not a Kovelin job/],
-    ['a future version', text.replace('"version":1', '"version":99'), /newer Kovelin.*left as it is/],
+    ['a future version', text.replace('"version":2', '"version":99'), /newer Kovelin.*left as it is/],
     ['a wrong type', text.replace('"turn":90', '"turn":"R"'), /walls\/byId.*turn.*number/],
     ['an unknown key', text.replace('"units"', '"unit":1,"units"'), /unit.*not allowed/],
     ['a dangling wall', text.replace('"order":["r1-0"', '"order":["gone"'), /order list/],
@@ -117,7 +123,7 @@ describe('named edits', () => {
 
 test('text edits keep ids by label, then by position', () => {
   const walls = rows(room.walls).map(({ id: _, ...wall }) => wall);
-  const draft = { name: 'Parlour', height: null, openings: [], checks: [], trim: {} };
+  const draft = { name: 'Parlour', height: null, openings: [], checks: [], trim: {}, parts: [] };
   const renamed = reconcileRoom(
     room,
     { ...draft, walls: walls.map((w) => (w.label === 'B' ? { ...w, label: 'Bay' } : w)) },
@@ -134,5 +140,16 @@ test('text edits keep ids by label, then by position', () => {
 
 test('the published schema is the one in force', async () => {
   const { schemaText } = await import('../../../scripts/schema.ts');
-  expect(readFileSync(join(__dirname, '../../../docs/job.schema.json'), 'utf8')).toBe(schemaText());
+  const published = readFileSync(join(__dirname, '../../../docs/job.schema.json'), 'utf8');
+  expect(published).toBe(schemaText());
+  // read by an independent validator: it takes every version in force, and refuses what the door refuses
+  const validate = new Ajv({ strict: false, validateFormats: false }).compile(JSON.parse(published) as object);
+  const example = readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8');
+  expect(validate(JSON.parse(example))).toBe(true);
+  for (const [a, b] of [
+    ['"turn": 90', '"turn": "R"'],
+    ['"units"', '"unit": 1, "units"'],
+    ['"sash": "none"', '"sash": "open"'],
+  ] as const)
+    expect([a, validate(JSON.parse(example.replace(a, b)))]).toEqual([a, false]);
 });

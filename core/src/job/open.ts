@@ -1,12 +1,10 @@
 import { bad, good, type Problem, type Result } from '../units/problem.ts';
 import { MAX_JOB_BYTES, tooLarge } from './limits.ts';
+import { MIGRATIONS, type Json } from './migrations.ts';
 import { jobSchema } from './schema.ts';
 import type { Job, Room } from './types.ts';
 
-export const JOB_VERSION = 1;
-
-/** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. Empty while version 1 is the only one. */
-export const MIGRATIONS: Readonly<Record<number, (json: Record<string, unknown>) => Record<string, unknown>>> = {};
+export const JOB_VERSION = 2;
 
 const MAX_PROBLEMS = 20;
 
@@ -44,8 +42,7 @@ export function openJob(text: string): Result<Job> {
       `This job was written by a newer Kovelin (file version ${version}; this one reads up to ${JOB_VERSION}). The file was left as it is; open it with the newer Kovelin.`,
       { path: 'version' },
     );
-  for (let from = version; from < JOB_VERSION; from++)
-    json = MIGRATIONS[from]?.(json as Record<string, unknown>) ?? json;
+  for (let from = version; from < JOB_VERSION; from++) json = MIGRATIONS[from]?.(json as Json) ?? json;
   const { error, value } = jobSchema.validate(json, {
     abortEarly: false,
     convert: false,
@@ -107,13 +104,17 @@ function references(job: Job): Problem[] {
   function checkRoom(room: Room, path: string): void {
     tableIsWhole(`${path}/walls`, room.walls);
     tableIsWhole(`${path}/openings`, room.openings);
-    for (const key of [room.id, ...Object.keys(room.walls.byId), ...Object.keys(room.openings.byId)]) {
+    tableIsWhole(`${path}/parts`, room.parts);
+    for (const key of [room.id, ...[room.walls, room.openings, room.parts].flatMap((t) => Object.keys(t.byId))]) {
       if (seen.has(key)) say(path, `the id “${key}” is used twice in this job.`);
       seen.add(key);
     }
     for (const opening of Object.values(room.openings.byId))
       if (!Object.hasOwn(room.walls.byId, opening.wall))
         say(`${path}/openings/byId/${opening.id}/wall`, `it names a wall that is not in the room (“${opening.wall}”).`);
+    for (const part of Object.values(room.parts.byId))
+      if (part.wall !== null && !Object.hasOwn(room.walls.byId, part.wall))
+        say(`${path}/parts/byId/${part.id}/wall`, `it names a wall that is not in the room (“${part.wall}”).`);
     for (const check of room.checks)
       for (const end of [check.from, check.to])
         if (!Object.hasOwn(room.walls.byId, end))

@@ -1,7 +1,7 @@
 import type { IdSource } from './create.ts';
 import { newRoom, toTable } from './create.ts';
 import { useFromName } from './library.ts';
-import { rows, type Check, type Id, type Opening, type Room, type Wall } from './types.ts';
+import { rows, type Check, type Id, type Opening, type Part, type Room, type Wall } from './types.ts';
 import type { System } from '../units/si.ts';
 
 /** A room as shorthand text says it: by labels, before it has ids. */
@@ -9,9 +9,10 @@ export interface DraftRoom {
   readonly name: string;
   readonly height: Room['height'];
   readonly walls: readonly Omit<Wall, 'id'>[];
-  readonly openings: readonly (Omit<Opening, 'id' | 'wall' | 'leaf'> & { readonly wall: string })[];
+  readonly openings: readonly (Omit<Opening, 'id' | 'wall'> & { readonly wall: string })[];
   readonly checks: readonly { readonly from: string; readonly to: string; readonly length: Check['length'] }[];
   readonly trim: Room['trim'];
+  readonly parts: readonly (Omit<Part, 'id' | 'wall'> & { readonly wall: string | null })[];
 }
 
 /** Pairs drafts with what was there, by label first and then by position, so that ids (and decisions on them) stay. */
@@ -42,8 +43,11 @@ export function reconcileRoom(room: Room, draft: DraftRoom, ids: IdSource): Room
   const wallId = (label: string): Id => idOf.get(label) ?? '';
   const openings = pair(draft.openings, rows(room.openings)).map((old, index): Opening => {
     const opening = draft.openings[index] as DraftRoom['openings'][number];
-    const leaf = old && old.kind === opening.kind ? old.leaf : opening.kind === 'door' ? 'flush' : 'none';
-    return { ...opening, id: old?.id ?? ids(), wall: wallId(opening.wall), leaf };
+    return { ...opening, id: old?.id ?? ids(), wall: wallId(opening.wall) };
+  });
+  const parts = pair(draft.parts, rows(room.parts)).map((old, index): Part => {
+    const part = draft.parts[index] as DraftRoom['parts'][number];
+    return { ...part, id: old?.id ?? ids(), wall: part.wall === null ? null : wallId(part.wall) };
   });
   return {
     ...room,
@@ -54,6 +58,7 @@ export function reconcileRoom(room: Room, draft: DraftRoom, ids: IdSource): Room
     openings: toTable(openings),
     checks: draft.checks.map((check) => ({ from: wallId(check.from), to: wallId(check.to), length: check.length })),
     trim: draft.trim,
+    parts: toTable(parts),
   };
 }
 

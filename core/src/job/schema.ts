@@ -37,8 +37,24 @@ const wall = Joi.object({
   turn: Joi.number().greater(-360).less(360).required(),
   heightStart: maybe,
   heightEnd: maybe,
-  peak: Joi.object({ height: reading.required(), at: reading.required() }).required().allow(null),
+  peaks: Joi.array()
+    .items(Joi.object({ height: reading.required(), at: reading.required() }))
+    .max(8)
+    .required(),
+  bow: Joi.object({ rise: reading.required(), side: one(['out', 'in']).required() })
+    .required()
+    .allow(null),
+  foot: Joi.object({
+    from: reading.required(),
+    to: reading.required(),
+    rise: reading.required(),
+    down: Joi.boolean().required(),
+    steps: Joi.number().integer().min(0).max(60).required(),
+  })
+    .required()
+    .allow(null),
 });
+const grid = Joi.number().integer().min(1).max(12).required();
 const opening = Joi.object({
   id,
   label,
@@ -48,8 +64,31 @@ const opening = Joi.object({
   height: reading.required(),
   at: reading.required(),
   sill: maybe,
+  shape: one(v.OPENING_SHAPES).required(),
+  rise: maybe,
   casing: maybe,
+  girth: maybe,
+  back: maybe,
+  reveal: Joi.object({ depth: reading.required(), painted: Joi.boolean().required() }).required().allow(null),
   leaf: one(v.LEAVES).required(),
+  faces: Joi.number().valid(1, 2).required(),
+  panels: Joi.object({ rows: grid, columns: grid }).required(),
+  frame: maybe,
+  sash: one(v.SASHES).required(),
+  board: maybe,
+  apron: maybe,
+});
+const part = Joi.object({
+  id,
+  label,
+  kind: one(v.PART_KINDS).required(),
+  wall: id.allow(null),
+  width: maybe,
+  height: maybe,
+  depth: maybe,
+  at: maybe,
+  sill: maybe,
+  count: Joi.number().integer().min(0).max(999).required(),
 });
 const room = Joi.object({
   id,
@@ -63,8 +102,9 @@ const room = Joi.object({
     .items(Joi.object({ from: id, to: id, length: reading.required() }))
     .required(),
   trim: Joi.object()
-    .pattern(one(v.TRIM_KINDS), Joi.object({ face: reading.required(), at: maybe }))
+    .pattern(one(v.TRIM_KINDS), Joi.object({ face: reading.required(), girth: maybe, at: maybe }))
     .required(),
+  parts: table(part),
 });
 const product = Joi.object({
   id,
@@ -118,7 +158,7 @@ const decisions = Joi.object({
 
 export const jobSchema = Joi.object({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(1).required(),
+  version: Joi.number().valid(2).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),

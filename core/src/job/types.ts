@@ -9,12 +9,15 @@ import type {
   Leaf,
   OpeningKind,
   OpeningSchool,
+  OpeningShape,
+  PartKind,
   Pile,
   PrepStep,
   PrimerExtent,
   PrimerKind,
   Repairs,
   RoomUse,
+  Sash,
   Sheen,
   Substrate,
   Texture,
@@ -49,8 +52,24 @@ export interface Wall {
   /** null: the room's height. */
   readonly heightStart: Reading | null;
   readonly heightEnd: Reading | null;
-  /** A third height, `at` metres from the wall's start: a gable, or a slope meeting a flat. */
-  readonly peak: { readonly height: Reading; readonly at: Reading } | null;
+  /** Heights between the ends, in walking order: a gable, where a slope meets a flat, the two knees of a vault. */
+  readonly peaks: readonly Peak[];
+  /** A curved wall: `length` is its chord, `rise` how far the arc leaves it, out of the room or into it. */
+  readonly bow: { readonly rise: Reading; readonly side: 'out' | 'in' } | null;
+  /** Stairs beside the wall: from `from` to `to` its foot climbs (or falls) by `rise`, and stays there beyond. */
+  readonly foot: Foot | null;
+}
+export interface Peak {
+  readonly height: Reading;
+  readonly at: Reading;
+}
+export interface Foot {
+  readonly from: Reading;
+  readonly to: Reading;
+  readonly rise: Reading;
+  readonly down: boolean;
+  /** Risers; 0: a raking line. */
+  readonly steps: number;
 }
 
 export interface Opening {
@@ -64,9 +83,44 @@ export interface Opening {
   readonly at: Reading;
   /** null: on the floor. */
   readonly sill: Reading | null;
+  readonly shape: OpeningShape;
+  /** Of a segmental head or a gable, within the height; null where the shape says it (a gable: all of it). */
+  readonly rise: Reading | null;
   /** Casing face width; null: no casing. */
   readonly casing: Reading | null;
+  /** Developed girth of the casing's profile; null: its face. */
+  readonly girth: Reading | null;
+  /** The same casing on the far side, where that is painted with this room; null: not. */
+  readonly back: Reading | null;
+  /** Depth of the plastered returns, and whether they are painted. */
+  readonly reveal: { readonly depth: Reading; readonly painted: boolean } | null;
   readonly leaf: Leaf;
+  /** Faces of the leaf painted with this room. */
+  readonly faces: 1 | 2;
+  /** Panels of a door, panes of a glazed door or of each sash. */
+  readonly panels: { readonly rows: number; readonly columns: number };
+  /** Depth of a door's lining, painted with its stops; null: not painted. */
+  readonly frame: Reading | null;
+  readonly sash: Sash;
+  /** Depth of a window board, and face of the apron below it. */
+  readonly board: Reading | null;
+  readonly apron: Reading | null;
+}
+
+/** Anything else there is to measure: regions, what hides wall, solids, what is let into the ceiling, fixtures. */
+export interface Part {
+  readonly id: Id;
+  readonly label: string;
+  readonly kind: PartKind;
+  /** null: in the room, or on the ceiling. */
+  readonly wall: Id | null;
+  readonly width: Reading | null;
+  readonly height: Reading | null;
+  readonly depth: Reading | null;
+  /** From the wall's start, and up from the floor; null: nothing. */
+  readonly at: Reading | null;
+  readonly sill: Reading | null;
+  readonly count: number;
 }
 
 /** A diagonal between the starting corners of two walls. */
@@ -78,6 +132,8 @@ export interface Check {
 
 export interface TrimRun {
   readonly face: Reading;
+  /** Developed girth of the profile; null: its face. */
+  readonly girth: Reading | null;
   /** Height above the floor of its lower edge; null where the kind says it (baseboard, crown). */
   readonly at: Reading | null;
 }
@@ -93,6 +149,7 @@ export interface Room {
   readonly openings: Table<Opening>;
   readonly checks: readonly Check[];
   readonly trim: Readonly<Partial<Record<TrimKind, TrimRun>>>;
+  readonly parts: Table<Part>;
 }
 
 export interface Can {
@@ -196,7 +253,7 @@ export interface Crew {
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 1;
+  readonly version: 2;
   readonly id: Id;
   readonly name: string;
   readonly units: System;

@@ -64,13 +64,62 @@ export type Bristle = (typeof BRISTLES)[number];
 export const OPENING_KINDS = ['door', 'window', 'opening'] as const;
 export type OpeningKind = (typeof OPENING_KINDS)[number];
 
-export const LEAVES = ['flush', 'panelled', 'none'] as const;
+export const LEAVES = ['flush', 'panelled', 'glazed', 'none'] as const;
 export type Leaf = (typeof LEAVES)[number];
+
+/** The head of an opening: straight, half round, a flatter arc, a gable (a triangle over what is upright), or a full circle. */
+export const OPENING_SHAPES = ['rectangle', 'round', 'segmental', 'gable', 'circle'] as const;
+export type OpeningShape = (typeof OPENING_SHAPES)[number];
+
+/** How a painted window opens; `none`: its sash is not painted. */
+export const SASHES = ['none', 'fixed', 'casement', 'hung', 'sliding'] as const;
+export type Sash = (typeof SASHES)[number];
 
 export const TRIM_KINDS = ['baseboard', 'crown', 'chair-rail', 'picture-rail'] as const;
 export type TrimKind = (typeof TRIM_KINDS)[number];
 
-export const SURFACE_KINDS = ['ceiling', 'wall', ...TRIM_KINDS, 'casing', 'door'] as const;
+/** Parts of a wall that take a finish of their own, and things that hide wall. */
+export const REGION_KINDS = ['dado', 'panel'] as const;
+export const COVER_KINDS = ['tile', 'cabinet'] as const;
+/** What stands out of a wall or back into it, stands in the room, or is let into the ceiling. */
+export const BODY_KINDS = [
+  'soffit',
+  'recess',
+  'pilaster',
+  'closet',
+  'column',
+  'round-column',
+  'beam',
+  'half-wall',
+] as const;
+export const CEILING_PART_KINDS = ['hatch', 'skylight', 'tray'] as const;
+export const STAIR_KINDS = ['stringer', 'spindles', 'handrail'] as const;
+export const PIECE_KINDS = ['radiator', 'shelf', 'built-in', 'furniture', 'drum'] as const;
+/** Cut round, taken off or covered. */
+export const FIXTURE_KINDS = ['plate', 'socket', 'light', 'detector', 'vent', 'rod', 'mirror'] as const;
+export const PART_KINDS = [
+  ...REGION_KINDS,
+  ...COVER_KINDS,
+  ...BODY_KINDS,
+  ...CEILING_PART_KINDS,
+  ...STAIR_KINDS,
+  ...PIECE_KINDS,
+  ...FIXTURE_KINDS,
+] as const;
+export type PartKind = (typeof PART_KINDS)[number];
+
+export const SURFACE_KINDS = [
+  'ceiling',
+  'wall',
+  ...TRIM_KINDS,
+  'casing',
+  'door',
+  'frame',
+  'sash',
+  'board',
+  'stair',
+  'piece',
+] as const;
 export type SurfaceKind = (typeof SURFACE_KINDS)[number];
 
 /** Surfaces that usually share a finish. */

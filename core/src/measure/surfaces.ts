@@ -1,26 +1,23 @@
 import { setting } from '../job/defaults.ts';
-import type { Job, Opening, Room } from '../job/types.ts';
-import type { TrimKind } from '../job/vocabulary.ts';
+import type { Job, Opening, Part, Room } from '../job/types.ts';
+import type { SurfaceKind } from '../job/vocabulary.ts';
+import type { Metres } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';
+import { TRIM_NAMES, type WallTakeoff } from './face.ts';
+import { boardLength, casingLength, isOffFloor, revealLength } from './openings.ts';
 import { topLength } from './outline.ts';
-import type { Surface, TrimTakeoff, WallTakeoff } from './takeoff.ts';
+import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
+import type { Surface, TrimTakeoff } from './takeoff.ts';
 
-export const TRIM_NAMES: Readonly<Record<TrimKind | 'casing', string>> = {
-  baseboard: 'Baseboard',
-  crown: 'Crown',
-  'chair-rail': 'Chair rail',
-  'picture-rail': 'Picture rail',
-  casing: 'Casing',
-};
+type Context = Pick<Job, 'settings'>;
 
-const sumOf = (terms: readonly Working[]) => terms.reduce((total, term) => total + term.value, 0);
-
-/** What there is to paint in a room, each with its id, area and lines. */
+/** What there is to paint in a room, each with its id, area and lines. `parts`: the sound ones. */
 export function surfacesOf(
-  job: Pick<Job, 'settings'>,
+  job: Context,
   room: Room,
   walls: readonly WallTakeoff[],
   trim: readonly TrimTakeoff[],
+  parts: readonly Part[],
   ceilingArea: Working | null,
 ): Surface[] {
   const base = { room: room.id, wall: null, length: 0, cut: 0 };
@@ -32,18 +29,23 @@ export function surfacesOf(
       kind: 'ceiling',
       name: 'Ceiling',
       area: ceilingArea,
-      cut: walls.reduce((s, w) => s + topLength(w.outline), 0),
+      cut:
+        walls.reduce((s, w) => s + topLength(w.outline), 0) +
+        parts.filter((p) => p.wall === null).reduce((s, p) => s + fixtureCut(job, p), 0),
     });
-  for (const w of walls)
-    surfaces.push({
-      ...base,
-      id: `${w.wall.id}/field`,
-      kind: 'wall',
-      name: `Wall ${w.wall.label}`,
-      wall: w.wall.id,
-      area: w.painted,
-      cut: sumOf(w.lines),
-    });
+  for (const w of walls) {
+    const name = `Wall ${w.wall.label}`;
+    const onWall = { ...base, kind: 'wall' as const, wall: w.wall.id };
+    surfaces.push({ ...onWall, id: `${w.wall.id}/field`, name, area: w.painted, cut: w.cut });
+    for (const { part, area, cut } of w.regions)
+      surfaces.push({
+        ...onWall,
+        id: `${w.wall.id}/region/${part.id}`,
+        name: `${name}, ${part.kind} ${part.label}`,
+        area,
+        cut,
+      });
+  }
   for (const t of trim)
     surfaces.push({
       ...base,
@@ -55,23 +57,87 @@ export function surfacesOf(
     });
   for (const w of walls)
     for (const o of w.openings)
-      if (o.leaf !== 'none')
-        surfaces.push({
-          ...base,
-          id: `${o.id}/leaf`,
-          kind: 'door',
-          name: `Door ${o.label}`,
-          wall: w.wall.id,
-          area: leafArea(job, o),
-        });
+      for (const piece of piecesOf(job, o, isOffFloor(o, w.outline)))
+        surfaces.push({ ...base, ...piece, id: `${o.id}/${piece.id}`, wall: w.wall.id });
+  for (const part of parts) {
+    const rule = PART_RULES[part.kind];
+    if (!rule.paints || !rule.area) continue;
+    const on = walls.find((w) => w.wall.id === part.wall);
+    const sizes = sizesOf(job, part, on?.outline ?? null, on?.openings ?? []);
+    surfaces.push({
+      ...base,
+      id: `${part.id}/faces`,
+      kind: rule.paints,
+      name: `${nameOf(part)} ${part.label}`,
+      wall: part.wall,
+      area: rule.area(sizes),
+      length: rule.run?.(sizes) ?? 0,
+    });
+  }
   return surfaces;
 }
 
-/** This room's face of the leaf, developed over its panels, and its three painted edges (the bottom one is not seen). */
-function leafArea(job: Pick<Job, 'settings'>, opening: Opening): Working {
-  const [w, h] = [given('width', opening.width.metres, 'length'), given('height', opening.height.metres, 'length')];
-  const factor = opening.leaf === 'panelled' ? setting(job, 'door.panelFactor') : 1;
-  const face = compute('product', 'face', 'area', w, h, given('panel factor', factor, 'ratio'));
+const nameOf = ({ kind }: Part) => kind.charAt(0).toUpperCase() + kind.slice(1).replace('-', ' ');
+
+type Piece = Pick<Surface, 'id' | 'kind' | 'name' | 'area' | 'length'>;
+
+/** What is painted of an opening besides its casing on this side. */
+function piecesOf(job: Context, o: Opening, offFloor: boolean): Piece[] {
+  const pieces: Piece[] = [];
+  const add = (id: string, kind: SurfaceKind, name: string, area: Working, length: Metres = 0) =>
+    pieces.push({ id, kind, name: `${name} ${o.label}`, area, length });
+  const run = (name: string, length: Metres, girth: Metres) =>
+    compute('product', name, 'area', given('run', length, 'length'), given('girth', girth, 'length'));
+  if (o.leaf !== 'none') add('leaf', 'door', 'Door', leafArea(job, o));
+  if (o.kind === 'door' && o.frame) {
+    const length = revealLength(o, false);
+    const girth = o.frame.metres + setting(job, 'door.stop');
+    add('frame', 'frame', 'Lining of door', run('lining and stops', length, girth), length);
+  }
+  if (o.back) {
+    const length = casingLength(o, offFloor, o.back.metres);
+    const face = compute(
+      'product',
+      'casing, far side',
+      'area',
+      given('run', length, 'length'),
+      given('girth', o.girth?.metres ?? o.back.metres, 'length'),
+    );
+    add('back', 'casing', 'Far casing of', face, length);
+  }
+  if (o.sash !== 'none') {
+    const length = sashLength(o);
+    add('sash', 'sash', 'Sash of', run('stiles, rails and bars', length, setting(job, 'sash.girth')), length);
+  }
+  if (o.reveal?.painted) {
+    const length = revealLength(o, offFloor);
+    const depth = given('depth', o.reveal.depth.metres, 'length');
+    const area = compute('product', 'returns', 'area', given('round the opening', length, 'length'), depth);
+    add('reveal', 'wall', 'Reveal of', area);
+  }
+  if (o.board || o.apron) {
+    const length = boardLength(o);
+    const terms = [
+      ...(o.board ? [run('board and its edge', length, o.board.metres + setting(job, 'board.edge'))] : []),
+      ...(o.apron ? [run('apron', length, o.apron.metres)] : []),
+    ];
+    add('board', 'board', 'Board of', compute('sum', 'board and apron', 'area', ...terms), length);
+  }
+  return pieces;
+}
+
+/** Stiles, rails and bars of one side of a window, by the way it opens: a hung or a sliding one is two sashes. */
+function sashLength({ width: { metres: w }, height: { metres: h }, sash, panels }: Opening): Metres {
+  const [sashes, sw, sh] = sash === 'hung' ? [2, w, h / 2] : sash === 'sliding' ? [2, w / 2, h] : [1, w, h];
+  return sashes * (2 * sw + 2 * sh + (panels.rows - 1) * sw + (panels.columns - 1) * sh);
+}
+
+/** The faces of the leaf, developed over its panels or less its panes, and its three painted edges (the bottom one is not seen). */
+function leafArea(job: Context, o: Opening): Working {
+  const [w, h] = [given('width', o.width.metres, 'length'), given('height', o.height.metres, 'length')];
+  const flat = compute('product', 'face', 'area', w, h);
+  const face = o.leaf === 'flush' ? flat : panelledFace(job, o, flat);
+  const faces = compute('product', 'faces', 'area', face, given('faces painted', o.faces, 'count'));
   const edge = compute(
     'product',
     'edges',
@@ -79,5 +145,54 @@ function leafArea(job: Pick<Job, 'settings'>, opening: Opening): Working {
     compute('sum', 'edge', 'length', h, h, w),
     given('thickness', setting(job, 'door.thickness'), 'length'),
   );
-  return compute('sum', `Door ${opening.label}`, 'area', face, edge);
+  return compute('sum', `Door ${o.label}`, 'area', faces, edge);
+}
+
+/** Panels stand between stiles and rails of one width; their mouldings add paint, panes of glass take it away. */
+function panelledFace(job: Context, o: Opening, flat: Working): Working {
+  const { rows: r, columns: c } = o.panels;
+  const stile = setting(job, 'door.stile');
+  const pw = Math.max(0, (o.width.metres - (c + 1) * stile) / c);
+  const ph = Math.max(0, (o.height.metres - (r + 1) * stile) / r);
+  const n = given('panels', r * c, 'count');
+  if (o.leaf === 'glazed')
+    return compute(
+      'difference',
+      'face less its glass',
+      'area',
+      flat,
+      compute('product', 'panes', 'area', n, given('pane width', pw, 'length'), given('pane height', ph, 'length')),
+    );
+  return compute(
+    'sum',
+    'developed face',
+    'area',
+    flat,
+    compute(
+      'product',
+      'mouldings',
+      'area',
+      n,
+      given('edge of a panel', 2 * (pw + ph), 'length'),
+      given('its moulding adds', setting(job, 'door.moulding'), 'length'),
+    ),
+  );
+}
+
+/** Casing on this side as runs and faces. */
+export function casingTrim(walls: readonly WallTakeoff[]): TrimTakeoff | null {
+  const cased = walls.flatMap((w) =>
+    w.openings.filter((o) => o.casing).map((o) => ({ o, off: isOffFloor(o, w.outline) })),
+  );
+  if (!cased.length) return null;
+  const lengths = cased.map(({ o, off }) => given(o.label, casingLength(o, off), 'length'));
+  const areas = cased.map(({ o, off }) => {
+    const length = given('run', casingLength(o, off), 'length');
+    return compute('product', o.label, 'area', length, given('girth', (o.girth ?? o.casing)?.metres ?? 0, 'length'));
+  });
+  return {
+    kind: 'casing',
+    length: compute('sum', 'Casing', 'length', ...lengths),
+    area: compute('sum', 'Casing', 'area', ...areas),
+  };
 }

@@ -1,26 +1,21 @@
 import { setting } from '../job/defaults.ts';
-import {
-  rows,
-  type Id,
-  type Job,
-  type Opening,
-  type Room,
-  type SurfaceId,
-  type TrimRun,
-  type Wall,
-} from '../job/types.ts';
+import { rows, type Id, type Job, type Part, type Room, type SurfaceId, type TrimRun } from '../job/types.ts';
 import type { SurfaceKind, TrimKind } from '../job/vocabulary.ts';
 import type { Problem } from '../units/problem.ts';
 import { remember } from '../units/remember.ts';
 import type { Metres, SquareMetres, System } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';
-import { ceilingOver, type Ceiling } from './ceiling.ts';
+import { ceilingOver, insetPerimeter, planOf, type Ceiling } from './ceiling.ts';
 import { checkRoom, crossingWalls } from './check.ts';
 import { close, type Closure, type ClosureSettings, type WalkReadings } from './closure.ts';
+import { cornersOf, runsOn, takeoffWall, TRIM_NAMES, type WallTakeoff } from './face.ts';
+import { directions, polygonArea, walk, type Point } from './geometry.ts';
+import { outlineOf, topLength } from './outline.ts';
+import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
 import { reversedTurns } from './slips.ts';
-import { covered, directions, polygonArea, walk, type Point } from './geometry.ts';
-import { surfacesOf, TRIM_NAMES } from './surfaces.ts';
-import { boxOf, outlineOf, topLength, type Box, type Outline } from './outline.ts';
+import { casingTrim, surfacesOf } from './surfaces.ts';
+
+export type { WallTakeoff } from './face.ts';
 
 export const LINE_KINDS = [
   'wall-ceiling',
@@ -29,27 +24,17 @@ export const LINE_KINDS = [
   'corner',
   'wall-baseboard',
   'wall-floor',
+  'wall-stair',
   'wall-casing',
   'wall-opening',
   'wall-chair-rail',
   'wall-picture-rail',
+  'region',
+  'cover',
+  'fixture',
 ] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
 
-export interface WallTakeoff {
-  readonly wall: Wall;
-  readonly outline: Outline;
-  readonly adjusted: Metres;
-  readonly openings: readonly Opening[];
-  readonly gross: Working;
-  readonly openingArea: Working;
-  readonly net: Working;
-  /** Net less the faces of trim: what Order buys paint for. */
-  readonly painted: Working;
-  /** Gross less openings over the threshold: what the gross school prices labour on. */
-  readonly grossSchool: Working;
-  readonly lines: readonly Working[];
-}
 export interface TrimTakeoff {
   readonly kind: TrimKind | 'casing';
   readonly length: Working;
@@ -77,12 +62,16 @@ export interface RoomTakeoff {
   readonly perimeter: Metres;
   readonly closure: Closure | null;
   readonly corners: readonly Point[];
+  /** The true plan: corners, and the arcs of curved walls. */
+  readonly plan: readonly Point[];
   readonly floorArea: SquareMetres | null;
   readonly ceiling: Ceiling | null;
   readonly ceilingArea: Working | null;
   readonly walls: readonly WallTakeoff[];
   readonly lines: readonly { readonly kind: LineKind; readonly length: Working }[];
   readonly trim: readonly TrimTakeoff[];
+  /** Parts that are sound. */
+  readonly parts: readonly Part[];
   readonly surfaces: readonly Surface[];
 }
 
@@ -107,11 +96,14 @@ function derive(job: Context, room: Room): RoomTakeoff {
   const lengths = walls.map((wall) => wall.length?.metres ?? 0);
   const closure = check.turnsComeRound && missing.length === 0 ? close(readingsOf(room), closureSettings(job)) : null;
   const corners = closure?.corners ?? walk(lengths, directions(walls.map((wall) => wall.turn))).slice(0, -1);
-  const knot = closure && crossingWalls(room, corners);
+  const chords = walls.map((wall, i) => closure?.adjusted[i] ?? wall.length?.metres ?? null);
+  const outlines = walls.map((wall, i) => outlineOf(room, wall, chords[i] ?? null));
+  const plan = planOf(corners, outlines);
+  const knot = closure && crossingWalls(room, plan);
   if (knot) problems.push(knot);
+  const { parts } = check;
   const wallTakeoffs = walls.flatMap((wall, i) => {
-    const adjusted = closure?.adjusted[i] ?? wall.length?.metres ?? null;
-    const outline = outlineOf(room, wall, adjusted);
+    const outline = outlines[i];
     return outline
       ? [
           takeoffWall(
@@ -120,6 +112,7 @@ function derive(job: Context, room: Room): RoomTakeoff {
             wall,
             outline,
             check.openings.filter((opening) => opening.wall === wall.id),
+            parts.filter((part) => part.wall === wall.id),
           ),
         ]
       : [];
@@ -134,25 +127,12 @@ function derive(job: Context, room: Room): RoomTakeoff {
   if (whole && !ceiling)
     warnings.push({
       path: `rooms/${room.id}/ceiling`,
-      message: `The wall heights of ${room.name} fit neither a flat ceiling, nor one slope, nor two slopes meeting between two peaks; its ceiling area is left open. Check the heights at each corner.`,
+      message: `The wall heights of ${room.name} fit neither a flat ceiling, nor one slope, nor slopes that meet between the peaks of two walls; its ceiling area is left open. Check the heights at each corner.`,
     });
-  const ceilingArea =
-    ceiling &&
-    compute(
-      'sum',
-      'Ceiling',
-      'area',
-      ...ceiling.planes.map((p) =>
-        compute(
-          'product',
-          'slope',
-          'area',
-          given('plan area', p.planArea, 'area'),
-          given('1 / cos of the pitch', p.factor, 'ratio'),
-        ),
-      ),
-    );
-  const lines = gather(room, wallTakeoffs);
+  const covered = ceiling ? ceilingWith(job, room, ceiling, chords as Metres[], parts, wallTakeoffs) : null;
+  if (covered && 'message' in covered) problems.push({ path: `rooms/${room.id}/parts`, message: covered.message });
+  const ceilingArea = covered && !('message' in covered) ? covered : null;
+  const lines = gather(job, room, wallTakeoffs, parts);
   const trim = takeoffTrim(room, wallTakeoffs);
   return {
     room,
@@ -161,15 +141,67 @@ function derive(job: Context, room: Room): RoomTakeoff {
     missing,
     closure,
     corners,
+    plan: plan.points,
     ceiling,
     ceilingArea,
     lines,
     trim,
+    parts,
     perimeter: lengths.reduce((a, b) => a + b, 0),
-    floorArea: whole ? polygonArea(corners) : null,
+    floorArea: whole ? polygonArea(plan.points) : null,
     walls: wallTakeoffs,
-    surfaces: surfacesOf(job, room, wallTakeoffs, trim, ceilingArea),
+    surfaces: surfacesOf(job, room, wallTakeoffs, trim, parts, ceilingArea),
   };
+}
+
+/** The planes of the ceiling, plus the upright sides of a tray, less what is let into it or hangs from it. */
+function ceilingWith(
+  job: Context,
+  room: Room,
+  ceiling: Ceiling,
+  chords: readonly Metres[],
+  parts: readonly Part[],
+  walls: readonly WallTakeoff[],
+): Working | { readonly message: string } {
+  const planes = ceiling.planes.map((p) =>
+    compute(
+      'product',
+      'slope',
+      'area',
+      given('plan area', p.planArea, 'area'),
+      given('1 / cos of the pitch', p.factor, 'ratio'),
+    ),
+  );
+  const sides: Working[] = [];
+  for (const tray of parts.filter((p) => p.kind === 'tray')) {
+    const turns = rows(room.walls).map((wall) => wall.turn);
+    const inner = insetPerimeter(chords, turns, tray.depth?.metres ?? 0);
+    if (inner === null)
+      return {
+        message: `The border of tray ${tray.label} is wider than ${room.name} has room for; make it narrower than half the room.`,
+      };
+    sides.push(
+      compute(
+        'product',
+        `sides of tray ${tray.label}`,
+        'area',
+        given('inner edge', inner, 'length'),
+        given('rise', tray.height?.metres ?? 0, 'length'),
+      ),
+    );
+  }
+  const gone = parts.flatMap((part) => {
+    const outline = walls.find((w) => w.wall.id === part.wall)?.outline ?? null;
+    return PART_RULES[part.kind].ofCeiling?.(sizesOf(job, part, outline, [])) ?? [];
+  });
+  const whole = compute('sum', 'Ceiling', 'area', ...planes, ...sides);
+  if (!gone.length) return whole;
+  const left = compute('difference', 'Ceiling', 'area', whole, ...gone);
+  return left.value >= 0
+    ? left
+    : {
+        message: `What is let into the ceiling of ${room.name} is larger than the ceiling itself; check the sizes of its hatches, skylights, beams and soffits.`,
+      };
 }
 
 /** A room's readings as its walk; a wall without a length counts as nothing. */
@@ -195,125 +227,8 @@ export const closureSettings = (job: Pick<Job, 'settings'>): ClosureSettings => 
   diagonalError: setting(job, 'diagonal.se'),
 });
 
-/** Length of a run between two heights, broken by what stands across it (with its casings). */
-function runLength(outline: Outline, boxes: readonly Box[], from: Metres, to: Metres): Metres {
-  const across = boxes.filter((box) => box.bottom < to - 1e-6 && box.top > from + 1e-6);
-  return (
-    outline.length -
-    covered(
-      across.map((box) => [box.left, box.right] as const),
-      outline.length,
-    )
-  );
-}
-
-/** Outer length of a casing: legs and head to their outer edges; all four sides round a window above the floor. */
-function casingLength(opening: Opening): Metres {
-  const c = opening.casing?.metres ?? 0;
-  const [w, h] = [opening.width.metres, opening.height.metres];
-  return opening.sill?.metres ? 2 * h + 2 * w + 4 * c : 2 * h + w + 2 * c;
-}
-function edgeLength(opening: Opening): Metres {
-  const c = opening.casing?.metres ?? 0;
-  const [w, h] = [opening.width.metres + 2 * c, opening.height.metres + c];
-  return opening.sill?.metres ? 2 * (h + c) + 2 * w : 2 * h + w;
-}
-
-function runsOn(room: Room, outline: Outline, boxes: readonly Box[]): Partial<Record<TrimKind, Metres>> {
-  const { baseboard, crown, ...rails } = room.trim;
-  const runs: Partial<Record<TrimKind, Metres>> = {};
-  if (baseboard) runs.baseboard = runLength(outline, boxes, 0, baseboard.face.metres);
-  if (crown) runs.crown = topLength(outline);
-  for (const [kind, run] of Object.entries(rails) as [TrimKind, TrimRun][]) {
-    const at = run.at?.metres ?? 0;
-    runs[kind] = runLength(outline, boxes, at, at + run.face.metres);
-  }
-  return runs;
-}
-
-function takeoffWall(
-  job: Context,
-  room: Room,
-  wall: Wall,
-  outline: Outline,
-  openings: readonly Opening[],
-): WallTakeoff {
-  const threshold = setting(job, 'openings.threshold');
-  const areaOf = (opening: Opening) =>
-    compute(
-      'product',
-      opening.label,
-      'area',
-      given('width', opening.width.metres, 'length'),
-      given('height', opening.height.metres, 'length'),
-    );
-  const gross = compute('sum', 'Gross', 'area', ...trapezia(outline));
-  const openingArea = compute('sum', 'Openings', 'area', ...openings.map(areaOf));
-  const net = compute('difference', 'Net', 'area', gross, openingArea);
-  const boxes = openings.map((opening) => boxOf(opening, true));
-  const runs = runsOn(room, outline, boxes);
-  const faces = [
-    ...(Object.entries(runs) as [TrimKind, Metres][]).map(([kind, length]) =>
-      compute(
-        'product',
-        TRIM_NAMES[kind],
-        'area',
-        given('run', length, 'length'),
-        given('face', room.trim[kind]?.face.metres ?? 0, 'length'),
-      ),
-    ),
-    ...openings
-      .filter((o) => o.casing)
-      .map((o) =>
-        compute(
-          'product',
-          `casing of ${o.label}`,
-          'area',
-          given('run', casingLength(o), 'length'),
-          given('face', o.casing?.metres ?? 0, 'length'),
-        ),
-      ),
-  ];
-  const painted = compute('difference', 'Painted', 'area', net, compute('sum', 'trim faces', 'area', ...faces));
-  const grossSchool = compute(
-    'difference',
-    'Gross school',
-    'area',
-    gross,
-    compute('sum', 'openings over the threshold', 'area', ...openings.map(areaOf).filter((a) => a.value > threshold)),
-  );
-  const [start, end] = [outline.top[0], outline.top.at(-1)] as [Point, Point];
-  const line = (name: LineKind, length: Metres) => given(name, length, 'length');
-  const lines = [
-    line(room.trim.crown ? 'wall-crown' : 'wall-ceiling', topLength(outline)),
-    line('corner', start.y),
-    line('corner', end.y),
-    room.trim.baseboard
-      ? line('wall-baseboard', runs.baseboard ?? 0)
-      : line('wall-floor', runLength(outline, boxes, 0, 0.001)),
-    ...openings.map((o) => line(o.casing ? 'wall-casing' : 'wall-opening', edgeLength(o))),
-    ...(['chair-rail', 'picture-rail'] as const).flatMap((kind) =>
-      runs[kind] === undefined ? [] : [line(`wall-${kind}`, 2 * runs[kind])],
-    ),
-  ];
-  return { wall, outline, adjusted: outline.length, openings, gross, openingArea, net, painted, grossSchool, lines };
-}
-
-/** A wall's outline as trapezia: mean of two heights times the width between them. */
-const trapezia = ({ top }: Outline): Working[] =>
-  top.slice(1).map((b, i) => {
-    const a = top[i] as Point;
-    return compute(
-      'product',
-      'trapezium',
-      'area',
-      given('width', b.x - a.x, 'length'),
-      compute('mean', 'mean height', 'length', given('height', a.y, 'length'), given('height', b.y, 'length')),
-    );
-  });
-
 /** Cut-in length by kind of line, each line once: a corner belongs to two walls, and counts as high as the lower of them. */
-function gather(room: Room, walls: readonly WallTakeoff[]): RoomTakeoff['lines'] {
+function gather(job: Context, room: Room, walls: readonly WallTakeoff[], parts: readonly Part[]): RoomTakeoff['lines'] {
   const terms = new Map<LineKind, Working[]>();
   const add = (kind: LineKind, term: Working) => terms.set(kind, [...(terms.get(kind) ?? []), term]);
   walls.forEach(({ wall, outline, lines }, i) => {
@@ -326,11 +241,13 @@ function gather(room: Room, walls: readonly WallTakeoff[]): RoomTakeoff['lines']
         'corner',
         given(
           `${wall.label} to ${next.wall.label}`,
-          Math.min((outline.top.at(-1) as Point).y, (next.outline.top[0] as Point).y),
+          Math.min(cornersOf(outline)[1], cornersOf(next.outline)[0]),
           'length',
         ),
       );
   });
+  const overhead = parts.filter((p) => p.wall === null).reduce((sum, p) => sum + fixtureCut(job, p), 0);
+  if (overhead > 0) add('fixture', given('ceiling', overhead, 'length'));
   return LINE_KINDS.flatMap((kind) => {
     const of = terms.get(kind);
     return of ? [{ kind, length: compute('sum', kind, 'length', ...of) }] : [];
@@ -340,42 +257,13 @@ function gather(room: Room, walls: readonly WallTakeoff[]): RoomTakeoff['lines']
 function takeoffTrim(room: Room, walls: readonly WallTakeoff[]): TrimTakeoff[] {
   const kinds = Object.entries(room.trim) as [TrimKind, TrimRun][];
   const result = kinds.map(([kind, run]): TrimTakeoff => {
-    const terms = walls.map(({ wall, outline, openings }) =>
-      given(
-        `wall ${wall.label}`,
-        runsOn(
-          room,
-          outline,
-          openings.map((o) => boxOf(o, true)),
-        )[kind] ?? 0,
-        'length',
-      ),
-    );
+    const terms = walls.map((w) => given(`wall ${w.wall.label}`, runsOn(room, w)[kind] ?? 0, 'length'));
     const length = compute('sum', TRIM_NAMES[kind], 'length', ...terms);
-    return {
-      kind,
-      length,
-      area: compute('product', TRIM_NAMES[kind], 'area', length, given('face', run.face.metres, 'length')),
-    };
+    const girth = run.girth
+      ? given('developed girth', run.girth.metres, 'length')
+      : given('face', run.face.metres, 'length');
+    return { kind, length, area: compute('product', TRIM_NAMES[kind], 'area', length, girth) };
   });
-  const cased = walls.flatMap((w) => w.openings).filter((o) => o.casing);
-  if (cased.length) {
-    const length = compute('sum', 'Casing', 'length', ...cased.map((o) => given(o.label, casingLength(o), 'length')));
-    const area = compute(
-      'sum',
-      'Casing',
-      'area',
-      ...cased.map((o) =>
-        compute(
-          'product',
-          o.label,
-          'area',
-          given('run', casingLength(o), 'length'),
-          given('face', o.casing?.metres ?? 0, 'length'),
-        ),
-      ),
-    );
-    result.push({ kind: 'casing', length, area });
-  }
-  return result;
+  const casing = casingTrim(walls);
+  return casing ? [...result, casing] : result;
 }

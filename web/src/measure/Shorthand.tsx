@@ -1,4 +1,5 @@
-import { formatTapeSheet, parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
+import { formatTapeSheet } from '@kovelin/core/exchange/tapesheet-write.ts';
+import { parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
 import type { Room } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { useState } from 'react';

@@ -59,7 +59,7 @@ export async function exportTakeoff(job: Job): Promise<void> {
 }
 
 export async function exportTapeSheet(job: Job): Promise<void> {
-  const { formatTapeSheet } = await import('@kovelin/core/exchange/tapesheet.ts');
+  const { formatTapeSheet } = await import('@kovelin/core/exchange/tapesheet-write.ts');
   download(`${fileName(job)}.tape`, formatTapeSheet(rows(job.rooms), job.units), 'text/plain');
 }
 

@@ -1,0 +1,106 @@
+import { newOpening } from '../job/create.ts';
+import { rows, type Foot, type Opening, type Part, type Reading, type Room } from '../job/types.ts';
+import { parseLength, trimNumber, typeLength, type LengthOptions } from '../units/length.ts';
+import type { LengthUnit, System } from '../units/si.ts';
+import { pairOf, SIZE_WORDS, type Size } from './part-words.ts';
+
+const sheetUnit = (system: System): LengthUnit => (system === 'imperial' ? 'ft' : 'm');
+
+/** A reading as it was typed where that still means the same under the sheet's units; otherwise written anew. */
+function write(reading: Reading, system: System, needsUnit = false): string {
+  const options: LengthOptions = { max: 1000, zero: true, ...(needsUnit ? {} : { unit: sheetUnit(system) }) };
+  const again = parseLength(reading.typed, options);
+  const same = again.ok && Math.abs(again.value - reading.metres) < 1e-9 && !/#/.test(reading.typed);
+  return same ? reading.typed : typeLength(reading.metres, system);
+}
+
+function writeTurn(turn: number): string {
+  const side = turn < 0 ? 'L' : 'R';
+  return Math.abs(turn) === 90 ? side : `${trimNumber(Math.abs(turn), 4)}${side}`;
+}
+
+type Write = (reading: Reading) => string;
+
+const writeStairs = ({ from, to, rise, down, steps }: Foot, w: Write) =>
+  `stairs ${w(from)} to ${w(to)} ${down ? 'down' : 'up'} ${w(rise)}${steps ? ` steps ${steps}` : ''}`;
+
+/** Place and size, then only what differs from a plain opening of its kind. */
+function writeOpening(o: Opening, wall: string, w: Write): string {
+  const base = newOpening({
+    id: o.id,
+    label: o.label,
+    wall: o.wall,
+    kind: o.kind,
+    width: o.width,
+    height: o.height,
+    at: o.at,
+  });
+  const one = (word: string, reading: Reading | null) => (reading ? ` ${word} ${w(reading)}` : '');
+  const sameGrid = o.panels.rows === base.panels.rows && o.panels.columns === base.panels.columns;
+  const grid = sameGrid ? '' : ` ${o.panels.rows} x ${o.panels.columns}`;
+  const withLeaf = o.leaf !== base.leaf || (grid && o.sash === 'none');
+  return [
+    `${o.kind} ${o.label} on ${wall} ${w(o.width)} x ${w(o.height)} at ${w(o.at)}`,
+    one('sill', o.sill),
+    o.shape === 'rectangle'
+      ? ''
+      : ` head ${o.shape}${o.rise && o.shape !== 'round' && o.shape !== 'circle' ? ` ${w(o.rise)}` : ''}`,
+    one('casing', o.casing),
+    one('girth', o.girth),
+    one('back', o.back),
+    o.reveal ? ` reveal ${w(o.reveal.depth)}${o.reveal.painted ? '' : ' bare'}` : '',
+    withLeaf ? ` leaf ${o.leaf}${o.sash === 'none' ? grid : ''}` : '',
+    o.faces === 2 ? ' faces 2' : '',
+    one('frame', o.frame),
+    o.sash === 'none' ? '' : ` sash ${o.sash}${grid}`,
+    one('board', o.board),
+    one('apron', o.apron),
+  ].join('');
+}
+
+function writePart(part: Part, wall: string | null, w: Write): string {
+  const pair = pairOf(part.kind);
+  const whole = pair.length > 0 && pair.every((size) => part[size]);
+  const words = SIZE_WORDS.flatMap(([word, key]) => {
+    const reading = part[key];
+    return reading && !(whole && pair.includes(key as Size)) ? [`${word} ${w(reading)}`] : [];
+  });
+  return [
+    `${part.kind} ${part.label}`,
+    wall ? `on ${wall}` : '',
+    whole ? pair.map((size) => w(part[size] as Reading)).join(' x ') : '',
+    ...words,
+    part.count === 1 ? '' : `count ${part.count}`,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** One room as tape-sheet lines, without the units line. Walls without a length are left out. */
+export function formatRoom(room: Room, system: System): string {
+  const w = (reading: Reading) => write(reading, system);
+  const labelOf = (id: string) => room.walls.byId[id]?.label ?? '';
+  const lines = [`room ${room.name}`];
+  if (room.height) lines.push(`height ${w(room.height)}`);
+  for (const wall of rows(room.walls)) {
+    if (!wall.length) continue;
+    const heights = wall.heightStart
+      ? ` h ${w(wall.heightStart)}${wall.heightEnd ? ` to ${w(wall.heightEnd)}` : ''}`
+      : '';
+    const peaks = wall.peaks.map((peak) => ` peak ${w(peak.height)} at ${w(peak.at)}`).join('');
+    const bow = wall.bow ? ` bow ${wall.bow.side} ${w(wall.bow.rise)}` : '';
+    const stairs = wall.foot ? ` ${writeStairs(wall.foot, w)}` : '';
+    lines.push(`wall ${wall.label} ${w(wall.length)} ${writeTurn(wall.turn)}${heights}${peaks}${bow}${stairs}`);
+  }
+  for (const o of rows(room.openings)) lines.push(writeOpening(o, labelOf(o.wall), w));
+  for (const part of rows(room.parts)) lines.push(writePart(part, part.wall && labelOf(part.wall), w));
+  for (const check of room.checks) lines.push(`check ${labelOf(check.from)} ${labelOf(check.to)} ${w(check.length)}`);
+  for (const [kind, run] of Object.entries(room.trim))
+    lines.push(
+      `trim ${kind} ${write(run.face, system, true)}${run.girth ? ` girth ${write(run.girth, system, true)}` : ''}${run.at ? ` at ${w(run.at)}` : ''}`,
+    );
+  return lines.join('\n');
+}
+
+export const formatTapeSheet = (rooms: readonly Room[], system: System): string =>
+  [`units ${sheetUnit(system)}`, ...rooms.map((room) => `\n${formatRoom(room, system)}`)].join('\n') + '\n';

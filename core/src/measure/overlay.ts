@@ -1,0 +1,114 @@
+import type { Metres, SquareMetres } from '../units/si.ts';
+import type { Point } from './geometry.ts';
+
+/** A shape laid on a wall or a ceiling: a simple polygon, either way round. */
+export interface Layer {
+  readonly id: string;
+  readonly points: readonly Point[];
+}
+export interface Overlay {
+  /** What is seen of each layer: where it lies uppermost, within the first. */
+  readonly areas: ReadonlyMap<string, SquareMetres>;
+  /** Length of the border between what is uppermost on its two sides; `''` is outside. */
+  readonly border: (a: string, b: string) => Metres;
+}
+
+const OUTSIDE = -1;
+const E = 1e-9;
+
+interface Edge {
+  readonly a: Point;
+  readonly b: Point;
+  readonly layer: number;
+}
+interface Stretch {
+  readonly from: Metres;
+  readonly to: Metres;
+  readonly top: number;
+}
+
+const yAt = ({ a, b }: Edge, x: Metres): Metres => a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
+
+/**
+ * Lays shapes on one another, the first at the bottom, and measures what is seen of each and how they border on one
+ * another. Exact for polygons: between two neighbouring corners or crossings every edge is a straight line that meets no
+ * other, so each slab falls into trapezia. What reaches beyond the first layer counts as nothing.
+ */
+export function overlay(layers: readonly Layer[]): Overlay {
+  const edges: Edge[] = layers.flatMap(({ points }, layer) =>
+    points.flatMap((p, i): Edge[] => {
+      const q = points[(i + 1) % points.length] as Point;
+      if (Math.abs(p.x - q.x) < E) return [];
+      return [p.x < q.x ? { a: p, b: q, layer } : { a: q, b: p, layer }];
+    }),
+  );
+  const areas = new Map(layers.map((layer) => [layer.id, 0]));
+  const borders = new Map<string, Metres>();
+  const id = (index: number) => (index === OUTSIDE ? '' : (layers[index]?.id ?? ''));
+  const key = (a: string, b: string) => (a < b ? `${a}|${b}` : `${b}|${a}`);
+  const meet = (a: number, b: number, length: Metres) => {
+    if (a !== b) borders.set(key(id(a), id(b)), (borders.get(key(id(a), id(b))) ?? 0) + length);
+  };
+  const xs = cuts(layers, edges);
+  let before: Stretch[] = [];
+  for (let i = 1; i < xs.length; i++) {
+    const [left, right] = [xs[i - 1] as Metres, xs[i] as Metres];
+    const mid = (left + right) / 2;
+    const across = edges
+      .filter(({ a, b }) => a.x < mid && b.x > mid)
+      .map((edge) => ({ edge, mid: yAt(edge, mid), left: yAt(edge, left), right: yAt(edge, right) }))
+      .sort((p, q) => p.mid - q.mid);
+    const inside = new Array<boolean>(layers.length).fill(false);
+    const [starts, ends]: [Stretch[], Stretch[]] = [[], []];
+    let below = OUTSIDE;
+    across.forEach((lower, k) => {
+      inside[lower.edge.layer] = !inside[lower.edge.layer];
+      const upper = across[k + 1];
+      // edges that coincide enclose nothing: the border belongs to what lies beyond the last of them
+      if (upper && upper.mid - lower.mid < E) return;
+      const top = inside[0] ? inside.lastIndexOf(true) : OUTSIDE;
+      meet(below, top, Math.hypot(right - left, lower.right - lower.left));
+      below = top;
+      if (!upper || top === OUTSIDE) return;
+      const name = id(top);
+      const area = ((upper.left - lower.left + upper.right - lower.right) / 2) * (right - left);
+      areas.set(name, (areas.get(name) ?? 0) + area);
+      starts.push({ from: lower.left, to: upper.left, top });
+      ends.push({ from: lower.right, to: upper.right, top });
+    });
+    beside(before, starts, meet);
+    before = ends;
+  }
+  beside(before, [], meet);
+  return { areas, border: (a, b) => borders.get(key(a, b)) ?? 0 };
+}
+
+/** Where a slab begins: at every corner, and wherever two edges cross. */
+function cuts(layers: readonly Layer[], edges: readonly Edge[]): Metres[] {
+  const xs = layers.flatMap((layer) => layer.points.map((p) => p.x));
+  edges.forEach((p, i) => {
+    for (let j = i + 1; j < edges.length; j++) {
+      const q = edges[j] as Edge;
+      if (p.layer === q.layer) continue;
+      const [from, to] = [Math.max(p.a.x, q.a.x), Math.min(p.b.x, q.b.x)];
+      if (from >= to) continue;
+      const [gap, other] = [yAt(p, from) - yAt(q, from), yAt(p, to) - yAt(q, to)];
+      if (gap * other < 0) xs.push(from + ((to - from) * gap) / (gap - other));
+    }
+  });
+  return xs.sort((a, b) => a - b).filter((x, i) => i === 0 || x - (xs[i - 1] as number) > E);
+}
+
+/** What stands left and right of the upright line between two slabs. */
+function beside(
+  left: readonly Stretch[],
+  right: readonly Stretch[],
+  meet: (a: number, b: number, length: Metres) => void,
+): void {
+  const ys = [...left, ...right].flatMap((s) => [s.from, s.to]).sort((a, b) => a - b);
+  const at = (list: readonly Stretch[], y: Metres) => list.find((s) => s.from < y && y < s.to)?.top ?? OUTSIDE;
+  for (let i = 1; i < ys.length; i++) {
+    const [from, to] = [ys[i - 1] as Metres, ys[i] as Metres];
+    if (to - from > E) meet(at(left, (from + to) / 2), at(right, (from + to) / 2), to - from);
+  }
+}
