@@ -3,6 +3,9 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { seededIds } from '../job/create.ts';
+import { PART_KINDS, type PartKind } from '../job/vocabulary.ts';
+import { PART_RULES } from '../measure/parts.ts';
+import { assignReadings, readReadings } from './readings.ts';
 import { roomFromDraft } from '../job/reconcile.ts';
 import { formatTapeSheet } from './tapesheet-write.ts';
 import { parseTapeSheet } from './tapesheet.ts';
@@ -35,8 +38,36 @@ test('the loft bedroom, clause by clause', () => {
   expect([draft?.checks[0]?.length.typed, draft?.trim.baseboard?.face.typed]).toEqual([`16'3`, '5 1/2"']);
 });
 
-test('what is written reads back to the same room, in both systems', () => {
-  const draft = parseTapeSheet(LOFT).rooms[0]?.draft;
+/** Every clause there is, once. */
+const EVERYTHING = `units ft
+room Everything
+height 8
+wall A 12 R bow out 8"
+wall B 10 R stairs 9' to 1' down 3' steps 5
+wall C 12 R h 8 peak 9 at 4 peak 9 at 8
+wall D 10 R bow in 6" stairs 1 to 2 up 6"
+door d1 on A 2'6 x 6'8 at 1' casing 2" girth 3" back 2" leaf panelled 3 x 2 faces 2 frame 5"
+door d2 on A 2'6 x 6'8 at 6' leaf none
+door d3 on C 2'6 x 6'8 at 8' leaf flush 1 x 1
+window w1 on C 3' x 4' at 2' sill 2' head segmental 6" reveal 5" bare sash hung 2 x 3 board 8" apron 3"
+window w2 on C 2' x 2' at 6' sill 4' head circle reveal 4"
+opening o1 on D 2' x 7' at 3' head round
+opening o2 on D 2' x 7' at 6' head gable 1'
+trim baseboard 5" girth 6"
+trim picture-rail 2" girth 3" at 7'
+${PART_KINDS.map((kind, i) => partLine(kind, i)).join('\n')}
+`;
+function partLine(kind: PartKind, i: number): string {
+  const { needs, takes, place, counted } = PART_RULES[kind];
+  const word = { width: 'wide', height: 'high', depth: 'deep', at: 'at', sill: 'sill' };
+  const sizes = [...needs, ...takes].map((size, k) => `${word[size]} ${k + 1}' ${i % 12}"`);
+  return [kind, `p${i}`, place === 'wall' ? 'on B' : '', ...sizes, counted ? `count ${i}` : ''].join(' ');
+}
+
+test.each([LOFT, EVERYTHING])('what is written reads back to the same room, in both systems', (sheet) => {
+  const { problems, rooms } = parseTapeSheet(sheet);
+  expect(problems).toEqual([]);
+  const draft = rooms[0]?.draft;
   if (!draft) throw new Error('no room');
   const room = roomFromDraft(draft, 'r', seededIds('r'), 'imperial');
   for (const system of ['imperial', 'metric'] as const) {
@@ -79,6 +110,11 @@ test.each([
   [inRoom('trim baseboard 5'), /4:16 5 needs a unit/],
   [inRoom('trim chair-rail 3"'), /Say how high it is/],
   [inRoom('check A A 3'), /two different walls/],
+  [inRoom('wall B 12 R bow 3'), /4:17 The side a wall bows to is one of out, in/],
+  [inRoom('wall B 12 R stairs 1 up 3'), /Say where the stairs start and end/],
+  [inRoom('window w on A 3 x 4 at 1 head pointed'), /A head is one of rectangle, round/],
+  [inRoom('door d on A 3 x 7 at 1 leaf panelled 0 x 2'), /1 to 12 rows/],
+  [inRoom('tile t on A 3 by 2 at 1'), /4:15 Put an x between its sizes: tile p1 on A 3' x 2' at 1'/],
   [inRoom('lintel 3'), /4:1 “lintel” does not start a line/],
   [inRoom('height 8 9'), /“9” is not understood/],
   ['units yd', /1:1 “yd” is not a unit/],
@@ -86,7 +122,7 @@ test.each([
 ])('%j is refused with its line and column', (text, message) => expect(problem(text)).toMatch(message));
 
 test('mutated and random text never throws, and good lines still count', () => {
-  const lines = LOFT.split('\n');
+  const lines = EVERYTHING.split('\n');
   const mutated = fc
     .tuple(fc.nat(lines.length - 1), fc.nat(40), fc.string({ maxLength: 4 }))
     .map(([i, at, scrap]) => lines.map((l, j) => (j === i ? l.slice(0, at) + scrap + l.slice(at) : l)).join('\n'));
@@ -99,4 +135,69 @@ test('mutated and random text never throws, and good lines still count', () => {
     }),
     { numRuns: 300 },
   );
+});
+
+describe('a list of readings', () => {
+  const metres = (text: string) =>
+    readReadings(text, 'metric').readings.map((r) => [r.label, Number(r.reading.metres.toFixed(4))]);
+  test.each<[string, string, unknown[]]>([
+    [
+      'lines, as a meter logs them',
+      '3.820 m\n2.405 m\n',
+      [
+        [null, 3.82],
+        [null, 2.405],
+      ],
+    ],
+    [
+      'decimal commas and semicolons, with headings',
+      'wall;length;unit\nA;3,82;m\nB;2405;mm',
+      [
+        ['A', 3.82],
+        ['B', 2.405],
+      ],
+    ],
+    [
+      'commas and quotes',
+      `wall,length\nA,"12'6 1/2"""\nB,3.5`,
+      [
+        ['A', 3.8227],
+        ['B', 3.5],
+      ],
+    ],
+    [
+      'tabs, bare numbers in the job’s unit',
+      'A\t3.82\nB\t2.4',
+      [
+        ['A', 3.82],
+        ['B', 2.4],
+      ],
+    ],
+    [
+      'a bare decimal comma',
+      '3,82\n2,4',
+      [
+        [null, 3.82],
+        [null, 2.4],
+      ],
+    ],
+  ])('%s', (_, text, expected) => expect(metres(text)).toEqual(expected));
+
+  test('walls take the readings that name them, the others go to walls still waiting; what fits nowhere is said', () => {
+    const draft = parseTapeSheet('units m\nroom R\nwall A 3\nwall B 2\nwall C 3').rooms[0]?.draft;
+    if (!draft) throw new Error('no room');
+    const room = roomFromDraft(draft, 'r', seededIds('r'), 'metric');
+    const to = (text: string) => {
+      const { lengths, problems } = assignReadings(room, readReadings(text, 'metric').readings);
+      return [
+        lengths.map((l) => `${room.walls.byId[l.wall]?.label}${l.length.metres}`).join(' '),
+        problems.map((p) => `${p.line} ${p.message}`).join(),
+      ];
+    };
+    expect(to('C;9\n5\n6')).toEqual(['C9 A5 B6', '']);
+    expect(to('1\n2\n3\n4')).toEqual(['A1 B2 C3', '4 There are more readings than walls; R has 3. Add a wall first.']);
+    expect(to('Z;4')[1]).toMatch(/no wall “Z” in R; its walls are A, B, C/);
+    expect(readReadings('nonsense 4x', 'metric').problems[0]?.message).toMatch(/holds no length/);
+    expect(readReadings('', 'metric').problems[0]?.message).toMatch(/empty/);
+  });
 });

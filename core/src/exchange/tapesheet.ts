@@ -1,15 +1,5 @@
 import type { DraftRoom } from '../job/reconcile.ts';
-import {
-  rows,
-  type Foot,
-  type Opening,
-  type Part,
-  type Peak,
-  type Reading,
-  type Room,
-  type TrimRun,
-  type Wall,
-} from '../job/types.ts';
+import type { Foot, Opening, Peak, Reading, TrimRun, Wall } from '../job/types.ts';
 import { newOpening, newPart } from '../job/create.ts';
 import {
   LEAVES,

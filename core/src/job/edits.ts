@@ -16,6 +16,7 @@ import type {
   Part,
   Practice,
   Product,
+  Reading,
   Room,
   Scope,
   Survey,
@@ -85,6 +86,10 @@ const EDITS = {
   setWall: (job: D, { room, wall, set }: { room: Id; wall: Id; set: Partial<Omit<Wall, 'id'>> }) => {
     if (set.turn !== undefined && !(Math.abs(set.turn) < 360)) refuse('A turn is less than 360 degrees.');
     Object.assign(wallOf(roomOf(job, room), wall), castDraft(set));
+  },
+  /** Many lengths at once: from a list. */
+  setLengths: (job: D, { room, lengths }: { room: Id; lengths: readonly { wall: Id; length: Reading }[] }) => {
+    for (const { wall, length } of lengths) wallOf(roomOf(job, room), wall).length = length;
   },
   removeWall: (job: D, { room: id, wall }: { room: Id; wall: Id }) => {
     const room = roomOf(job, id);

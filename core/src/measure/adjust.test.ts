@@ -148,3 +148,30 @@ describe('closed forms', () => {
     }
   });
 });
+
+test('a surveying worked example: the compass rule on a five-sided traverse', () => {
+  // Ghilani & Wolf, Elementary Surveying, the chapter on traverse computations: lengths in feet, azimuths after balancing
+  // the angles, balanced departures and latitudes. Values from memory.
+  const sides = [
+    [647.25, 126, 55, 17, 517.444, -388.835],
+    [203.03, 178, 18, 58, 5.964, -202.948],
+    [720.35, 15, 31, 54, 192.881, 694.022],
+    [610.24, 284, 35, 20, -590.571, 153.689],
+    [285.13, 206, 9, 41, -125.718, -255.928],
+  ] as const;
+  const azimuths = sides.map(([, d, m, s]) => d + m / 60 + s / 3600);
+  const lengths = sides.map(([length]) => length);
+  // run counter-clockwise in the book: mirrored here, as a room is walked clockwise
+  const turns = azimuths.map((a, i) => {
+    const turn = a - (azimuths[(i + 1) % azimuths.length] ?? 0);
+    return turn > 180 ? turn - 360 : turn < -180 ? turn + 360 : turn;
+  });
+  expect(turns.reduce((a, b) => a + b, 0)).toBeCloseTo(360, 9);
+  const closure = close({ lengths, turns, turnsMeasured: true, diagonals: [] }, { ...SETTINGS, least: 1 });
+  expect(closure.misclosure).toBeCloseTo(0.081, 2);
+  // the book says 1:30,000, rounded
+  expect((closure.ratio ?? 0) / 30_000).toBeCloseTo(1, 1);
+  sides.forEach(([, , , , departure, latitude], i) =>
+    expect(closure.adjusted[i]).toBeCloseTo(Math.hypot(departure, latitude), 2),
+  );
+});

@@ -7,7 +7,6 @@ import { covered, type Point } from './geometry.ts';
 import {
   boardLength,
   boxOf,
-  casingFace,
   casingLength,
   edgeLength,
   frameOf,
@@ -15,19 +14,9 @@ import {
   openingArea,
   pointsOf,
 } from './openings.ts';
-import {
-  climbs,
-  footLength,
-  heightAt,
-  lowestTop,
-  pointsOfBox,
-  polygonOf,
-  topLength,
-  type Box,
-  type Outline,
-} from './outline.ts';
+import { climbs, footLength, lowestTop, pointsOfBox, polygonOf, topLength, type Box, type Outline } from './outline.ts';
 import { overlay, type Layer, type Overlay } from './overlay.ts';
-import { fixtureCut, isFixture, partBox, PART_RULES } from './parts.ts';
+import { fixtureCut, partBox, PART_RULES } from './parts.ts';
 
 export const TRIM_NAMES: Readonly<Record<TrimKind | 'casing', string>> = {
   baseboard: 'Baseboard',

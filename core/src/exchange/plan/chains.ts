@@ -1,0 +1,183 @@
+import type { DraftRoom } from '../../job/reconcile.ts';
+import { letter, newWall } from '../../job/create.ts';
+import type { Reading } from '../../job/types.ts';
+import { signedArea, type Point } from '../../measure/geometry.ts';
+import { parseLength, typeLength } from '../../units/length.ts';
+import { bad, good, type Problem, type Result } from '../../units/problem.ts';
+import type { LengthUnit, Metres, System } from '../../units/si.ts';
+
+/** A corner of a chain; `bulge` is that of the side that leaves it: tan of a quarter of its angle, left turning positive. */
+export interface Corner extends Point {
+  readonly bulge: number;
+}
+export interface Chain {
+  readonly corners: readonly Corner[];
+  readonly closed: boolean;
+}
+/** A drawing's outlines by layer, in the drawing's own units. */
+export interface PlanFile {
+  /** null: the file does not say. */
+  readonly unit: LengthUnit | null;
+  /** Metres for one unit of the drawing, where the file says it otherwise than by a unit. */
+  readonly metresPerUnit: number | null;
+  readonly layers: readonly { readonly name: string; readonly chains: readonly Chain[] }[];
+  /** What was passed over, said as sentences. */
+  readonly notes: readonly string[];
+}
+
+export const MAX_PLAN_BYTES = 20_000_000;
+export const MAX_ROOM_WALLS = 400;
+
+const far = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y);
+const reversed = ({ corners, closed }: Chain): Chain => ({
+  closed,
+  corners: corners.map((_, i): Corner => {
+    const j = corners.length - 1 - i;
+    const side = closed ? (j + corners.length - 1) % corners.length : j - 1;
+    return { ...(corners[j] as Corner), bulge: -(corners[side]?.bulge ?? 0) };
+  }),
+});
+
+/**
+ * Joins chains end to end where their ends lie within `tolerance` of each other. Ends are hashed to a grid, so a drawing of
+ * n lines takes time in proportion to n.
+ */
+export function join(chains: readonly Chain[], tolerance: number): { loops: Chain[]; open: Chain[] } {
+  const loops = chains.filter((c) => c.closed && c.corners.length > 1);
+  const loose = chains.filter((c) => !c.closed && c.corners.length > 1);
+  const cell = (v: number) => Math.floor(v / tolerance);
+  const ends = new Map<string, { index: number; at: Point }[]>();
+  const keys = (p: Point) => [-1, 0, 1].flatMap((dx) => [-1, 0, 1].map((dy) => `${cell(p.x) + dx},${cell(p.y) + dy}`));
+  loose.forEach((chain, index) => {
+    for (const at of [chain.corners[0] as Corner, chain.corners.at(-1) as Corner]) {
+      const key = `${cell(at.x)},${cell(at.y)}`;
+      ends.set(key, [...(ends.get(key) ?? []), { index, at }]);
+    }
+  });
+  const used = new Set<number>();
+  const next = (at: Point) =>
+    keys(at)
+      .flatMap((key) => ends.get(key) ?? [])
+      .filter((end) => !used.has(end.index) && far(end.at, at) <= tolerance)
+      .sort((a, b) => far(a.at, at) - far(b.at, at))[0];
+  const open: Chain[] = [];
+  loose.forEach((first, index) => {
+    if (used.has(index)) return;
+    used.add(index);
+    let corners = [...first.corners];
+    // forward from its end, then, turned round, forward from its start
+    for (let side = 0; side < 2; side++) {
+      for (let found = next(corners.at(-1) as Corner); found; found = next(corners.at(-1) as Corner)) {
+        used.add(found.index);
+        const chain = loose[found.index] as Chain;
+        const tail = found.at === chain.corners[0] ? chain : reversed(chain);
+        corners.pop();
+        corners.push(...tail.corners);
+      }
+      if (far(corners[0] as Corner, corners.at(-1) as Corner) <= tolerance) break;
+      if (side === 0) corners = [...reversed({ corners, closed: false }).corners];
+    }
+    const closed = corners.length > 2 && far(corners[0] as Corner, corners.at(-1) as Corner) <= tolerance;
+    if (closed) loops.push({ corners: corners.slice(0, -1), closed });
+    else open.push({ corners, closed: false });
+  });
+  return { loops, open };
+}
+
+/** Ends this far apart still meet, m. */
+const JOIN = 0.005;
+/** Shorter sides are drawing noise, m. */
+const LEAST_SIDE = 0.01;
+
+/** The outlines of a layer as rooms might be made of them, the largest first; a sentence when its lines enclose nothing. */
+export function outlinesOf(plan: PlanFile, layer: string, metresPerUnit: number): Result<Chain[]> {
+  const found = plan.layers.find((l) => l.name === layer);
+  if (!found)
+    return bad(
+      `There is no layer “${layer}” in this drawing; it has ${plan.layers.map((l) => l.name).join(', ') || 'none'}.`,
+    );
+  const scaled = found.chains.map(({ closed, corners }) => ({
+    closed,
+    corners: corners.map((c) => ({ x: c.x * metresPerUnit, y: c.y * metresPerUnit, bulge: c.bulge })),
+  }));
+  const { loops, open } = join(scaled, JOIN);
+  const rooms = loops
+    .map((loop) => ({ loop: tidy(loop), area: Math.abs(signedArea(loop.corners)) }))
+    .filter(({ loop, area }) => loop.corners.length >= 2 && area > 0.01)
+    .sort((a, b) => b.area - a.area);
+  if (rooms.length) return good(rooms.map((r) => r.loop));
+  const gaps = open
+    .map((chain) => far(chain.corners[0] as Corner, chain.corners.at(-1) as Corner))
+    .sort((a, b) => a - b);
+  return bad(
+    gaps.length
+      ? `The lines on layer “${layer}” do not close: the nearest ends are ${((gaps[0] ?? 0) * 1000).toFixed(0)} mm apart. Join them in the drawing, choose another layer, or check the units.`
+      : `Layer “${layer}” holds nothing that encloses a room. Choose another layer.`,
+  );
+}
+
+/** Clockwise, without sides too short to be walls, and without corners in a straight line. */
+function tidy(loop: Chain): Chain {
+  const clockwise = signedArea(loop.corners) > 0 ? reversed(loop) : loop;
+  let corners = clockwise.corners.filter(
+    (c, i, all) => c.bulge !== 0 || far(c, all[(i + 1) % all.length] as Corner) > LEAST_SIDE,
+  );
+  corners = corners.filter((c, i, all) => {
+    const [before, after] = [all[(i + all.length - 1) % all.length] as Corner, all[(i + 1) % all.length] as Corner];
+    const [a, b] = [Math.atan2(c.y - before.y, c.x - before.x), Math.atan2(after.y - c.y, after.x - c.x)];
+    return before.bulge !== 0 || c.bulge !== 0 || Math.abs(Math.sin(a - b)) > 1e-4 || Math.cos(a - b) < 0;
+  });
+  return { closed: true, corners };
+}
+
+/** To a hundredth of a degree; whole ones where a drawing means them. */
+function turnAt(before: Point, at: Point, after: Point): number {
+  const heading = (a: Point, b: Point) => (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+  const turn = heading(before, at) - heading(at, after);
+  const within = ((((turn + 180) % 360) + 360) % 360) - 180;
+  const whole = Math.round(within);
+  return Math.abs(within - whole) < 0.02 ? whole : Number(within.toFixed(4));
+}
+
+const reading = (metres: Metres, system: System): Reading => {
+  const typed = typeLength(metres, system);
+  const parsed = parseLength(typed);
+  return { typed, metres: parsed.ok ? parsed.value : metres };
+};
+
+/** An outline as walls still to be confirmed, walked clockwise from its first corner, lettered, read to the job's units. */
+export function wallsOf({ corners }: Chain, system: System): Result<DraftRoom['walls']> {
+  const n = corners.length;
+  if (n > MAX_ROOM_WALLS)
+    return bad(
+      `This outline has ${n} sides; a room is read up to ${MAX_ROOM_WALLS}. Simplify its curves in the drawing.`,
+    );
+  if (n < 3) return bad('This outline has fewer than three corners; draw a round room as at least three arcs.');
+  const at = (i: number) => corners[(i + n) % n] as Corner;
+  const turns = corners.map((_, i) => turnAt(at(i), at(i + 1), at(i + 2)));
+  // rounding must not leave the turns short of a full round
+  const off = 360 - turns.reduce((a, b) => a + b, 0);
+  const last = n - 1;
+  turns[last] = Number(((turns[last] ?? 0) + (Math.abs(off) < 1 ? off : 0)).toFixed(4));
+  return good(
+    corners.map((c, i) => {
+      const chord = far(c, at(i + 1));
+      const { id: _id, ...wall } = newWall('', letter(i));
+      const rise = (Math.abs(c.bulge) * chord) / 2;
+      return {
+        ...wall,
+        length: reading(chord, system),
+        turn: turns[i] ?? 90,
+        // walked clockwise, an arc that turns right bows out
+        bow:
+          rise > 0.001 ? { rise: reading(rise, system), side: c.bulge < 0 ? ('out' as const) : ('in' as const) } : null,
+      };
+    }),
+  );
+}
+
+export const planProblem = (message: string, line?: number): Problem => ({
+  path: '',
+  message,
+  ...(line ? { line } : {}),
+});
