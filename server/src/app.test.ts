@@ -4,7 +4,9 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { seeded } from '@kovelin/core/sequence/schedule.ts';
 import { createApp } from './app.ts';
+import { Laser, type Shot } from './instruments/laser.ts';
 
 let server: Server;
 let url = '';
@@ -13,12 +15,13 @@ beforeAll(async () => {
   mkdirSync(join(dist, 'assets'));
   writeFileSync(join(dist, 'index.html'), '<title>Kovelin</title>');
   writeFileSync(join(dist, 'assets/app-1.js'), `export const text = '${'paint '.repeat(500)}';`);
-  server = createApp(dist).listen(0, '127.0.0.1');
+  server = createApp(dist, new Laser(seeded(5), () => new Date('2026-11-23T08:00:00Z'))).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });
 afterAll(() => {
   server.close();
+  server.closeAllConnections();
 });
 
 test('every page of the application is the same document, never cached, under a strict policy', async () => {
@@ -45,4 +48,51 @@ test('hashed assets are immutable and compressed; a missing file is a 404, not a
   expect((await fetch(`${url}/assets/gone.js`)).status).toBe(404);
   expect((await fetch(`${url}/robots.txt`)).status).toBe(404);
   expect((await fetch(`${url}/..%2f..%2fpackage.json`)).status).not.toBe(200);
+});
+
+test('the simulated meter reads within a few millimetres, and now and then goes wrong as meters do', () => {
+  const laser = new Laser(seeded(7), () => new Date(0));
+  const shots = Array.from({ length: 4000 }, () => laser.press(4));
+  const lost = shots.filter((s) => s.metres === null);
+  const good = shots.filter((s) => s.metres !== null && Math.abs(s.metres - 4) < 0.01).map((s) => (s.metres ?? 0) - 4);
+  const spread = Math.sqrt(good.reduce((sum, e) => sum + e * e, 0) / good.length);
+  expect(lost.every((s) => s.fault === 'no-return')).toBe(true);
+  expect([lost.length / 4000, 1 - good.length / 4000, spread * 1000]).toEqual([
+    expect.closeTo(0.02, 1),
+    expect.closeTo(0.04, 1),
+    expect.closeTo(1.5, 0),
+  ]);
+  expect(good.length).toBeLessThan(4000 - lost.length);
+});
+
+test('its protocol: press, listen, catch up; nonsense is refused with a sentence', async () => {
+  const press = (body: string) =>
+    fetch(`${url}/instruments/laser/shots`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body });
+  const first = (await (await press('{"distance":3.82}')).json()) as Shot;
+  expect(first).toMatchObject({ id: 1, at: '2026-11-23T08:00:00.000Z' });
+  for (const body of ['{"distance":"far"}', '{"distance":400}', '{}', 'nonsense', `{"a":"${'x'.repeat(2000)}"}`]) {
+    const refused = await press(body);
+    expect([refused.status, ((await refused.json()) as { problem: string }).problem]).toEqual([
+      400,
+      expect.stringMatching(/Send \{"distance": metres\}, a number from 0.05 to 60/),
+    ]);
+  }
+  const events = await fetch(`${url}/instruments/laser/events`, { headers: { 'Last-Event-ID': '0' } });
+  expect([events.headers.get('content-type')?.split(';')[0], events.headers.get('content-encoding')]).toEqual([
+    'text/event-stream',
+    null,
+  ]);
+  const reader = (events.body as ReadableStream<Uint8Array>).getReader();
+  let text = '';
+  const until = async (pattern: RegExp) => {
+    while (!pattern.test(text)) text += new TextDecoder().decode((await reader.read()).value);
+  };
+  await until(/id: 1\nevent: shot\ndata: \{"id":1.*\n\n/);
+  await press('{"distance":2}');
+  await until(/id: 2\nevent: shot/);
+  await reader.cancel();
+  const state = (await (await fetch(`${url}/instruments/laser`)).json()) as { last: Shot };
+  expect(state.last.id).toBe(2);
+  const page = await fetch(`${url}/instruments/console/`);
+  expect(await page.text()).toContain('Laser meter');
 });

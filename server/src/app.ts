@@ -2,12 +2,14 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { Laser } from './instruments/laser.ts';
+import { instruments } from './instruments/routes.ts';
 
 /** Emotion inserts its rules through the CSSOM into an empty style element; this is the hash of the empty string. */
 const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 
-/** The built application, with strict headers: scripts, styles, fonts and requests from its own origin only. */
-export function createApp(dist: string): Express {
+/** The built application and the simulated instruments, with strict headers: everything from its own origin only. */
+export function createApp(dist: string, laser = new Laser(Math.random, () => new Date())): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -31,6 +33,7 @@ export function createApp(dist: string): Express {
       strictTransportSecurity: false,
     }),
   );
+  app.use('/instruments', instruments(laser));
   app.use(compression());
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(dist, { maxAge: 0, index: false }));

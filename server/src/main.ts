@@ -12,4 +12,9 @@ const server = createApp(dist).listen(port, host, (error?: Error) => {
   }
   console.log(`Kovelin is open at http://${host}:${port}${process.env['OPEN_AT'] ?? '/'}`);
 });
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.close(() => process.exit(0)));
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => {
+    server.close(() => process.exit(0));
+    // an instrument's event stream would stay open for ever
+    server.closeAllConnections();
+  });

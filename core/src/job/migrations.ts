@@ -39,8 +39,20 @@ function toVersion2(job: Json): Json {
       : r['trim'];
     return { ...each(each(r, 'walls', wall), 'openings', opening), trim, parts: { byId: {}, order: [] } };
   };
-  return { ...each(job, 'rooms', room), version: 2 };
+  const settings = isRecord(job['settings']) ? { ...job['settings'] } : job['settings'];
+  // replaced by the stiles and mouldings a panelled leaf is made of
+  if (isRecord(settings)) Reflect.deleteProperty(settings, 'door.panelFactor');
+  return { ...each(job, 'rooms', room), settings, version: 2 };
 }
 
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
-export const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = { 1: toVersion2 };
+const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = { 1: toVersion2 };
+
+export const JOB_VERSION = 2;
+
+/** From whatever version it says, through every step to the one in force. */
+export function migrate(json: Json): Json {
+  let job = json;
+  for (let from = Number(job['version']); from >= 1 && from < JOB_VERSION; from++) job = MIGRATIONS[from]?.(job) ?? job;
+  return job;
+}

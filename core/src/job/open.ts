@@ -1,10 +1,8 @@
 import { bad, good, type Problem, type Result } from '../units/problem.ts';
 import { MAX_JOB_BYTES, tooLarge } from './limits.ts';
-import { MIGRATIONS, type Json } from './migrations.ts';
+import { JOB_VERSION, migrate, type Json } from './migrations.ts';
 import { jobSchema } from './schema.ts';
 import type { Job, Room } from './types.ts';
-
-export const JOB_VERSION = 2;
 
 const MAX_PROBLEMS = 20;
 
@@ -42,7 +40,7 @@ export function openJob(text: string): Result<Job> {
       `This job was written by a newer Kovelin (file version ${version}; this one reads up to ${JOB_VERSION}). The file was left as it is; open it with the newer Kovelin.`,
       { path: 'version' },
     );
-  for (let from = version; from < JOB_VERSION; from++) json = MIGRATIONS[from]?.(json as Json) ?? json;
+  json = migrate(json as Json);
   const { error, value } = jobSchema.validate(json, {
     abortEarly: false,
     convert: false,

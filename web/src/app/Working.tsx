@@ -41,14 +41,14 @@ export function Figure({ working, system, text }: { working: Working; system: Sy
       </button>
       {open && (
         <div className="working">
-          <Tree working={working} system={system} />
+          <WorkingTree working={working} system={system} />
         </div>
       )}
     </>
   );
 }
 
-function Tree({ working, system }: { working: Working; system: System }) {
+export function WorkingTree({ working, system }: { working: Working; system: System }) {
   const value = <b>{shown(working.value, working.dimension, system)}</b>;
   if (working.op === 'given')
     return (
@@ -65,7 +65,7 @@ function Tree({ working, system }: { working: Working; system: System }) {
           {parts.map((term, i) => (
             <div key={i} className="signed">
               <i>{i === 0 && working.op !== 'mean' ? '=' : SIGNS[working.op]}</i>
-              <Tree working={term} system={system} />
+              <WorkingTree working={term} system={system} />
             </div>
           ))}
         </div>

@@ -1,6 +1,7 @@
 import type { Reading } from '@kovelin/core/job/types.ts';
 import { parseLength, type LengthOptions } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
+import { aim, hasPad } from './aim.ts';
 import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
 
 interface TextFieldProps<T> {
@@ -18,6 +19,10 @@ interface TextFieldProps<T> {
   readonly problem?: string | null;
   readonly id?: string;
   readonly hideLabel?: boolean;
+  /** Id of a datalist of suggestions. */
+  readonly list?: string;
+  /** Takes what the laser meter reads, while it was the last such field to have the focus. */
+  readonly takesReadings?: boolean;
 }
 
 /**
@@ -67,12 +72,18 @@ export function DraftField<T>(props: TextFieldProps<T>) {
         id={id}
         value={text ?? props.value}
         placeholder={props.placeholder}
+        data-length={props.takesReadings ? '' : undefined}
+        inputMode={props.takesReadings && hasPad() ? 'none' : undefined}
         data-dirty={text === null ? undefined : 'yes'}
         aria-invalid={message !== null}
         aria-describedby={message ? `${id}-p` : undefined}
         autoComplete="off"
         spellCheck={false}
-        onFocus={(event) => event.target.select()}
+        list={props.list}
+        onFocus={(event) => {
+          event.target.select();
+          if (props.takesReadings) aim({ id, label: props.label });
+        }}
         onChange={(event) => type(event.target.value)}
         onBlur={commit}
         onKeyDown={onKeyDown}
@@ -115,7 +126,12 @@ export function readLength(
 
 export function LengthField({ value, system, options, optional, ...rest }: LengthProps) {
   return (
-    <DraftField {...rest} value={value?.typed ?? ''} parse={(text) => readLength(text, system, options, optional)} />
+    <DraftField
+      {...rest}
+      takesReadings
+      value={value?.typed ?? ''}
+      parse={(text) => readLength(text, system, options, optional)}
+    />
   );
 }
 

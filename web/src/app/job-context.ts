@@ -26,6 +26,8 @@ export interface JobView {
   readonly specified: Specified | null;
   readonly select: (surface: string) => void;
   readonly goTo: (room: string) => void;
+  /** A surface of any room. */
+  readonly show: (room: string, surface: string) => void;
 }
 
 /** Everything a view of the open job needs. Room and surface live in the address, so that every step looks at the same. */
@@ -61,6 +63,7 @@ export function useJob(): JobView {
     specified,
     system: state.shown.units,
     select: (id) => change({ surface: id, ...(room ? { room: room.id } : {}) }),
+    show: (room, surface) => change({ room, surface }),
     goTo: (id) => change({ room: id, surface: '' }),
   };
 }

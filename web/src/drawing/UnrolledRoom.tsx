@@ -3,13 +3,14 @@ import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { type KeyboardEvent, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { layoutRoom, type OpeningShape, type RoomLayout, type WallShape } from './layout.ts';
+import { inkOn, type Coat } from './coat.ts';
+import { layoutRoom, type RoomLayout } from './layout.ts';
+import type { Placing } from './placing.ts';
+import { useZoom } from './useZoom.ts';
+import { Wall } from './WallMarks.tsx';
 
-/** How a step paints one surface: its colour, and what is written on it. */
-export interface Coat {
-  readonly fill: string;
-  readonly note?: string;
-}
+export type { Coat } from './coat.ts';
+
 export interface UnrolledRoomProps {
   /** Where the surface looked at is known, and chosen. */
   readonly view: Pick<JobView, 'system' | 'surface' | 'select'>;
@@ -17,20 +18,10 @@ export interface UnrolledRoomProps {
   readonly paint: (surfaceId: string) => Coat;
   /** Walls under suspicion, by id: dashed, and with a question mark. */
   readonly suspects?: ReadonlySet<string>;
+  /** Openings can be moved along their walls. */
+  readonly placing?: Placing;
   /** Something to say beside the ceiling. */
   readonly aside?: ReactNode;
-}
-
-/** Mean advance of the condensed face at its sizes here, px: lettering that would not fit is left to the table. */
-const NOTE_WIDTH = 5.6;
-const DIMENSION_WIDTH = 5;
-
-/** Dark or light lettering, whichever reads on the fill. */
-function inkOn(fill: string): string | undefined {
-  const found = /^#(..)(..)(..)$/.exec(fill);
-  if (!found) return undefined;
-  const [r, g, b] = found.slice(1).map((part) => parseInt(part, 16)) as [number, number, number];
-  return 0.299 * r + 0.587 * g + 0.114 * b > 128 ? '#20302f' : '#fbf9f4';
 }
 
 function useSize() {
@@ -109,6 +100,7 @@ function Sheet({
   takeoff,
   paint,
   suspects,
+  placing,
   height,
 }: UnrolledRoomProps & { layout: RoomLayout; height: number }) {
   const { system, select: onSelect } = view;
@@ -133,178 +125,82 @@ function Sheet({
   const { ceiling } = layout;
   const ceilingCoat = paint(ceilingId);
   const last = layout.walls.find((w) => `${w.takeoff.wall.id}/field` === selected);
-  return (
-    <svg
-      width={layout.width}
-      height={height}
-      role="group"
-      aria-label={`${takeoff.room.name}, unrolled`}
-      data-scale={layout.scale}
-    >
-      {ceiling && (
-        <g {...surface(ceilingId, `Ceiling of ${takeoff.room.name}`)}>
-          <polygon points={ceiling.points} fill={ceilingCoat.fill} className="edge" />
-          <text x={ceiling.x + 9} y={ceiling.y + 20} className="label" style={{ fill: inkOn(ceilingCoat.fill) }}>
-            Ceiling
-          </text>
-          {ceilingCoat.note && (
-            <text x={ceiling.x + 9} y={ceiling.y + 38} className="note" style={{ fill: inkOn(ceilingCoat.fill) }}>
-              {ceilingCoat.note}
-            </text>
-          )}
-        </g>
-      )}
-      {layout.walls.map((wall) => (
-        <Wall
-          key={wall.takeoff.wall.id}
-          wall={wall}
-          floor={layout.floor}
-          system={system}
-          paint={paint}
-          trim={trim}
-          surface={surface}
-          suspect={suspects?.has(wall.takeoff.wall.id) ?? false}
-        />
-      ))}
-      {last && <polygon points={last.points} className="ring" />}
-      {ceiling && selected === ceilingId && <polygon points={ceiling.points} className="ring" />}
-      <HeightMark layout={layout} system={system} />
-    </svg>
+  const regions = layout.walls.flatMap((w) =>
+    w.regions.map((r) => ({ id: `${w.takeoff.wall.id}/region/${r.part.id}`, points: r.points })),
   );
-}
-
-interface WallProps {
-  readonly wall: WallShape;
-  readonly floor: number;
-  readonly system: System;
-  readonly paint: (id: string) => Coat;
-  readonly trim: (kind: string) => string;
-  readonly surface: (id: string, label: string) => object;
-  readonly suspect: boolean;
-}
-
-function Wall({ wall, floor, system, paint, trim, surface, suspect }: WallProps) {
-  const { takeoff, x, width, label } = wall;
-  const id = `${takeoff.wall.id}/field`;
-  const coat = paint(id);
-  const ink = inkOn(coat.fill);
-  const reading = takeoff.wall.length?.metres ?? 0;
-  const size = formatLength(reading, system);
-  const y = floor + 18;
+  const ring = last?.points ?? regions.find((r) => r.id === selected)?.points;
+  const sheet = useRef<SVGSVGElement>(null);
+  const group = useRef<SVGGElement>(null);
+  const zoom = useZoom(sheet, group, `${layout.width}x${height}`);
   return (
     <>
-      <g {...surface(id, `Wall ${takeoff.wall.label}, ${size} long${suspect ? ', perhaps misread' : ''}`)}>
-        <polygon points={wall.points} fill={coat.fill} className="edge" data-wall={takeoff.wall.label} />
-      </g>
-      <g className="trim-shapes">
-        {wall.rails.map((rail) => (
-          <rect
-            key={rail.y}
-            x={x}
-            y={rail.y}
-            width={width}
-            height={Math.max(1.5, rail.height)}
-            fill={trim('chair-rail')}
-            className="thin"
-          />
-        ))}
-        {wall.baseboard?.runs.map(([a, b]) => (
-          <rect
-            key={a}
-            x={a}
-            y={floor - (wall.baseboard?.height ?? 0)}
-            width={b - a}
-            height={wall.baseboard?.height}
-            fill={trim('baseboard')}
-            className="thin"
-          />
-        ))}
-      </g>
-      {wall.openings.map((opening) => (
-        <OpeningMark
-          key={opening.opening.id}
-          shape={opening}
-          fill={trim('casing')}
-          leaf={paint(`${opening.opening.id}/leaf`).fill}
-          surface={surface}
-        />
-      ))}
-      {suspect && <polygon points={wall.points} className="suspect" />}
-      <g className="lettering" aria-hidden="true">
-        <text x={label.x} y={label.y} className="label" style={{ fill: ink }}>
-          {takeoff.wall.label}
-          {suspect && ' ?'}
-        </text>
-        {coat.note && label.width > coat.note.length * NOTE_WIDTH && (
-          <text x={label.x} y={label.y + 17} className="note" style={{ fill: ink }}>
-            {coat.note}
-          </text>
+      <svg
+        ref={sheet}
+        width={layout.width}
+        height={height}
+        role="group"
+        aria-label={`${takeoff.room.name}, unrolled`}
+        data-scale={layout.scale}
+      >
+        <defs>
+          <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="7" height="7" className="hatch-ground" />
+            <path d="M0 0V7" className="hatch-line" />
+          </pattern>
+        </defs>
+        <g ref={group}>
+          {ceiling && (
+            <g {...surface(ceilingId, `Ceiling of ${takeoff.room.name}`)}>
+              <polygon points={ceiling.points} fill={ceilingCoat.fill} className="edge" />
+              <text x={ceiling.x + 9} y={ceiling.y + 20} className="label" style={{ fill: inkOn(ceilingCoat.fill) }}>
+                Ceiling
+              </text>
+              {ceilingCoat.note && (
+                <text x={ceiling.x + 9} y={ceiling.y + 38} className="note" style={{ fill: inkOn(ceilingCoat.fill) }}>
+                  {ceilingCoat.note}
+                </text>
+              )}
+            </g>
+          )}
+          {layout.walls.map((wall) => (
+            <Wall
+              key={wall.takeoff.wall.id}
+              wall={wall}
+              scale={layout.scale}
+              placing={placing ?? null}
+              floor={layout.floor}
+              system={system}
+              paint={paint}
+              trim={trim}
+              surface={surface}
+              suspect={suspects?.has(wall.takeoff.wall.id) ?? false}
+            />
+          ))}
+          {ring && <polygon points={ring} className="ring" />}
+          {ceiling && selected === ceilingId && <polygon points={ceiling.points} className="ring" />}
+          <HeightMark layout={layout} system={system} />
+        </g>
+      </svg>
+      <div className="zoom" role="group" aria-label="Size of the drawing">
+        <button type="button" className="tool" aria-label="Larger" onClick={() => zoom.by(1.5)}>
+          +
+        </button>
+        <button
+          type="button"
+          className="tool"
+          aria-label="Smaller"
+          disabled={zoom.scale <= 1}
+          onClick={() => zoom.by(1 / 1.5)}
+        >
+          −
+        </button>
+        {zoom.scale > 1 && (
+          <button type="button" className="tool" onClick={zoom.whole}>
+            whole room
+          </button>
         )}
-      </g>
-      <g className="dimension" aria-hidden="true">
-        <path
-          d={`M${x + 0.5} ${floor + 4}V${y + 5}M${x + width - 0.5} ${floor + 4}V${y + 5}M${x} ${y}H${x + width}M${x - 3} ${y + 3}l6 -6M${x + width - 3} ${y + 3}l6 -6`}
-        />
-        {width > size.length * DIMENSION_WIDTH && (
-          <text x={x + width / 2} y={y + 15} textAnchor="middle">
-            {size}
-          </text>
-        )}
-      </g>
+      </div>
     </>
-  );
-}
-
-function OpeningMark({
-  shape,
-  fill,
-  leaf,
-  surface,
-}: {
-  shape: OpeningShape;
-  fill: string;
-  leaf: string;
-  surface: WallProps['surface'];
-}) {
-  const { opening, x, y, width, height, casing } = shape;
-  const onFloor = !opening.sill?.metres;
-  const frame = (
-    <rect
-      x={x - casing}
-      y={y - casing}
-      width={width + 2 * casing}
-      height={height + casing * (onFloor ? 1 : 2)}
-      fill={fill}
-      className="thin"
-    />
-  );
-  if (opening.kind === 'window')
-    return (
-      <g className="opening">
-        {casing > 0 && frame}
-        <rect x={x} y={y} width={width} height={height} className="glass" />
-        <path d={`M${x} ${y + height / 2}h${width}`} className="bar" />
-      </g>
-    );
-  if (opening.kind === 'opening' || opening.leaf === 'none')
-    return (
-      <g className="opening">
-        {casing > 0 && frame}
-        <rect x={x} y={y} width={width} height={height} className="void" />
-      </g>
-    );
-  const inset = Math.min(width, height) * 0.14;
-  const panel = (top: number, h: number) => (
-    <rect x={x + inset} y={y + top} width={width - 2 * inset} height={h} className="panel" />
-  );
-  return (
-    <g {...surface(`${opening.id}/leaf`, `Door ${opening.label}`)}>
-      {casing > 0 && frame}
-      <rect x={x} y={y} width={width} height={height} fill={leaf} className="edge" />
-      {opening.leaf === 'panelled' && panel(inset, height * 0.42 - inset)}
-      {opening.leaf === 'panelled' && panel(height * 0.5, height * 0.5 - inset)}
-      <circle cx={x + width - Math.min(6, width / 5)} cy={y + height * 0.52} r="1.6" className="knob" />
-    </g>
   );
 }
 

@@ -1,5 +1,9 @@
-import type { Opening } from '@kovelin/core/job/types.ts';
-import { boxOf, polygonOf } from '@kovelin/core/measure/outline.ts';
+import type { Opening, Part } from '@kovelin/core/job/types.ts';
+import type { TrimKind } from '@kovelin/core/job/vocabulary.ts';
+import { gaps, placeOf, trimBands } from '@kovelin/core/measure/face.ts';
+import { boxOf, frameOf, isOffFloor, pointsOf } from '@kovelin/core/measure/openings.ts';
+import { pointsOfBox, polygonOf } from '@kovelin/core/measure/outline.ts';
+import { PART_RULES } from '@kovelin/core/measure/parts.ts';
 import type { Point } from '@kovelin/core/measure/geometry.ts';
 import type { RoomTakeoff, WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 
@@ -10,7 +14,19 @@ export interface OpeningShape {
   readonly y: number;
   readonly width: number;
   readonly height: number;
+  /** Its own outline, and that of its casing where it has one. */
+  readonly points: string;
+  readonly cased: string | null;
+  /** The casing's width in pixels. */
   readonly casing: number;
+}
+export interface PartShape {
+  readonly part: Part;
+  readonly points: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
 }
 export interface WallShape {
   readonly takeoff: WallTakeoff;
@@ -22,9 +38,10 @@ export interface WallShape {
   /** Where its letter and note stand clear of openings, and how wide that place is. */
   readonly label: { readonly x: number; readonly y: number; readonly width: number };
   readonly openings: readonly OpeningShape[];
-  /** Baseboard: height and the stretches left between openings. */
-  readonly baseboard: { readonly height: number; readonly runs: readonly (readonly [number, number])[] } | null;
-  readonly rails: readonly { readonly y: number; readonly height: number }[];
+  readonly trim: readonly { readonly kind: TrimKind; readonly points: string }[];
+  /** Regions, in their order, then what hides the wall. */
+  readonly regions: readonly PartShape[];
+  readonly covers: readonly PartShape[];
 }
 export interface RoomLayout {
   /** At least the sheet's; wider where walls would be too narrow to read. */
@@ -64,16 +81,18 @@ export function layoutRoom(takeoff: RoomTakeoff, sheetWidth: number, height: num
   const run = walls.reduce((sum, w) => sum + w.outline.length, 0);
   const width = Math.max(sheetWidth, run * LEAST_SCALE + MARGIN.left + MARGIN.right);
   const tallest = Math.max(...walls.flatMap((w) => w.outline.top.map((p) => p.y)));
-  const plan = takeoff.closure && takeoff.corners.length > 2 ? bounds(takeoff.corners) : null;
+  // a stairwell wall reaches below the floor
+  const deepest = Math.max(0, ...walls.flatMap((w) => w.outline.foot.map((p) => -p.y)));
+  const plan = takeoff.closure && takeoff.plan.length > 2 ? bounds(takeoff.plan) : null;
   const across = (width - MARGIN.left - MARGIN.right - GAP * (walls.length - 1)) / run;
-  const down = (height - MARGIN.top - MARGIN.bottom - (plan ? BETWEEN : 0)) / (tallest + (plan?.height ?? 0));
+  const down = (height - MARGIN.top - MARGIN.bottom - (plan ? BETWEEN : 0)) / (tallest + deepest + (plan?.height ?? 0));
   const scale = Math.min(across, down);
   if (!(scale > 0) || !Number.isFinite(scale)) return null;
   const used = run * scale + GAP * (walls.length - 1);
   const left = MARGIN.left + Math.max(0, (width - MARGIN.left - MARGIN.right - used) / 2);
-  const content = (tallest + (plan?.height ?? 0)) * scale + (plan ? BETWEEN : 0);
+  const content = (tallest + deepest + (plan?.height ?? 0)) * scale + (plan ? BETWEEN : 0);
   const slack = Math.max(0, height - MARGIN.top - MARGIN.bottom - content);
-  const floor = height - MARGIN.bottom - slack / 2;
+  const floor = height - MARGIN.bottom - slack / 2 - deepest * scale;
   let x = left;
   const shapes = walls.map((w) => {
     const shape = wallShape(takeoff, w, x, floor, scale);
@@ -83,7 +102,7 @@ export function layoutRoom(takeoff: RoomTakeoff, sheetWidth: number, height: num
   const top = MARGIN.top + slack / 2;
   const ceiling = plan && {
     points: path(
-      takeoff.corners.map((p) => ({ x: left + (p.x - plan.left) * scale, y: top + (plan.high - p.y) * scale })),
+      takeoff.plan.map((p) => ({ x: left + (p.x - plan.left) * scale, y: top + (plan.high - p.y) * scale })),
     ),
     x: left,
     y: top,
@@ -107,68 +126,70 @@ export function layoutRoom(takeoff: RoomTakeoff, sheetWidth: number, height: num
   };
 }
 
-function wallShape(takeoff: RoomTakeoff, w: WallTakeoff, x: number, floor: number, scale: number): WallShape {
+function wallShape({ room }: RoomTakeoff, w: WallTakeoff, x: number, floor: number, scale: number): WallShape {
   const at = (p: Point): Point => ({ x: x + p.x * scale, y: floor - p.y * scale });
+  const drawn = (points: readonly Point[]) => path(points.map(at));
+  const { outline, parts } = w;
   const openings = w.openings.map((opening): OpeningShape => {
-    const box = boxOf(opening);
+    const box = boxOf(opening, outline);
+    const off = isOffFloor(opening, outline);
+    const casing = opening.casing?.metres ?? 0;
     return {
       opening,
       x: x + box.left * scale,
       y: floor - box.top * scale,
       width: (box.right - box.left) * scale,
-      height: (box.top - (opening.sill?.metres ?? 0)) * scale,
-      casing: (opening.casing?.metres ?? 0) * scale,
+      height: opening.height.metres * scale,
+      points: drawn(pointsOf(frameOf(opening, 0, off))),
+      cased: casing > 0 ? drawn(pointsOf(frameOf(opening, casing, off))) : null,
+      casing: casing * scale,
     };
   });
-  const top = floor - Math.min(w.outline.top[0]?.y ?? 0, w.outline.top.at(-1)?.y ?? 0) * scale;
-  const face = takeoff.room.trim.baseboard?.face.metres;
-  const rails = (['chair-rail', 'picture-rail'] as const).flatMap((kind) => {
-    const rail = takeoff.room.trim[kind];
-    return rail
-      ? [{ y: floor - ((rail.at?.metres ?? 0) + rail.face.metres) * scale, height: rail.face.metres * scale }]
-      : [];
-  });
+  const shapes = (layer: 'region' | 'cover') =>
+    parts
+      .filter((part) => PART_RULES[part.kind].layer === layer)
+      .map((part): PartShape => {
+        const box = placeOf(part, outline);
+        return {
+          part,
+          points: drawn(pointsOfBox(box)),
+          x: x + box.left * scale,
+          y: floor - box.top * scale,
+          width: (box.right - box.left) * scale,
+          height: (box.top - box.bottom) * scale,
+        };
+      });
+  const top = floor - Math.min(outline.top[0]?.y ?? 0, outline.top.at(-1)?.y ?? 0) * scale;
+  const covers = shapes('cover');
   return {
     takeoff: w,
     x,
-    width: w.outline.length * scale,
-    points: path(polygonOf(w.outline).map(at)),
+    width: outline.length * scale,
+    points: drawn(polygonOf(outline)),
     top,
-    label: labelPlace(openings, x, w.outline.length * scale, top + 4),
+    label: labelPlace([...openings, ...covers], x, outline.length * scale, top + 4),
     openings,
-    baseboard: face
-      ? {
-          height: face * scale,
-          runs: gaps(
-            w.openings.filter((o) => !o.sill?.metres).map((o) => boxOf(o, true)),
-            w.outline.length,
-          ).map(([a, b]) => [x + a * scale, x + b * scale] as const),
-        }
-      : null,
-    rails,
+    trim: (Object.keys(room.trim) as TrimKind[]).flatMap((kind) =>
+      trimBands(room, outline, w.openings, parts, kind).map((band) => ({ kind, points: drawn(band) })),
+    ),
+    regions: shapes('region'),
+    covers,
   };
 }
 
-/** The widest stretch of a wall free of openings over the height of two lines of lettering. */
-function labelPlace(openings: readonly OpeningShape[], x: number, width: number, y: number) {
-  const across = openings.filter((o) => o.y - o.casing < y + 38);
+/** The widest stretch of a wall free of what stands on it, over the height of two lines of lettering. */
+function labelPlace(
+  standing: readonly { readonly x: number; readonly y: number; readonly width: number; readonly casing?: number }[],
+  x: number,
+  width: number,
+  y: number,
+) {
+  const across = standing.filter((o) => o.y - (o.casing ?? 0) < y + 38);
   const free = gaps(
-    across.map((o) => ({ left: o.x - o.casing - x, right: o.x + o.width + o.casing - x })),
+    across.map((o) => ({ left: o.x - (o.casing ?? 0) - x, right: o.x + o.width + (o.casing ?? 0) - x })),
     width,
   );
   const [from, to] = [...free].sort((a, b) => b[1] - b[0] - (a[1] - a[0]) || a[0] - b[0])[0] ?? [0, width];
   const start = to - from < 18 ? 0 : from;
   return { x: x + start + 7, y: y + 16, width: to - from - 10 };
-}
-
-/** What boxes on the floor leave of a wall's length. */
-function gaps(boxes: readonly { left: number; right: number }[], length: number): (readonly [number, number])[] {
-  const runs: (readonly [number, number])[] = [];
-  let from = 0;
-  for (const { left, right } of [...boxes].sort((a, b) => a.left - b.left)) {
-    if (left > from) runs.push([from, left]);
-    from = Math.max(from, right);
-  }
-  if (from < length) runs.push([from, length]);
-  return runs;
 }

@@ -67,7 +67,7 @@ export function ClosurePlan({ view }: { view: JobView }) {
             <dd>
               {ceiling === null
                 ? 'not known'
-                : { flat: 'flat', slope: 'one slope', ridge: 'two slopes' }[ceiling.shape]}
+                : { flat: 'flat', slope: 'one slope', ridge: 'two slopes', vault: 'slopes and a flat' }[ceiling.shape]}
             </dd>
           </div>
         </dl>

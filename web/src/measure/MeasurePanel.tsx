@@ -1,3 +1,4 @@
+import { PART_RULES } from '@kovelin/core/measure/parts.ts';
 import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
@@ -6,7 +7,7 @@ import { Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { sentenceCase, surfaceWord } from '../app/words.ts';
 import { Figure } from '../app/Working.tsx';
-import { exportTakeoff, exportTapeSheet } from '../store/jobs.ts';
+import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/jobs.ts';
 
 /** The surface looked at, each figure opening into its working. */
 export function MeasurePanel({ view }: { view: JobView }) {
@@ -57,20 +58,37 @@ export function MeasurePanel({ view }: { view: JobView }) {
           <button type="button" className="take" onClick={() => void exportTakeoff(view.state.job)}>
             Takeoff as CSV
           </button>
+          {takeoff?.closure &&
+            (['dxf', 'svg'] as const).map((format) => (
+              <button
+                key={format}
+                type="button"
+                className="take"
+                onClick={() => void exportDrawing(view.state.job, takeoff, format)}
+              >
+                {takeoff.room.name} as {format.toUpperCase()}
+              </button>
+            ))}
         </div>
       </Section>
     </aside>
   );
 }
 
+const LINE_WORDS: Readonly<Record<string, string>> = {
+  corner: 'Corners',
+  region: 'Between finishes on a wall',
+  cover: 'Round what hides wall',
+  fixture: 'Round fixtures',
+  'wall-stair': 'Wall to stairs',
+};
 const lineWord = (kind: string, system: JobView['system']) =>
-  kind === 'corner'
-    ? 'Corners'
-    : sentenceCase(kind.replace('-', ' to '))
-        .replace('chair rail', surfaceWord('Chair rail', system).toLowerCase())
-        .replace('baseboard', surfaceWord('Baseboard', system).toLowerCase())
-        .replace('casing', surfaceWord('Casing', system).toLowerCase())
-        .replace('crown', surfaceWord('Crown', system).toLowerCase());
+  LINE_WORDS[kind] ??
+  sentenceCase(kind.replace('-', ' to '))
+    .replace('chair rail', surfaceWord('Chair rail', system).toLowerCase())
+    .replace('baseboard', surfaceWord('Baseboard', system).toLowerCase())
+    .replace('casing', surfaceWord('Casing', system).toLowerCase())
+    .replace('crown', surfaceWord('Crown', system).toLowerCase());
 
 export function Line({ label, children }: { label: string; children: ReactNode }) {
   return (
@@ -84,7 +102,7 @@ export function Line({ label, children }: { label: string; children: ReactNode }
 function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
   const { system, state, session } = view;
   const school = state.shown.practice.openings;
-  const cut = wall.lines.reduce((sum, line) => sum + line.value, 0);
+  const cut = wall.cut;
   return (
     <>
       <Section title="Area">
@@ -97,7 +115,13 @@ function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
         <Line label="Net">
           <Figure working={wall.net} system={system} />
         </Line>
-        <Line label="Painted, trim faces off">
+        <Line
+          label={
+            wall.parts.some((p) => PART_RULES[p.kind].layer)
+              ? 'Painted: trim, hidden wall and other finishes off'
+              : 'Painted, trim faces off'
+          }
+        >
           <Figure working={wall.painted} system={system} />
         </Line>
         <Line label="Cut-in along this wall">{formatLength(cut, system)}</Line>

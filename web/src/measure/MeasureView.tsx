@@ -1,19 +1,43 @@
+import type { Opening } from '@kovelin/core/job/types.ts';
 import { suspectsOf } from '@kovelin/core/measure/suspects.ts';
+import { parseLength, typeLength } from '@kovelin/core/units/length.ts';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useState } from 'react';
+import { lazy, Suspense, useCallback, useState } from 'react';
 import { useJob } from '../app/job-context.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
+import type { Placing } from '../drawing/placing.ts';
 import { ClosurePlan, Suspects } from './ClosurePlan.tsx';
 import { MeasurePanel } from './MeasurePanel.tsx';
 import { Rows } from './Rows.tsx';
 import { Shorthand } from './Shorthand.tsx';
 
 const BARE: Coat = { fill: 'var(--wall)' };
+const FILLS: readonly (readonly [RegExp, Coat])[] = [
+  [/\/ceiling$/, { fill: 'var(--ceiling)' }],
+  [/\/field$/, BARE],
+  [/\/region\//, { fill: 'var(--region)' }],
+];
+const paint = (id: string): Coat => FILLS.find(([pattern]) => pattern.test(id))?.[1] ?? { fill: 'var(--trim)' };
+
+const LaserBar = lazy(() => import('./LaserBar.tsx'));
+const NumberPad = lazy(() => import('./NumberPad.tsx'));
+const TakeoffTable = lazy(() => import('./TakeoffTable.tsx'));
+const BringIn = lazy(() => import('./BringIn.tsx'));
+
+type Way = 'rows' | 'text' | 'table';
 
 export default function MeasureView() {
   const view = useJob();
-  const [way, setWay] = useState<'rows' | 'text'>('rows');
+  const [way, setWay] = useState<Way>('rows');
+  const [laser, setLaser] = useState(false);
+  // where the finger is the pointer, the pad is there from the start
+  const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
+  const [bringing, setBringing] = useState(false);
+  const toFirst = useCallback(() => {
+    const lengths = [...document.querySelectorAll<HTMLInputElement>('input[data-length][id^="length-"]')];
+    (lengths.find((input) => !input.value) ?? lengths[0])?.focus();
+  }, []);
   const { takeoff, room } = view;
   if (!room || !takeoff)
     return (
@@ -23,32 +47,41 @@ export default function MeasureView() {
     );
   const suspicion = suspectsOf(view.state.shown, takeoff);
   const suspects = new Set(suspicion.classes[0]?.walls.map((s) => s.wall.id) ?? []);
-  const paint = (id: string): Coat =>
-    id.endsWith('/ceiling') ? { fill: 'var(--ceiling)' } : id.endsWith('/field') ? BARE : { fill: 'var(--trim)' };
   return (
     <>
-      <main className="middle" aria-label="Measure">
+      <main className={pad ? 'middle with-pad' : 'middle'} aria-label="Measure">
         <UnrolledRoom
           view={view}
           takeoff={takeoff}
           paint={paint}
           suspects={suspects}
+          placing={placingOf(view, room.id, () => setWay('rows'))}
           aside={<ClosurePlan view={view} />}
         />
         {takeoff.closure?.provisional && <Suspects view={view} suspicion={suspicion} />}
-        <div className="entry-panel">
+        <div className={way === 'table' ? 'entry-panel wide' : 'entry-panel'}>
           <div className="panel-head">
             <h2>{room.name}</h2>
             <ToggleButtonGroup
               exclusive
               size="small"
               value={way}
-              onChange={(_, next: 'rows' | 'text' | null) => next && setWay(next)}
+              onChange={(_, next: Way | null) => next && setWay(next)}
               aria-label="How to enter"
             >
               <ToggleButton value="rows">Row by row</ToggleButton>
               <ToggleButton value="text">Shorthand</ToggleButton>
+              <ToggleButton value="table">Takeoff</ToggleButton>
             </ToggleButtonGroup>
+            <button type="button" className="tool" aria-pressed={laser} onClick={() => setLaser(!laser)}>
+              Laser
+            </button>
+            <button type="button" className="tool" aria-pressed={pad} onClick={() => setPad(!pad)}>
+              Pad
+            </button>
+            <button type="button" className="tool" onClick={() => setBringing(true)}>
+              Bring in …
+            </button>
             <button
               type="button"
               className="tool remove-room"
@@ -57,14 +90,41 @@ export default function MeasureView() {
               Remove this room
             </button>
           </div>
-          {way === 'rows' ? (
-            <Rows key={room.id} view={view} room={room} takeoff={takeoff} />
-          ) : (
-            <Shorthand key={room.id} view={view} room={room} takeoff={takeoff} />
+          <Suspense fallback={null}>{laser && <LaserBar onNoTarget={toFirst} />}</Suspense>
+          {way === 'rows' && <Rows key={room.id} view={view} room={room} takeoff={takeoff} />}
+          {way === 'text' && <Shorthand key={room.id} view={view} room={room} takeoff={takeoff} />}
+          {way === 'table' && (
+            <Suspense fallback={<p className="waiting">Laying out the table …</p>}>
+              <TakeoffTable view={view} />
+            </Suspense>
           )}
         </div>
+        <Suspense fallback={null}>
+          {pad && way === 'rows' && <NumberPad system={view.system} onClose={() => setPad(false)} />}
+          {bringing && <BringIn key={room.id} view={view} room={room} onClose={() => setBringing(false)} />}
+        </Suspense>
       </main>
       <MeasurePanel view={view} />
     </>
   );
+}
+
+/** An opening dragged or nudged on the drawing is an edit of its distance, written as its tape would say it. */
+function placingOf({ session, system }: ReturnType<typeof useJob>, room: string, showRows: () => void): Placing {
+  const edit = (opening: Opening, at: number) => {
+    const typed = typeLength(at, system);
+    const parsed = parseLength(typed, { zero: true });
+    return {
+      name: 'setOpening' as const,
+      args: { room, opening: opening.id, set: { at: { typed, metres: parsed.ok ? parsed.value : at } } },
+    };
+  };
+  return {
+    draft: (opening, at) => session.setDraft(at === null ? null : edit(opening, at)),
+    commit: (opening, at) => void session.edit(edit(opening, at)),
+    type: (opening) => {
+      showRows();
+      requestAnimationFrame(() => document.getElementById(`at-${opening.id}`)?.focus());
+    },
+  };
 }

@@ -1,11 +1,15 @@
+import { newOpening } from '@kovelin/core/job/create.ts';
 import { rows, type Opening, type Reading, type Room } from '@kovelin/core/job/types.ts';
 import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
 import { typeLength } from '@kovelin/core/units/length.ts';
+import { Fragment, lazy, Suspense, useState } from 'react';
 import { Choice, LengthField } from '../app/fields.tsx';
 import { freshId, type JobView } from '../app/job-context.ts';
 import { sentenceCase, surfaceWord } from '../app/words.ts';
 import { OFFSET, problemsAt, type RoomProps } from './parts.ts';
-import { RemoveButton } from './RemoveButton.tsx';
+import { MoreButton, RemoveButton } from './RemoveButton.tsx';
+
+const OpeningMore = lazy(() => import('./OpeningMore.tsx'));
 
 const START: Readonly<Record<OpeningKind, readonly [string, number, string, number]>> = {
   door: [`2'6`, 0.762, `6'8`, 2.032],
@@ -32,22 +36,31 @@ export function startOpening(view: JobView, room: Room, kind: OpeningKind): Open
   const reading = (typed: string, metres: number): Reading =>
     metric ? { typed: `${metres.toFixed(2)} m`, metres: Number(metres.toFixed(2)) } : { typed, metres };
   return {
-    id: freshId(),
-    label: `${kind.charAt(0)}${n}`,
-    wall,
-    kind,
-    width: reading(w, width),
-    height: reading(h, height),
-    at: behind > 0 ? { typed: typeLength(behind, view.system), metres: behind } : reading(`1'`, 0.3048),
+    ...newOpening({
+      id: freshId(),
+      label: `${kind.charAt(0)}${n}`,
+      wall,
+      kind,
+      width: reading(w, width),
+      height: reading(h, height),
+      at: behind > 0 ? { typed: typeLength(behind, view.system), metres: behind } : reading(`1'`, 0.3048),
+    }),
     sill: kind === 'window' ? reading(`2'6`, 0.762) : null,
     casing: reading(`2 1/2"`, 0.0635),
-    leaf: kind === 'door' ? 'flush' : 'none',
   };
 }
+
+/** Has it anything that its row does not show? */
+const hasMore = (o: Opening) =>
+  o.shape !== 'rectangle' ||
+  o.faces === 2 ||
+  o.sash !== 'none' ||
+  [o.girth, o.back, o.frame, o.board, o.apron, o.reveal].some(Boolean);
 
 /** A row an opening. */
 export function OpeningRows({ view, room, takeoff }: RoomProps) {
   const { session, system } = view;
+  const [open, setOpen] = useState<string | null>(null);
   return (
     <table className="walls-table openings-table">
       <thead>
@@ -75,6 +88,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
           const field = (key: 'width' | 'height' | 'at' | 'sill' | 'casing', label: string, optional = false) => (
             <td>
               <LengthField
+                {...(key === 'at' ? { id: `at-${o.id}` } : {})}
                 className="short"
                 hideLabel
                 label={`${label} of ${o.label}`}
@@ -90,48 +104,66 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
             </td>
           );
           return (
-            <tr key={o.id}>
-              <th scope="row">
-                {sentenceCase(o.kind)} {o.label}
-              </th>
-              <td>
-                <Choice
-                  hideLabel
-                  label={`Wall of ${o.label}`}
-                  value={o.wall}
-                  options={rows(room.walls).map((w) => [w.id, w.label])}
-                  onChange={(wall) => session.edit(edit({ wall }))}
-                />
-              </td>
-              {field('width', 'Width')}
-              {field('height', 'Height')}
-              {field('at', 'Distance from the start of the wall')}
-              {o.kind === 'door' ? <td>floor</td> : field('sill', 'Sill', true)}
-              {field('casing', 'Casing', true)}
-              <td>
-                {o.kind === 'door' ? (
-                  <Choice<Leaf>
+            <Fragment key={o.id}>
+              <tr>
+                <th scope="row">
+                  {sentenceCase(o.kind)} {o.label}
+                </th>
+                <td>
+                  <Choice
                     hideLabel
-                    label={`Leaf of ${o.label}`}
-                    value={o.leaf}
-                    options={[
-                      ['flush', 'flush'],
-                      ['panelled', 'panelled'],
-                      ['none', 'not painted'],
-                    ]}
-                    onChange={(leaf) => session.edit(edit({ leaf }))}
+                    label={`Wall of ${o.label}`}
+                    value={o.wall}
+                    options={rows(room.walls).map((w) => [w.id, w.label])}
+                    onChange={(wall) => session.edit(edit({ wall }))}
                   />
-                ) : (
-                  '–'
-                )}
-              </td>
-              <td>
-                <RemoveButton
-                  what={o.label}
-                  onRemove={() => session.edit({ name: 'removeOpening', args: { room: room.id, opening: o.id } })}
-                />
-              </td>
-            </tr>
+                </td>
+                {field('width', 'Width')}
+                {field('height', 'Height')}
+                {field('at', 'Distance from the start of the wall')}
+                {o.kind === 'door' ? <td>floor</td> : field('sill', 'Sill', true)}
+                {field('casing', 'Casing', true)}
+                <td>
+                  {o.kind === 'door' ? (
+                    <Choice<Leaf>
+                      hideLabel
+                      label={`Leaf of ${o.label}`}
+                      value={o.leaf}
+                      options={[
+                        ['flush', 'flush'],
+                        ['panelled', 'panelled'],
+                        ['glazed', 'glazed'],
+                        ['none', 'not painted'],
+                      ]}
+                      onChange={(leaf) => session.edit(edit({ leaf }))}
+                    />
+                  ) : (
+                    '–'
+                  )}
+                </td>
+                <td className="row-tools">
+                  <MoreButton
+                    what={o.label}
+                    some={hasMore(o)}
+                    open={open === o.id}
+                    onToggle={() => setOpen(open === o.id ? null : o.id)}
+                  />
+                  <RemoveButton
+                    what={o.label}
+                    onRemove={() => session.edit({ name: 'removeOpening', args: { room: room.id, opening: o.id } })}
+                  />
+                </td>
+              </tr>
+              {open === o.id && (
+                <tr>
+                  <td colSpan={9}>
+                    <Suspense fallback={null}>
+                      <OpeningMore view={view} room={room} takeoff={takeoff} opening={o} />
+                    </Suspense>
+                  </td>
+                </tr>
+              )}
+            </Fragment>
           );
         })}
       </tbody>

@@ -6,3 +6,19 @@ export function RemoveButton({ what, onRemove }: { what: string; onRemove: () =>
     </button>
   );
 }
+
+interface MoreProps {
+  readonly what: string;
+  /** Something stands there already. */
+  readonly some: boolean;
+  readonly open: boolean;
+  readonly onToggle: () => void;
+}
+/** Opens what few rows need. */
+export function MoreButton({ what, some, open, onToggle }: MoreProps) {
+  return (
+    <button type="button" className="tool" aria-expanded={open} aria-label={`More of ${what}`} onClick={onToggle}>
+      {open ? 'Less' : some ? 'More …' : 'More'}
+    </button>
+  );
+}

@@ -3,7 +3,7 @@ import { OPENING_KINDS, ROOM_USES } from '@kovelin/core/job/vocabulary.ts';
 import { residualsOf } from '@kovelin/core/measure/residuals.ts';
 import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';
 import Button from '@mui/material/Button';
-import { useEffect, useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef } from 'react';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
 import { freshId } from '../app/job-context.ts';
 import { sentenceCase } from '../app/words.ts';
@@ -12,6 +12,8 @@ import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
 import { Problems } from './Problems.tsx';
 import { TrimRows } from './TrimRows.tsx';
 import { WallRows } from './WallRows.tsx';
+
+const PartRows = lazy(() => import('./PartRows.tsx'));
 
 /** Row by row: Enter takes a length and goes on to the next wall. */
 export function Rows({ view, room, takeoff }: RoomProps) {
@@ -60,6 +62,9 @@ export function Rows({ view, room, takeoff }: RoomProps) {
       </div>
       {room.openings.order.length > 0 && <OpeningRows view={view} room={room} takeoff={takeoff} />}
       <TrimRows view={view} room={room} takeoff={takeoff} />
+      <Suspense fallback={null}>
+        <PartRows view={view} room={room} takeoff={takeoff} />
+      </Suspense>
     </div>
   );
 }
@@ -70,6 +75,7 @@ function RoomProblems({ view, room, takeoff }: RoomProps) {
   const whole = [
     ...problemsAt({ room, takeoff }, 'walls').filter((m) => !ofWalls.includes(m)),
     ...problemsAt({ room, takeoff }, 'turns'),
+    ...takeoff.problems.filter((p) => p.path === `rooms/${room.id}/parts`).map((p) => p.message),
   ];
   const fit = takeoff.closure?.withinTolerance
     ? residualsOf(readingsOf(room), closureSettings(view.state.shown))

@@ -65,8 +65,8 @@ export function Shorthand({ view, room, takeoff }: { view: JobView; room: Room; 
         <p className="hint">
           A line a wall, clockwise from inside: <code>wall A 12&apos;6 1/2 R</code>. Then{' '}
           <code>door d1 on A 2&apos;6 x 6&apos;8 at 1&apos; casing 2 1/2&quot;</code>, <code>window</code>,{' '}
-          <code>opening</code>, <code>trim baseboard 5&quot;</code>, <code>check A C 16&apos;3</code>. Ctrl Enter takes
-          it, Esc takes it back.
+          <code>opening</code>, <code>trim baseboard 5&quot;</code>, <code>check A C 16&apos;3</code>, and parts such as{' '}
+          <code>dado r1 on A 3&apos;</code> or <code>light l1 count 2</code>. Ctrl Enter takes it, Esc takes it back.
         </p>
       </div>
     </div>

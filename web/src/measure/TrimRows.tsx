@@ -1,5 +1,7 @@
 import type { Reading, Room } from '@kovelin/core/job/types.ts';
 import { TRIM_KINDS, type TrimKind } from '@kovelin/core/job/vocabulary.ts';
+import { PROFILES } from '@kovelin/core/job/library.ts';
+import { typeLength } from '@kovelin/core/units/length.ts';
 import { LengthField } from '../app/fields.tsx';
 import { surfaceWord } from '../app/words.ts';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
@@ -26,7 +28,8 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
           name: 'setTrim' as const,
           args: { room: room.id, kind, run: next ?? null },
         });
-        const withFace = (face: Reading | null) => edit(face && { face, at: run?.at ?? STARTS_AT[kind] ?? null });
+        const withFace = (face: Reading | null) =>
+          edit(face && { face, girth: run?.girth ?? null, at: run?.at ?? STARTS_AT[kind] ?? null });
         return (
           <span key={kind} className="trim-pair">
             <LengthField
@@ -40,6 +43,28 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
               onDraft={(face) => session.setDraft(face && withFace(face))}
               onCommit={(face) => session.edit(withFace(face))}
             />
+            {run && (
+              <LengthField
+                label="girth"
+                optional
+                value={run.girth}
+                system={system}
+                options={{ max: 1, what: 'a girth' }}
+                placeholder="as face"
+                list={`profiles-${kind}`}
+                onDraft={(girth) => session.setDraft(girth && edit({ ...run, girth }))}
+                onCommit={(girth) => session.edit(edit({ ...run, girth }))}
+              />
+            )}
+            {run && (
+              <datalist id={`profiles-${kind}`}>
+                {PROFILES.map(({ name, factor }) => (
+                  <option key={name} value={typeLength(run.face.metres * factor, system)}>
+                    {name}
+                  </option>
+                ))}
+              </datalist>
+            )}
             {run?.at && (
               <LengthField
                 label="at"

@@ -1,9 +1,12 @@
 import { rows, type Reading, type Wall } from '@kovelin/core/job/types.ts';
 import { formatLength, trimNumber, typeLength } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
+import { Fragment, lazy, Suspense, useState } from 'react';
 import { DraftField, LengthField } from '../app/fields.tsx';
 import { HEIGHT, problemsAt, WALL, type RoomProps } from './parts.ts';
-import { RemoveButton } from './RemoveButton.tsx';
+import { MoreButton, RemoveButton } from './RemoveButton.tsx';
+
+const WallMore = lazy(() => import('./WallMore.tsx'));
 
 type Change = Partial<Omit<Wall, 'id'>>;
 
@@ -21,11 +24,13 @@ function readTurn(text: string): { ok: true; value: number } | { ok: false; mess
 /** The heights a wall may have of its own, each left empty as a rule. */
 function heightFields(wall: Wall, roomHeight: string, system: System) {
   const half = (wall.length?.metres ?? 0) / 2;
+  const [first] = wall.peaks;
   const peak = (part: 'height' | 'at', reading: Reading | null): Change | null => {
-    if (!reading) return part === 'height' ? { peak: null } : null;
-    if (part === 'at' && !wall.peak) return null;
+    if (!reading) return part === 'height' ? { peaks: wall.peaks.slice(1) } : null;
+    if (part === 'at' && !first) return null;
     const middle = { typed: typeLength(half, system), metres: half };
-    return { peak: { height: wall.peak?.height ?? reading, at: wall.peak?.at ?? middle, [part]: reading } };
+    const changed = { height: first?.height ?? reading, at: first?.at ?? middle, [part]: reading };
+    return { peaks: [changed, ...wall.peaks.slice(1)] };
   };
   return [
     {
@@ -42,13 +47,13 @@ function heightFields(wall: Wall, roomHeight: string, system: System) {
     },
     {
       label: 'Height of the peak of wall',
-      value: wall.peak?.height ?? null,
+      value: first?.height ?? null,
       hint: 'none',
       change: (r: Reading | null) => peak('height', r),
     },
     {
       label: 'Distance to the peak of wall',
-      value: wall.peak?.at ?? null,
+      value: first?.at ?? null,
       hint: '–',
       change: (r: Reading | null) => peak('at', r),
     },
@@ -58,6 +63,7 @@ function heightFields(wall: Wall, roomHeight: string, system: System) {
 /** A row a wall. `onNext` is called with a wall's index when Enter took one of its fields. */
 export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: (index: number) => void }) {
   const { session, system, select, surface } = view;
+  const [open, setOpen] = useState<string | null>(null);
   return (
     <table className="walls-table">
       <thead>
@@ -78,62 +84,79 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
           const chosen = surface?.id === `${wall.id}/field`;
           const onEnter = () => onNext(index);
           return (
-            <tr key={wall.id} className={chosen ? 'chosen' : ''} onFocus={() => !chosen && select(`${wall.id}/field`)}>
-              <th scope="row">{wall.label}</th>
-              <td>
-                <LengthField
-                  id={`length-${wall.id}`}
-                  hideLabel
-                  label={`Length of wall ${wall.label}`}
-                  value={wall.length}
-                  system={system}
-                  options={WALL}
-                  placeholder={system === 'imperial' ? `12'6 1/2` : '3.82'}
-                  problem={problemsAt({ room, takeoff }, `walls/${wall.id}`)[0] ?? null}
-                  onDraft={(length) => draft(length && { length })}
-                  onCommit={(length) => commit({ length })}
-                  onEnter={onEnter}
-                />
-              </td>
-              <td>
-                <DraftField
-                  className="short"
-                  hideLabel
-                  label={`Turn after wall ${wall.label}`}
-                  value={writeTurn(wall.turn)}
-                  parse={readTurn}
-                  onDraft={(turn) => draft(turn === null ? null : { turn })}
-                  onCommit={(turn) => commit({ turn })}
-                  onEnter={onEnter}
-                />
-              </td>
-              {heightFields(wall, room.height?.typed ?? '', system).map(({ label, value, hint, change }) => (
-                <td key={label}>
+            <Fragment key={wall.id}>
+              <tr className={chosen ? 'chosen' : ''} onFocus={() => !chosen && select(`${wall.id}/field`)}>
+                <th scope="row">{wall.label}</th>
+                <td>
                   <LengthField
-                    className="short"
+                    id={`length-${wall.id}`}
                     hideLabel
-                    label={`${label} ${wall.label}`}
-                    optional
-                    value={value}
+                    label={`Length of wall ${wall.label}`}
+                    value={wall.length}
                     system={system}
-                    options={HEIGHT}
-                    placeholder={hint}
-                    onDraft={(reading) => draft(change(reading))}
-                    onCommit={(reading) => commit(change(reading))}
+                    options={WALL}
+                    placeholder={system === 'imperial' ? `12'6 1/2` : '3.82'}
+                    problem={problemsAt({ room, takeoff }, `walls/${wall.id}`)[0] ?? null}
+                    onDraft={(length) => draft(length && { length })}
+                    onCommit={(length) => commit({ length })}
                     onEnter={onEnter}
                   />
                 </td>
-              ))}
-              <td className="number">
-                <Adjusted read={wall.length?.metres} adjusted={takeoff.closure?.adjusted[index]} system={system} />
-              </td>
-              <td>
-                <RemoveButton
-                  what={`wall ${wall.label}`}
-                  onRemove={() => session.edit({ name: 'removeWall', args: { room: room.id, wall: wall.id } })}
-                />
-              </td>
-            </tr>
+                <td>
+                  <DraftField
+                    className="short"
+                    hideLabel
+                    label={`Turn after wall ${wall.label}`}
+                    value={writeTurn(wall.turn)}
+                    parse={readTurn}
+                    onDraft={(turn) => draft(turn === null ? null : { turn })}
+                    onCommit={(turn) => commit({ turn })}
+                    onEnter={onEnter}
+                  />
+                </td>
+                {heightFields(wall, room.height?.typed ?? '', system).map(({ label, value, hint, change }) => (
+                  <td key={label}>
+                    <LengthField
+                      className="short"
+                      hideLabel
+                      label={`${label} ${wall.label}`}
+                      optional
+                      value={value}
+                      system={system}
+                      options={HEIGHT}
+                      placeholder={hint}
+                      onDraft={(reading) => draft(change(reading))}
+                      onCommit={(reading) => commit(change(reading))}
+                      onEnter={onEnter}
+                    />
+                  </td>
+                ))}
+                <td className="number">
+                  <Adjusted read={wall.length?.metres} adjusted={takeoff.closure?.adjusted[index]} system={system} />
+                </td>
+                <td className="row-tools">
+                  <MoreButton
+                    what={`wall ${wall.label}`}
+                    some={wall.peaks.length > 1 || wall.bow !== null || wall.foot !== null}
+                    open={open === wall.id}
+                    onToggle={() => setOpen(open === wall.id ? null : wall.id)}
+                  />
+                  <RemoveButton
+                    what={`wall ${wall.label}`}
+                    onRemove={() => session.edit({ name: 'removeWall', args: { room: room.id, wall: wall.id } })}
+                  />
+                </td>
+              </tr>
+              {open === wall.id && (
+                <tr>
+                  <td colSpan={9}>
+                    <Suspense fallback={null}>
+                      <WallMore view={view} room={room} takeoff={takeoff} wall={wall} />
+                    </Suspense>
+                  </td>
+                </tr>
+              )}
+            </Fragment>
           );
         })}
       </tbody>

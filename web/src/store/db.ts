@@ -1,3 +1,4 @@
+import { migrate, type Json } from '@kovelin/core/job/migrations.ts';
 import { Dexie, type EntityTable, type Table } from 'dexie';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Patch } from 'immer';
@@ -23,7 +24,19 @@ export class Database extends Dexie {
 
   constructor(name = 'kovelin') {
     super(name, { chromeTransactionDurability: 'strict' });
-    this.version(1).stores({ jobs: 'id, updated', touches: '[jobId+rev]' });
+    const tables = { jobs: 'id, updated', touches: '[jobId+rev]' };
+    this.version(1).stores(tables);
+    // jobs kept in the browser are brought to the version in force, as files are when they are opened
+    this.version(2)
+      .stores(tables)
+      .upgrade((upgrade) =>
+        upgrade
+          .table<{ job: Json }>('jobs')
+          .toCollection()
+          .modify((row) => {
+            row.job = migrate(row.job);
+          }),
+      );
   }
 }
 

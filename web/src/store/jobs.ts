@@ -1,6 +1,7 @@
 import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
 import { MAX_JOB_BYTES, tooLarge } from '@kovelin/core/job/limits.ts';
 import { rows, type Job } from '@kovelin/core/job/types.ts';
+import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { db, type JobRow } from './db.ts';
 
@@ -51,7 +52,8 @@ export function download(name: string, text: string, type = 'application/json'):
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-const fileName = (job: Job) => job.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'job';
+const fileName = ({ name }: { readonly name: string }) =>
+  name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'job';
 
 export async function exportTakeoff(job: Job): Promise<void> {
   const { takeoffCsv } = await import('@kovelin/core/exchange/takeoff-csv.ts');
@@ -61,6 +63,20 @@ export async function exportTakeoff(job: Job): Promise<void> {
 export async function exportTapeSheet(job: Job): Promise<void> {
   const { formatTapeSheet } = await import('@kovelin/core/exchange/tapesheet-write.ts');
   download(`${fileName(job)}.tape`, formatTapeSheet(rows(job.rooms), job.units), 'text/plain');
+}
+
+/** The plan and the elevations of one room, to scale, with dimensions. */
+export async function exportDrawing(job: Job, takeoff: RoomTakeoff, format: 'dxf' | 'svg'): Promise<void> {
+  const { draft } = await import('@kovelin/core/exchange/plan/drafting.ts');
+  const marks = draft(takeoff, job.units);
+  const name = `${fileName(job)}-${fileName(takeoff.room)}.${format}`;
+  if (format === 'dxf') {
+    const { writeDxf } = await import('@kovelin/core/exchange/plan/dxf-write.ts');
+    download(name, writeDxf(marks), 'image/vnd.dxf');
+  } else {
+    const { writeSvg } = await import('@kovelin/core/exchange/plan/svg.ts');
+    download(name, writeSvg(marks, `${takeoff.room.name}, ${job.name}`), 'image/svg+xml');
+  }
 }
 
 export const exportJob = (job: Job): void =>

@@ -1,0 +1,235 @@
+import { outlinesOf, wallsOf, type Chain, type PlanFile } from '@kovelin/core/exchange/plan/chains.ts';
+import { readPlan } from '@kovelin/core/exchange/plan/read.ts';
+import { assignReadings, readReadings } from '@kovelin/core/exchange/readings.ts';
+import { rows, type Room } from '@kovelin/core/job/types.ts';
+import { polygonArea } from '@kovelin/core/measure/geometry.ts';
+import { formatLength } from '@kovelin/core/units/length.ts';
+import { sentence } from '@kovelin/core/units/problem.ts';
+import { formatArea } from '@kovelin/core/units/quantities.ts';
+import { METRES_PER, type LengthUnit } from '@kovelin/core/units/si.ts';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import { useState } from 'react';
+import { Choice } from '../app/fields.tsx';
+import { freshId, type JobView } from '../app/job-context.ts';
+import { PlanShape } from '../drawing/PlanShape.tsx';
+import { Problems } from './Problems.tsx';
+
+interface Props {
+  readonly view: JobView;
+  readonly room: Room;
+  readonly onClose: () => void;
+}
+
+/** Lengths from a list, or walls from a floor plan: shown first, taken when confirmed. */
+export default function BringIn(props: Props) {
+  const [what, setWhat] = useState<'list' | 'plan'>('list');
+  return (
+    <Dialog open onClose={props.onClose} aria-labelledby="bring-in" maxWidth="md">
+      <div className="dialog bring-in">
+        <h2 id="bring-in">Bring measurements into {props.room.name}</h2>
+        <Choice<'list' | 'plan'>
+          label="From"
+          value={what}
+          options={[
+            ['list', 'a list of readings (pasted, or CSV)'],
+            ['plan', 'a floor plan (DXF or SVG)'],
+          ]}
+          onChange={setWhat}
+        />
+        {what === 'list' ? <FromList {...props} /> : <FromPlan {...props} />}
+      </div>
+    </Dialog>
+  );
+}
+
+function FromList({ view, room, onClose }: Props) {
+  const { session, system } = view;
+  const [text, setText] = useState('');
+  const list = text.trim() ? readReadings(text, system) : null;
+  const assigned = list && assignReadings(room, list.readings);
+  const problems = [...(list?.problems ?? []), ...(assigned?.problems ?? [])].map((p) =>
+    p.line ? `Row ${p.line}: ${p.message}` : p.message,
+  );
+  const take = () => {
+    if (!assigned?.lengths.length) return;
+    session.edit({ name: 'setLengths', args: { room: room.id, lengths: assigned.lengths } });
+    onClose();
+  };
+  return (
+    <>
+      <label className="stacked">
+        A length a row; a wall’s letter beside it where the order is another
+        <textarea
+          value={text}
+          spellCheck={false}
+          rows={8}
+          placeholder={system === 'imperial' ? `A, 12'6 1/2\nB, 10'4` : 'A; 3,82 m\nB; 3150 mm'}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      <label className="file">
+        or from a file
+        <input
+          type="file"
+          accept=".csv,.txt,.tsv,text/*"
+          onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
+        />
+      </label>
+      <Problems items={problems.slice(0, 6)} />
+      {assigned && assigned.lengths.length > 0 && (
+        <ul className="preview" aria-label="What would be taken">
+          {assigned.lengths.map(({ wall, length }) => (
+            <li key={wall}>
+              {room.walls.byId[wall]?.label}: <b>{formatLength(length.metres, system)}</b>
+              {room.walls.byId[wall]?.length && <small> instead of {room.walls.byId[wall]?.length?.typed}</small>}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="row-buttons">
+        <Button variant="contained" disabled={!assigned?.lengths.length} onClick={take}>
+          Take {assigned?.lengths.length ?? 0} lengths
+        </Button>
+        <Button onClick={onClose}>Leave it</Button>
+      </div>
+    </>
+  );
+}
+
+const UNITS: readonly (readonly [LengthUnit | '', string])[] = [
+  ['', 'choose'],
+  ['mm', 'millimetres'],
+  ['cm', 'centimetres'],
+  ['m', 'metres'],
+  ['in', 'inches'],
+  ['ft', 'feet'],
+];
+
+function FromPlan({ view, room, onClose }: Props) {
+  const { session, system } = view;
+  const [file, setFile] = useState<PlanFile | null>(null);
+  const [refused, setRefused] = useState<string[]>([]);
+  const [layer, setLayer] = useState('');
+  const [unit, setUnit] = useState<LengthUnit | ''>('');
+  const [pick, setPick] = useState(0);
+  const open = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const read = readPlan(await chosen.text());
+    setPick(0);
+    setRefused(read.ok ? [] : read.problems.map(sentence));
+    setFile(read.ok ? read.value : null);
+    if (!read.ok) return;
+    const { layers } = read.value;
+    setLayer((layers.find((l) => /plan|wall/i.test(l.name)) ?? layers[0])?.name ?? '');
+    setUnit(read.value.unit ?? '');
+  };
+  const scale = file?.metresPerUnit ?? (unit ? METRES_PER[unit] : null);
+  const outlines = file && layer && scale ? outlinesOf(file, layer, scale) : null;
+  const chosen: Chain | undefined = outlines?.ok ? outlines.value[pick] : undefined;
+  const walls = chosen && wallsOf(chosen, system);
+  const problems = [
+    ...refused,
+    ...(outlines && !outlines.ok ? outlines.problems.map((p) => p.message) : []),
+    ...(walls && !walls.ok ? walls.problems.map((p) => p.message) : []),
+    ...(file && !file.layers.length ? ['There are no lines, polylines or arcs in this drawing.'] : []),
+  ];
+  const take = () => {
+    if (!walls?.ok) return;
+    const drafts = rows(room.openings).length + rows(room.parts).length;
+    session.edit({
+      name: 'setRoomFromText',
+      args: {
+        room: room.id,
+        seed: freshId(),
+        draft: {
+          name: room.name,
+          height: room.height,
+          walls: walls.value,
+          openings: [],
+          checks: [],
+          trim: room.trim,
+          parts: rows(room.parts).flatMap((p) => (p.wall === null ? [{ ...p, wall: null }] : [])),
+        },
+      },
+    });
+    if (drafts)
+      session.tell(
+        `The walls of ${room.name} are new; what stood on its old walls went with them. Undo brings it back.`,
+      );
+    onClose();
+  };
+  return (
+    <>
+      <label className="file">
+        The drawing
+        <input
+          type="file"
+          accept=".dxf,.svg"
+          aria-label="The drawing"
+          onChange={(event) => void open(event.target.files?.[0])}
+        />
+      </label>
+      {file && file.layers.length > 0 && (
+        <span className="pair">
+          <Choice
+            label="Layer with the room’s outline"
+            value={layer}
+            options={file.layers.map((l) => [l.name, l.name])}
+            onChange={(next) => {
+              setLayer(next);
+              setPick(0);
+            }}
+          />
+          {file.metresPerUnit === null && (
+            <Choice<LengthUnit | ''>
+              label={file.unit ? 'Drawn in (the file says so)' : 'Drawn in: the file does not say'}
+              value={unit}
+              options={UNITS}
+              onChange={setUnit}
+            />
+          )}
+        </span>
+      )}
+      <Problems items={problems} />
+      <Problems items={file?.notes ?? []} soft />
+      {file && !scale && <Problems items={['Choose the unit it is drawn in; the walls follow.']} soft />}
+      {outlines?.ok && outlines.value.length > 1 && (
+        <fieldset>
+          <legend>Which outline?</legend>
+          <div className="outlines">
+            {outlines.value.slice(0, 12).map((outline, i) => (
+              <label key={i} className={i === pick ? 'chosen' : ''}>
+                <input type="radio" name="outline" checked={i === pick} onChange={() => setPick(i)} />
+                <PlanShape corners={outline.corners} />
+                {formatArea(polygonArea(outline.corners), system)}
+              </label>
+            ))}
+          </div>
+        </fieldset>
+      )}
+      {walls?.ok && chosen && (
+        <div className="confirm">
+          <PlanShape corners={chosen.corners} size={150} />
+          <ul className="preview" aria-label="What would be taken">
+            {walls.value.map((wall) => (
+              <li key={wall.label}>
+                {wall.label}: <b>{formatLength(wall.length?.metres ?? 0, system)}</b>
+                {wall.bow && <small> bowed {wall.bow.side}</small>}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <p className="hint">
+        The walls replace those of {room.name}. Tape one or two of them before you trust the drawing.
+      </p>
+      <div className="row-buttons">
+        <Button variant="contained" disabled={!walls?.ok} onClick={take}>
+          Take these walls
+        </Button>
+        <Button onClick={onClose}>Leave it</Button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,79 @@
+import type { System } from '@kovelin/core/units/si.ts';
+import { useEffect, useSyncExternalStore } from 'react';
+import { aimedAt, enterIn, listenToAim, typeInto, withPad } from '../app/aim.ts';
+
+const IMPERIAL = [
+  ['7', '8', '9', "'", '1/2'],
+  ['4', '5', '6', '"', '1/4'],
+  ['1', '2', '3', '/16', '1/8'],
+  ['0', 'back', 'space', '3/4', 'next'],
+] as const;
+const METRIC = [
+  ['7', '8', '9', ' m'],
+  ['4', '5', '6', ' cm'],
+  ['1', '2', '3', ' mm'],
+  ['0', '.', 'back', 'next'],
+] as const;
+type Key = (typeof IMPERIAL)[number][number] | (typeof METRIC)[number][number];
+
+const WORDS: Readonly<Partial<Record<Key, readonly [string, string]>>> = {
+  "'": ['ft', 'feet'],
+  '"': ['in', 'inches'],
+  '/16': ['⁄16', 'sixteenths'],
+  back: ['⌫', 'delete the last'],
+  space: ['space', 'space'],
+  next: ['Next', 'take it and go on'],
+  ' m': ['m', 'metres'],
+  ' cm': ['cm', 'centimetres'],
+  ' mm': ['mm', 'millimetres'],
+};
+const FRACTION = /^\d\/\d$/;
+
+/** What a key does to what stands there: a fraction after inches stands apart from them. */
+function press(text: string, key: Key): string {
+  if (key === 'back') return text.slice(0, -1);
+  if (key === 'space') return `${text} `;
+  if (FRACTION.test(key)) return `${text}${/[\d"]$/.test(text) ? ' ' : ''}${key}`;
+  return text + key;
+}
+
+/** A pad for feet, inches and fractions, or metres, where the device's own keyboard has none of these at hand. */
+export default function NumberPad({ system, onClose }: { system: System; onClose: () => void }) {
+  const target = useSyncExternalStore(listenToAim, () => aimedAt()?.label ?? null);
+  useEffect(withPad, []);
+  const rows: readonly (readonly Key[])[] = system === 'imperial' ? IMPERIAL : METRIC;
+  const onKey = (key: Key) => {
+    const at = aimedAt();
+    if (!at) return;
+    if (key === 'next') enterIn(at);
+    else {
+      const input = document.getElementById(at.id);
+      // what was there is replaced by the first key, as it would be by typing over a selection
+      const fresh = input instanceof HTMLInputElement && input.dataset['dirty'] !== 'yes' && key !== 'back';
+      typeInto(at, (text) => press(fresh ? '' : text, key));
+    }
+  };
+  return (
+    <div className="pad" role="group" aria-label="Number pad">
+      <p>
+        {target ?? 'Tap a length first'}
+        <button type="button" className="tool" onClick={onClose}>
+          Hide the pad
+        </button>
+      </p>
+      <div className={system} onPointerDown={(event) => event.preventDefault()}>
+        {rows.flat().map((key) => (
+          <button
+            key={key}
+            type="button"
+            className={key === 'next' ? 'key next' : /\d$/.test(key) && key.length === 1 ? 'key digit' : 'key'}
+            aria-label={WORDS[key]?.[1]}
+            onClick={() => onKey(key)}
+          >
+            {WORDS[key]?.[0] ?? key.replace('/', '⁄')}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,192 @@
+import { newPart } from '@kovelin/core/job/create.ts';
+import { rows, type Part, type Reading } from '@kovelin/core/job/types.ts';
+import * as kinds from '@kovelin/core/job/vocabulary.ts';
+import { FIXTURE_WAYS, isFixture, PART_RULES } from '@kovelin/core/measure/parts.ts';
+import { parseLength, typeLength } from '@kovelin/core/units/length.ts';
+import type { System } from '@kovelin/core/units/si.ts';
+import { useState } from 'react';
+import { Choice, DraftField, LengthField } from '../app/fields.tsx';
+import { freshId } from '../app/job-context.ts';
+import { sentenceCase } from '../app/words.ts';
+import { problemsAt, type RoomProps } from './parts.ts';
+import { RemoveButton } from './RemoveButton.tsx';
+import { readCount } from './WallMore.tsx';
+
+type PartKind = kinds.PartKind;
+type Dimension = 'width' | 'height' | 'depth' | 'at' | 'sill';
+
+const GROUPS: readonly (readonly [string, readonly PartKind[]])[] = [
+  ['A finish of its own on a wall', kinds.REGION_KINDS],
+  ['Hides wall, not painted', kinds.COVER_KINDS],
+  ['Built out, let in, or standing', kinds.BODY_KINDS],
+  ['In the ceiling', kinds.CEILING_PART_KINDS],
+  ['Stairs', kinds.STAIR_KINDS],
+  ['Pieces to paint', kinds.PIECE_KINDS],
+  ['Fixtures', kinds.FIXTURE_KINDS],
+];
+
+/** Starting sizes, metres: plausible, to be taped. */
+const START: Readonly<Partial<Record<PartKind, Partial<Record<Dimension, number>>>>> = {
+  dado: { height: 0.9 },
+  panel: { width: 1.2, height: 1.5, sill: 0.6 },
+  tile: { width: 1.8, height: 0.6, sill: 0.9 },
+  cabinet: { width: 0.9, height: 0.9 },
+  soffit: { width: 1.2, height: 0.3, depth: 0.3, at: 0 },
+  recess: { width: 0.6, height: 0.9, depth: 0.2, sill: 0.9 },
+  pilaster: { width: 0.4, height: 2.4, depth: 0.15 },
+  closet: { width: 1.2, height: 2.1, depth: 0.6 },
+  column: { width: 0.3, depth: 0.3, height: 2.4 },
+  'round-column': { width: 0.3, height: 2.4 },
+  beam: { width: 3, height: 0.2, depth: 0.15 },
+  'half-wall': { width: 1.5, height: 1, depth: 0.12 },
+  tray: { height: 0.15, depth: 0.45 },
+  hatch: { width: 0.6, depth: 0.6 },
+  skylight: { width: 0.6, depth: 0.9, height: 0.3 },
+  stringer: { width: 3, height: 0.3 },
+  spindles: { width: 0.13, height: 0.75 },
+  handrail: { width: 3, height: 0.2 },
+  shelf: { width: 0.9, height: 0.02, depth: 0.25 },
+};
+const ELSE: Readonly<Record<Dimension, number>> = { width: 0.9, height: 0.6, depth: 0.3, at: 0.3, sill: 0 };
+
+function startPart({ view, room }: Pick<RoomProps, 'view' | 'room'>, kind: PartKind): Part {
+  const labels = new Set([
+    ...Object.values(room.parts.byId).map((p) => p.label),
+    ...Object.values(room.openings.byId).map((o) => o.label),
+    ...Object.values(room.walls.byId).map((w) => w.label),
+  ]);
+  let n = 1;
+  while (labels.has(`${kind.charAt(0)}${n}`)) n++;
+  const rule = PART_RULES[kind];
+  const sized = (key: Dimension) =>
+    rule.needs.includes(key) || START[kind]?.[key] ? reading(START[kind]?.[key] ?? ELSE[key], view.system) : null;
+  const here = view.surface?.wall ?? room.walls.order[0] ?? null;
+  return newPart({
+    id: freshId(),
+    label: `${kind.charAt(0)}${n}`,
+    kind,
+    wall: rule.place === 'wall' || (rule.place === 'anywhere' && kind !== 'light' && kind !== 'detector') ? here : null,
+    width: sized('width'),
+    height: sized('height'),
+    depth: sized('depth'),
+    at: sized('at'),
+    sill: sized('sill'),
+    count: kind === 'spindles' ? 12 : 1,
+  });
+}
+
+/** A starting size to the inch or the centimetre. */
+function reading(metres: number, system: System): Reading {
+  const step = system === 'imperial' ? 0.0254 : 0.01;
+  const typed = typeLength(Math.round(metres / step) * step, system);
+  const parsed = parseLength(typed, { zero: true });
+  return { typed, metres: parsed.ok ? parsed.value : metres };
+}
+
+const LABELS: Readonly<Record<Dimension, string>> = {
+  width: 'Width',
+  height: 'Height',
+  depth: 'Depth',
+  at: 'From the wall’s start',
+  sill: 'Above the floor',
+};
+const WAYS = { off: 'taken off', cover: 'covered, and uncovered every day', cut: 'cut round' } as const;
+
+/** Everything else there is in the room, a line each. */
+export default function PartRows({ view, room, takeoff }: RoomProps) {
+  const [kind, setKind] = useState<PartKind>('dado');
+  const { session } = view;
+  const parts = rows(room.parts);
+  return (
+    <section className="parts" aria-label="Everything else">
+      <h3>Everything else</h3>
+      {parts.map((part) => (
+        <PartLine key={part.id} view={view} room={room} takeoff={takeoff} part={part} />
+      ))}
+      <div className="row-buttons">
+        <span className="field">
+          <label htmlFor="part-kind">What there is</label>
+          <select id="part-kind" value={kind} onChange={(event) => setKind(event.target.value as PartKind)}>
+            {GROUPS.map(([words, list]) => (
+              <optgroup key={words} label={words}>
+                {list.map((k) => (
+                  <option key={k} value={k}>
+                    {sentenceCase(k)}
+                  </option>
+                ))}
+              </optgroup>
+            ))}
+          </select>
+        </span>
+        <button
+          type="button"
+          className="take"
+          onClick={() =>
+            session.edit({ name: 'addPart', args: { room: room.id, part: startPart({ view, room }, kind) } })
+          }
+        >
+          Add it
+        </button>
+      </div>
+    </section>
+  );
+}
+
+function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
+  const { session, system } = view;
+  const rule = PART_RULES[part.kind];
+  const edit = (set: Partial<Omit<Part, 'id'>>) => ({
+    name: 'setPart' as const,
+    args: { room: room.id, part: part.id, set },
+  });
+  const name = `${sentenceCase(part.kind)} ${part.label}`;
+  const problem = (field: string) => problemsAt({ room, takeoff }, `parts/${part.id}/${field}`)[0] ?? null;
+  const dimensions = [...rule.needs, ...rule.takes];
+  return (
+    <div className="part-line" role="group" aria-label={name}>
+      <b>{name}</b>
+      {(rule.place === 'wall' || rule.place === 'anywhere') && (
+        <Choice
+          label="On"
+          value={part.wall ?? ''}
+          options={[
+            ...(rule.place === 'anywhere' ? ([['', 'the ceiling']] as const) : []),
+            ...rows(room.walls).map((w) => [w.id, `wall ${w.label}`] as const),
+          ]}
+          onChange={(wall) => session.edit(edit({ wall: wall || null }))}
+        />
+      )}
+      {dimensions.map((key) => (
+        <LengthField
+          key={key}
+          className="short"
+          label={rule.words?.[key] ?? LABELS[key]}
+          optional={!rule.needs.includes(key)}
+          value={part[key]}
+          system={system}
+          options={{ zero: key === 'at' || key === 'sill' }}
+          placeholder={key === 'sill' ? 'floor' : 'usual'}
+          problem={problem(key)}
+          onDraft={(r) => session.setDraft(r && edit({ [key]: r }))}
+          onCommit={(r) => session.edit(edit({ [key]: r }))}
+        />
+      ))}
+      {rule.counted && (
+        <DraftField
+          className="short"
+          label={rule.counted}
+          value={String(part.count)}
+          parse={readCount(999)}
+          onDraft={(n) => session.setDraft(n === null ? null : edit({ count: n }))}
+          onCommit={(n) => session.edit(edit({ count: n }))}
+        />
+      )}
+      {isFixture(part.kind) && <small>{WAYS[FIXTURE_WAYS[part.kind]]}</small>}
+      {problem('wall') && <span className="problem">{problem('wall')}</span>}
+      <RemoveButton
+        what={name}
+        onRemove={() => session.edit({ name: 'removePart', args: { room: room.id, part: part.id } })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,172 @@
+import type { RoomTakeoff, Surface } from '@kovelin/core/measure/takeoff.ts';
+import { formatLength } from '@kovelin/core/units/length.ts';
+import { formatArea } from '@kovelin/core/units/quantities.ts';
+import type { Working } from '@kovelin/core/units/working.ts';
+import { DataGrid, type GridColDef } from '@mui/x-data-grid';
+import { useState } from 'react';
+import { Choice } from '../app/fields.tsx';
+import type { JobView } from '../app/job-context.ts';
+import { sentenceCase, surfaceWord } from '../app/words.ts';
+import { WorkingTree } from '../app/Working.tsx';
+
+interface Row {
+  readonly id: string;
+  readonly kind: 'surface' | 'total';
+  readonly room: string;
+  readonly surface: string;
+  readonly roomId: string | null;
+  readonly gross: number | null;
+  readonly openings: number | null;
+  readonly net: number | null;
+  readonly painted: number;
+  readonly cut: number;
+  readonly run: number;
+  readonly working: Partial<Record<Column, Working>>;
+}
+const COLUMNS = ['gross', 'openings', 'net', 'painted', 'cut', 'run'] as const;
+type Column = (typeof COLUMNS)[number];
+type Grouping = 'room' | 'kind' | 'none';
+
+const HEADINGS: Readonly<Record<Column, string>> = {
+  gross: 'Gross',
+  openings: 'Openings',
+  net: 'Net',
+  painted: 'To paint',
+  cut: 'Cut-in',
+  run: 'Run',
+};
+
+function rowOf(t: RoomTakeoff, s: Surface, word: (name: string) => string): Row {
+  const wall = t.walls.find((w) => `${w.wall.id}/field` === s.id);
+  return {
+    id: s.id,
+    kind: 'surface',
+    room: t.room.name,
+    roomId: t.room.id,
+    surface: word(s.name),
+    gross: wall?.gross.value ?? null,
+    openings: wall?.openingArea.value ?? null,
+    net: wall?.net.value ?? null,
+    painted: s.area.value,
+    cut: s.cut,
+    run: s.length,
+    working: {
+      painted: s.area,
+      ...(wall ? { gross: wall.gross, openings: wall.openingArea, net: wall.net } : {}),
+    },
+  };
+}
+
+const total = (rows: readonly Row[], column: Column) => rows.reduce((sum, row) => sum + (row[column] ?? 0), 0);
+const totalRow = (id: string, room: string, surface: string, rows: readonly Row[]): Row => ({
+  id,
+  kind: 'total',
+  room,
+  surface,
+  roomId: null,
+  gross: total(rows, 'gross'),
+  openings: total(rows, 'openings'),
+  net: total(rows, 'net'),
+  painted: total(rows, 'painted'),
+  cut: total(rows, 'cut'),
+  run: total(rows, 'run'),
+  working: {},
+});
+
+/** Surfaces in groups, each group with its total below it, and the job's at the end. */
+function grouped(surfaces: readonly (Row & { kindWord: string })[], by: Grouping): Row[] {
+  const keys = by === 'none' ? [] : [...new Set(surfaces.map((row) => (by === 'room' ? row.room : row.kindWord)))];
+  const groups = keys.flatMap((key) => {
+    const of = surfaces.filter((row) => (by === 'room' ? row.room : row.kindWord) === key);
+    return [...of, totalRow(`total ${key}`, by === 'room' ? key : '', `${key}, together`, of)];
+  });
+  return [...(by === 'none' ? surfaces : groups), totalRow('total', '', 'The whole job', surfaces)];
+}
+
+/** Every surface of the job with its figures; a row is the surface of the drawing, a figure opens its working below. */
+export default function TakeoffTable({ view }: { view: JobView }) {
+  const { derived, system, surface, session } = view;
+  const [by, setBy] = useState<Grouping>('room');
+  const [shown, setShown] = useState<{ row: string; column: Column } | null>(null);
+  const surfaces = derived.takeoffs.flatMap((t) =>
+    t.surfaces.map((s) => ({
+      ...rowOf(t, s, (name) => surfaceWord(name, system)),
+      kindWord: surfaceWord(sentenceCase(s.kind), system),
+    })),
+  );
+  const rows = grouped(surfaces, by);
+  const format = (column: Column) => (value: number | null) =>
+    value === null || (value === 0 && column !== 'openings')
+      ? '–'
+      : column === 'cut' || column === 'run'
+        ? formatLength(value, system)
+        : formatArea(value, system);
+  const columns: GridColDef<Row>[] = [
+    { field: 'room', headerName: 'Room', width: 112 },
+    { field: 'surface', headerName: 'Surface', flex: 1, minWidth: 150 },
+    ...COLUMNS.map((column): GridColDef<Row> => ({
+      field: column,
+      headerName: HEADINGS[column],
+      type: 'number',
+      width: 96,
+      valueFormatter: format(column),
+    })),
+  ];
+  const open = shown && rows.find((row) => row.id === shown.row);
+  const working = open && shown ? open.working[shown.column] : undefined;
+  return (
+    <div className="takeoff-table">
+      <div className="room-line">
+        <Choice<Grouping>
+          label="Together by"
+          value={by}
+          options={[
+            ['room', 'room'],
+            ['kind', 'kind of surface'],
+            ['none', 'not at all'],
+          ]}
+          onChange={setBy}
+        />
+        <p className="hint">
+          A row is the surface in the drawing. Click a figure, or press Enter on it, for its working.
+        </p>
+      </div>
+      <div className="grid">
+        <DataGrid<Row>
+          label="Takeoff of the job"
+          rows={rows}
+          columns={columns.map((c) => ({ ...c, sortable: by === 'none' }))}
+          density="compact"
+          hideFooter
+          disableColumnMenu
+          disableRowSelectionOnClick
+          rowSelectionModel={{ type: 'include', ids: new Set(surface ? [surface.id] : []) }}
+          getRowClassName={({ row }) => (row.kind === 'total' ? 'total' : '')}
+          onRowClick={({ row }) => {
+            if (row.kind === 'surface' && row.roomId) view.show(row.roomId, row.id);
+          }}
+          onCellClick={({ row, field }) => setShown({ row: row.id, column: field as Column })}
+          onCellKeyDown={({ row, field }, event) => {
+            if (event.key !== 'Enter') return;
+            if (row.roomId) view.show(row.roomId, row.id);
+            setShown({ row: row.id, column: field as Column });
+          }}
+        />
+      </div>
+      {open && shown && (
+        <div className="working grid-working" aria-live="polite">
+          <b>{[open.room, open.surface, HEADINGS[shown.column]?.toLowerCase()].filter(Boolean).join(', ')}</b>
+          {working ? (
+            <WorkingTree working={working} system={session.state.shown.units} />
+          ) : (
+            <p className="hint">
+              {open.kind === 'total'
+                ? 'The sum of the rows above it.'
+                : 'Measured along the surface; see the lines of the room.'}
+            </p>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,153 @@
+import type { Reading, Wall } from '@kovelin/core/job/types.ts';
+import { typeLength } from '@kovelin/core/units/length.ts';
+import type { System } from '@kovelin/core/units/si.ts';
+import { Choice, DraftField, LengthField } from '../app/fields.tsx';
+import { HEIGHT, OFFSET, problemsAt, WALL, type RoomProps } from './parts.ts';
+
+type Change = Partial<Omit<Wall, 'id'>>;
+
+const start = (metres: number, system: System): Reading => ({ typed: typeLength(metres, system), metres });
+
+/** What few walls have: more heights, a curve, stairs beside them. */
+export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wall: Wall }) {
+  const { session, system } = view;
+  const edit = (set: Change) => ({ name: 'setWall' as const, args: { room: room.id, wall: wall.id, set } });
+  const draft = (set: Change | null) => session.setDraft(set && edit(set));
+  const commit = (set: Change) => session.edit(edit(set));
+  const problem = (place: string) => problemsAt({ room, takeoff }, `walls/${wall.id}/${place}`)[0] ?? null;
+  const common = { system };
+  const { bow, foot, peaks } = wall;
+  const length = wall.length?.metres ?? 3;
+  return (
+    <div className="more">
+      <fieldset>
+        <legend>Heights between its ends</legend>
+        {peaks.map((peak, i) => {
+          const set = (part: 'height' | 'at') => (reading: Reading | null) => ({
+            peaks: peaks.flatMap((p, j) => (j !== i ? [p] : reading ? [{ ...p, [part]: reading }] : [])),
+          });
+          return (
+            <span key={i} className="pair">
+              <LengthField
+                {...common}
+                label={`Height ${i + 1}`}
+                optional
+                value={peak.height}
+                options={HEIGHT}
+                problem={i === 0 ? problem('peak') : null}
+                onDraft={(r) => draft(r && set('height')(r))}
+                onCommit={(r) => commit(set('height')(r))}
+              />
+              <LengthField
+                {...common}
+                label="at"
+                value={peak.at}
+                options={WALL}
+                onDraft={(r) => draft(r && set('at')(r))}
+                onCommit={(r) => commit(set('at')(r))}
+              />
+            </span>
+          );
+        })}
+        <button
+          type="button"
+          className="take"
+          disabled={peaks.length >= 8}
+          onClick={() => {
+            const after = peaks.at(-1)?.at.metres ?? 0;
+            const at = start((after + length) / 2, system);
+            commit({ peaks: [...peaks, { height: peaks.at(-1)?.height ?? room.height ?? start(2.4, system), at }] });
+          }}
+        >
+          Add a height
+        </button>
+      </fieldset>
+      <fieldset>
+        <legend>Curved: the length is its chord</legend>
+        <span className="pair">
+          <Choice<'no' | 'out' | 'in'>
+            label="Bows"
+            value={bow?.side ?? 'no'}
+            options={[
+              ['no', 'not at all'],
+              ['out', 'out of the room'],
+              ['in', 'into the room'],
+            ]}
+            onChange={(side) =>
+              commit({ bow: side === 'no' ? null : { side, rise: bow?.rise ?? start(length / 10, system) } })
+            }
+          />
+          {bow && (
+            <LengthField
+              {...common}
+              label="by"
+              value={bow.rise}
+              problem={problem('bow')}
+              onDraft={(rise) => draft(rise && { bow: { ...bow, rise } })}
+              onCommit={(rise) => (rise ? commit({ bow: { ...bow, rise } }) : null)}
+            />
+          )}
+        </span>
+      </fieldset>
+      <fieldset>
+        <legend>Stairs beside it</legend>
+        <span className="pair">
+          <Choice<'no' | 'up' | 'down'>
+            label="Its foot goes"
+            value={!foot ? 'no' : foot.down ? 'down' : 'up'}
+            options={[
+              ['no', 'level'],
+              ['up', 'up'],
+              ['down', 'down'],
+            ]}
+            onChange={(way) =>
+              commit({
+                foot:
+                  way === 'no'
+                    ? null
+                    : {
+                        from: foot?.from ?? { typed: '0', metres: 0 },
+                        to: foot?.to ?? start(length, system),
+                        rise: foot?.rise ?? start(1, system),
+                        steps: foot?.steps ?? 0,
+                        down: way === 'down',
+                      },
+              })
+            }
+          />
+          {foot &&
+            (['from', 'to', 'rise'] as const).map((key) => (
+              <LengthField
+                key={key}
+                {...common}
+                label={key === 'rise' ? 'rising' : key}
+                value={foot[key]}
+                options={key === 'rise' ? HEIGHT : OFFSET}
+                problem={key === 'from' ? problem('foot') : null}
+                onDraft={(r) => draft(r && { foot: { ...foot, [key]: r } })}
+                onCommit={(r) => (r ? commit({ foot: { ...foot, [key]: r } }) : null)}
+              />
+            ))}
+          {foot && (
+            <DraftField
+              label="risers (0: raking)"
+              value={String(foot.steps)}
+              parse={readCount(60)}
+              onDraft={(steps) => draft(steps === null ? null : { foot: { ...foot, steps } })}
+              onCommit={(steps) => commit({ foot: { ...foot, steps } })}
+            />
+          )}
+        </span>
+      </fieldset>
+    </div>
+  );
+}
+
+export const readCount =
+  (most: number, least = 0) =>
+  (text: string): { ok: true; value: number } | { ok: false; message: string } => {
+    const n = /^\d{1,4}$/.test(text.trim()) ? Number(text) : NaN;
+    return n >= least && n <= most
+      ? { ok: true, value: n }
+      : { ok: false, message: `A whole number from ${least} to ${most} is expected here.` };
+  };
