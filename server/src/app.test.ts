@@ -13,7 +13,7 @@ let url = '';
 beforeAll(async () => {
   const dist = mkdtempSync(join(tmpdir(), 'kovelin-'));
   mkdirSync(join(dist, 'assets'));
-  writeFileSync(join(dist, 'index.html'), '<title>Kovelin</title>');
+  writeFileSync(join(dist, 'index.html'), '<title>Kovelin</title><meta property="csp-nonce" nonce="NONCE">');
   writeFileSync(join(dist, 'assets/app-1.js'), `export const text = '${'paint '.repeat(500)}';`);
   server = createApp(dist, new Laser(seeded(5), () => new Date('2026-11-23T08:00:00Z'))).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
@@ -25,6 +25,7 @@ afterAll(() => {
 });
 
 test('every page of the application is the same document, never cached, under a strict policy', async () => {
+  const nonces = new Set<string>();
   for (const path of ['/', '/job/x/measure?room=a']) {
     const page = await fetch(url + path);
     expect([page.status, page.headers.get('cache-control'), page.headers.get('x-powered-by')]).toEqual([
@@ -36,6 +37,10 @@ test('every page of the application is the same document, never cached, under a 
     expect(policy).toContain("default-src 'none'");
     expect(policy).not.toMatch(/unsafe|\*|https?:/);
     expect(page.headers.get('x-content-type-options')).toBe('nosniff');
+    const nonce = /nonce="([^"]{16,})"/.exec(await page.text())?.[1] ?? 'none';
+    expect(policy).toContain(`'nonce-${nonce}'`);
+    expect(nonces.has(nonce)).toBe(false);
+    nonces.add(nonce);
   }
 });
 

@@ -1,6 +1,9 @@
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { Laser } from './instruments/laser.ts';
 import { instruments } from './instruments/routes.ts';
@@ -8,10 +11,17 @@ import { instruments } from './instruments/routes.ts';
 /** Emotion inserts its rules through the CSSOM into an empty style element; this is the hash of the empty string. */
 const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 
+const nonceOf = (response: ServerResponse): string =>
+  String((response as ServerResponse & { locals: Record<string, unknown> }).locals['nonce']);
+
 /** The built application and the simulated instruments, with strict headers: everything from its own origin only. */
 export function createApp(dist: string, laser = new Laser(Math.random, () => new Date())): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use((_, response, next) => {
+    response.locals['nonce'] = randomBytes(16).toString('base64');
+    next();
+  });
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -20,7 +30,8 @@ export function createApp(dist: string, laser = new Laser(Math.random, () => new
           defaultSrc: ["'none'"],
           scriptSrc: ["'self'"],
           workerSrc: ["'self'"],
-          styleSrc: ["'self'", EMPTY_STYLE],
+          // a fresh word a page, for the one part of the toolkit that writes a style element of its own
+          styleSrc: ["'self'", EMPTY_STYLE, (_, response) => `'nonce-${nonceOf(response)}'`],
           imgSrc: ["'self'", 'data:'],
           fontSrc: ["'self'"],
           connectSrc: ["'self'"],
@@ -40,7 +51,10 @@ export function createApp(dist: string, laser = new Laser(Math.random, () => new
   app.get(/.*/, (request, response) => {
     // a page of the application; a missing file is a 404, not a page
     if (/\.[a-z0-9]+$/i.test(request.path)) response.status(404).type('text').send('Not found');
-    else response.sendFile(join(dist, 'index.html'), { cacheControl: false, headers: { 'Cache-Control': 'no-cache' } });
+    else {
+      const page = readFileSync(join(dist, 'index.html'), 'utf8').replaceAll('NONCE', nonceOf(response));
+      response.set('Cache-Control', 'no-cache').type('html').send(page);
+    }
   });
   return app;
 }

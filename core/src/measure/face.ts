@@ -57,9 +57,20 @@ type Context = Pick<Job, 'settings'>;
 /** Length of a run between two heights, broken by what stands across it. */
 function runLength(outline: Outline, boxes: readonly Box[], from: Metres, to: Metres): Metres {
   const across = boxes.filter((box) => box.bottom < to - 1e-6 && box.top > from + 1e-6);
-  const [a, b] = from > 0 ? [0, 0] : outline.stairs;
-  const broken = [...across.map((box) => [box.left, box.right] as const), [a, b] as const];
+  const broken = [...across.map((box) => [box.left, box.right] as const), ...buried(outline, from)];
   return outline.length - covered(broken, outline.length);
+}
+
+/** Where stairs leave no room for a run at a height: beside the flight for what stands on the floor, else where they are higher. */
+function buried({ foot, stairs }: Outline, at: Metres): (readonly [Metres, Metres])[] {
+  if (at === 0) return [stairs];
+  return foot.slice(1).flatMap((b, i) => {
+    const a = foot[i] as Point;
+    if (Math.max(a.y, b.y) <= at || a.x === b.x) return [];
+    const crossing = a.x + ((b.x - a.x) * (at - a.y)) / (b.y - a.y || 1);
+    if (Math.min(a.y, b.y) > at) return [[a.x, b.x] as const];
+    return [b.y > a.y ? ([crossing, b.x] as const) : ([a.x, crossing] as const)];
+  });
 }
 
 /** What breaks a run of trim: openings with their casings, and parts that stand before the wall. */
@@ -302,8 +313,7 @@ export function trimBands(
   const across = obstacles(outline, openings, parts).filter(
     (box) => box.bottom < bottom + face - 1e-6 && box.top > bottom + 1e-6,
   );
-  const [a, b] = bottom > 0 ? [0, 0] : outline.stairs;
-  const gone = [...across, { left: a, right: b }];
+  const gone = [...across, ...buried(outline, bottom).map(([left, right]) => ({ left, right }))];
   return gaps(gone, outline.length).map(([left, right]) => pointsOfBox({ left, right, bottom, top: bottom + face }));
 }
 

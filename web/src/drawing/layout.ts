@@ -147,7 +147,9 @@ function wallShape({ room }: RoomTakeoff, w: WallTakeoff, x: number, floor: numb
   });
   const shapes = (layer: 'region' | 'cover') =>
     parts
-      .filter((part) => PART_RULES[part.kind].layer === layer)
+      .filter(
+        (part) => PART_RULES[part.kind].layer === layer || (layer === 'cover' && part.kind === 'radiator' && part.at),
+      )
       .map((part): PartShape => {
         const box = placeOf(part, outline);
         return {

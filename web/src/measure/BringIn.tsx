@@ -69,7 +69,7 @@ function FromList({ view, room, onClose }: Props) {
         />
       </label>
       <label className="file">
-        or from a file
+        or <span>read them from a file</span>
         <input
           type="file"
           accept=".csv,.txt,.tsv,text/*"
@@ -113,9 +113,11 @@ function FromPlan({ view, room, onClose }: Props) {
   const [layer, setLayer] = useState('');
   const [unit, setUnit] = useState<LengthUnit | ''>('');
   const [pick, setPick] = useState(0);
+  const [name, setName] = useState('');
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
     const read = readPlan(await chosen.text());
+    setName(chosen.name);
     setPick(0);
     setRefused(read.ok ? [] : read.problems.map(sentence));
     setFile(read.ok ? read.value : null);
@@ -162,7 +164,7 @@ function FromPlan({ view, room, onClose }: Props) {
   return (
     <>
       <label className="file">
-        The drawing
+        <span>{name || 'Choose the drawing'}</span>
         <input
           type="file"
           accept=".dxf,.svg"

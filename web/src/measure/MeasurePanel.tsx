@@ -2,19 +2,34 @@ import { PART_RULES } from '@kovelin/core/measure/parts.ts';
 import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
+import type { Working } from '@kovelin/core/units/working.ts';
 import type { ReactNode } from 'react';
 import { Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { sentenceCase, surfaceWord } from '../app/words.ts';
-import { Figure } from '../app/Working.tsx';
+import { Figure, WorkingTree } from '../app/Working.tsx';
 import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/jobs.ts';
 
+/** A figure asked about in the table: its formula with this job's figures. */
+export interface Explained {
+  readonly title: string;
+  readonly working: Working;
+}
+
 /** The surface looked at, each figure opening into its working. */
-export function MeasurePanel({ view }: { view: JobView }) {
+export function MeasurePanel({ view, explained }: { view: JobView; explained: Explained | null }) {
   const { takeoff, surface, system } = view;
   const wall = takeoff?.walls.find((w) => `${w.wall.id}/field` === surface?.id);
   return (
     <aside className="panel" aria-label="Selected surface">
+      {explained && (
+        <section className="panel-working" aria-live="polite" aria-label="Working">
+          <h3>{explained.title}</h3>
+          <div className="working">
+            <WorkingTree working={explained.working} system={system} />
+          </div>
+        </section>
+      )}
       {surface ? (
         <>
           <h2>{surfaceWord(surface.name, system)}</h2>
@@ -117,9 +132,7 @@ function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
         </Line>
         <Line
           label={
-            wall.parts.some((p) => PART_RULES[p.kind].layer)
-              ? 'Painted: trim, hidden wall and other finishes off'
-              : 'Painted, trim faces off'
+            wall.parts.some((p) => PART_RULES[p.kind].layer) ? 'Painted in its own finish' : 'Painted, trim faces off'
           }
         >
           <Figure working={wall.painted} system={system} />

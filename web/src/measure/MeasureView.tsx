@@ -8,7 +8,7 @@ import { useJob } from '../app/job-context.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import type { Placing } from '../drawing/placing.ts';
 import { ClosurePlan, Suspects } from './ClosurePlan.tsx';
-import { MeasurePanel } from './MeasurePanel.tsx';
+import { MeasurePanel, type Explained } from './MeasurePanel.tsx';
 import { Rows } from './Rows.tsx';
 import { Shorthand } from './Shorthand.tsx';
 
@@ -34,6 +34,7 @@ export default function MeasureView() {
   // where the finger is the pointer, the pad is there from the start
   const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
   const [bringing, setBringing] = useState(false);
+  const [explained, setExplained] = useState<Explained | null>(null);
   const toFirst = useCallback(() => {
     const lengths = [...document.querySelectorAll<HTMLInputElement>('input[data-length][id^="length-"]')];
     (lengths.find((input) => !input.value) ?? lengths[0])?.focus();
@@ -56,7 +57,7 @@ export default function MeasureView() {
           paint={paint}
           suspects={suspects}
           placing={placingOf(view, room.id, () => setWay('rows'))}
-          aside={<ClosurePlan view={view} />}
+          aside={way === 'table' ? null : <ClosurePlan view={view} />}
         />
         {takeoff.closure?.provisional && <Suspects view={view} suspicion={suspicion} />}
         <div className={way === 'table' ? 'entry-panel wide' : 'entry-panel'}>
@@ -95,7 +96,7 @@ export default function MeasureView() {
           {way === 'text' && <Shorthand key={room.id} view={view} room={room} takeoff={takeoff} />}
           {way === 'table' && (
             <Suspense fallback={<p className="waiting">Laying out the table …</p>}>
-              <TakeoffTable view={view} />
+              <TakeoffTable view={view} onExplain={setExplained} />
             </Suspense>
           )}
         </div>
@@ -104,7 +105,7 @@ export default function MeasureView() {
           {bringing && <BringIn key={room.id} view={view} room={room} onClose={() => setBringing(false)} />}
         </Suspense>
       </main>
-      <MeasurePanel view={view} />
+      <MeasurePanel view={view} explained={way === 'table' ? explained : null} />
     </>
   );
 }

@@ -87,8 +87,8 @@ const LABELS: Readonly<Record<Dimension, string>> = {
   width: 'Width',
   height: 'Height',
   depth: 'Depth',
-  at: 'From the wall’s start',
-  sill: 'Above the floor',
+  at: 'From the start',
+  sill: 'Above floor',
 };
 const WAYS = { off: 'taken off', cover: 'covered, and uncovered every day', cut: 'cut round' } as const;
 
@@ -145,44 +145,46 @@ function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
   return (
     <div className="part-line" role="group" aria-label={name}>
       <b>{name}</b>
-      {(rule.place === 'wall' || rule.place === 'anywhere') && (
-        <Choice
-          label="On"
-          value={part.wall ?? ''}
-          options={[
-            ...(rule.place === 'anywhere' ? ([['', 'the ceiling']] as const) : []),
-            ...rows(room.walls).map((w) => [w.id, `wall ${w.label}`] as const),
-          ]}
-          onChange={(wall) => session.edit(edit({ wall: wall || null }))}
-        />
-      )}
-      {dimensions.map((key) => (
-        <LengthField
-          key={key}
-          className="short"
-          label={rule.words?.[key] ?? LABELS[key]}
-          optional={!rule.needs.includes(key)}
-          value={part[key]}
-          system={system}
-          options={{ zero: key === 'at' || key === 'sill' }}
-          placeholder={key === 'sill' ? 'floor' : 'usual'}
-          problem={problem(key)}
-          onDraft={(r) => session.setDraft(r && edit({ [key]: r }))}
-          onCommit={(r) => session.edit(edit({ [key]: r }))}
-        />
-      ))}
-      {rule.counted && (
-        <DraftField
-          className="short"
-          label={rule.counted}
-          value={String(part.count)}
-          parse={readCount(999)}
-          onDraft={(n) => session.setDraft(n === null ? null : edit({ count: n }))}
-          onCommit={(n) => session.edit(edit({ count: n }))}
-        />
-      )}
-      {isFixture(part.kind) && <small>{WAYS[FIXTURE_WAYS[part.kind]]}</small>}
-      {problem('wall') && <span className="problem">{problem('wall')}</span>}
+      <div>
+        {(rule.place === 'wall' || rule.place === 'anywhere') && (
+          <Choice
+            label="On"
+            value={part.wall ?? ''}
+            options={[
+              ...(rule.place === 'anywhere' ? ([['', 'the ceiling']] as const) : []),
+              ...rows(room.walls).map((w) => [w.id, `wall ${w.label}`] as const),
+            ]}
+            onChange={(wall) => session.edit(edit({ wall: wall || null }))}
+          />
+        )}
+        {dimensions.map((key) => (
+          <LengthField
+            key={key}
+            className="short"
+            label={rule.words?.[key] ?? LABELS[key]}
+            optional={!rule.needs.includes(key)}
+            value={part[key]}
+            system={system}
+            options={{ zero: key === 'at' || key === 'sill' }}
+            placeholder={key === 'sill' ? 'floor' : 'usual'}
+            problem={problem(key)}
+            onDraft={(r) => session.setDraft(r && edit({ [key]: r }))}
+            onCommit={(r) => session.edit(edit({ [key]: r }))}
+          />
+        ))}
+        {rule.counted && (
+          <DraftField
+            className="short"
+            label={rule.counted}
+            value={String(part.count)}
+            parse={readCount(999)}
+            onDraft={(n) => session.setDraft(n === null ? null : edit({ count: n }))}
+            onCommit={(n) => session.edit(edit({ count: n }))}
+          />
+        )}
+        {isFixture(part.kind) && <small>{WAYS[FIXTURE_WAYS[part.kind]]}</small>}
+        {problem('wall') && <span className="problem">{problem('wall')}</span>}
+      </div>
       <RemoveButton
         what={name}
         onRemove={() => session.edit({ name: 'removePart', args: { room: room.id, part: part.id } })}

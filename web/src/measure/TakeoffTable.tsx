@@ -1,13 +1,13 @@
 import type { RoomTakeoff, Surface } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
-import type { Working } from '@kovelin/core/units/working.ts';
+import { compute, given, type Working } from '@kovelin/core/units/working.ts';
 import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useState } from 'react';
 import { Choice } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { sentenceCase, surfaceWord } from '../app/words.ts';
-import { WorkingTree } from '../app/Working.tsx';
+import type { Explained } from './MeasurePanel.tsx';
 
 interface Row {
   readonly id: string;
@@ -57,6 +57,9 @@ function rowOf(t: RoomTakeoff, s: Surface, word: (name: string) => string): Row 
   };
 }
 
+/** The server's word for styles that are written at run time. */
+const NONCE = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce ?? '';
+
 const total = (rows: readonly Row[], column: Column) => rows.reduce((sum, row) => sum + (row[column] ?? 0), 0);
 const totalRow = (id: string, room: string, surface: string, rows: readonly Row[]): Row => ({
   id,
@@ -73,6 +76,17 @@ const totalRow = (id: string, room: string, surface: string, rows: readonly Row[
   working: {},
 });
 
+/** The rows above a total, up to the total before it, as its sum. */
+function totalOf(row: Row, column: Column, rows: readonly Row[]): Working {
+  const at = rows.findIndex((r) => r.id === row.id);
+  const from = row.id === 'total' ? 0 : rows.findLastIndex((r, i) => i < at && r.kind === 'total') + 1;
+  const dimension = column === 'cut' || column === 'run' ? 'length' : 'area';
+  const grouped = row.id === 'total' && rows.filter((r) => r.kind === 'total').length > 1;
+  const of = rows.slice(from, at).filter((r) => (r.kind === 'total') === grouped && r[column]);
+  const name = (r: Row) => (row.room ? r.surface : `${r.room} ${r.surface}`).trim();
+  return compute('sum', row.surface, dimension, ...of.map((r) => given(name(r), r[column] ?? 0, dimension)));
+}
+
 /** Surfaces in groups, each group with its total below it, and the job's at the end. */
 function grouped(surfaces: readonly (Row & { kindWord: string })[], by: Grouping): Row[] {
   const keys = by === 'none' ? [] : [...new Set(surfaces.map((row) => (by === 'room' ? row.room : row.kindWord)))];
@@ -84,10 +98,15 @@ function grouped(surfaces: readonly (Row & { kindWord: string })[], by: Grouping
 }
 
 /** Every surface of the job with its figures; a row is the surface of the drawing, a figure opens its working below. */
-export default function TakeoffTable({ view }: { view: JobView }) {
-  const { derived, system, surface, session } = view;
+export default function TakeoffTable({
+  view,
+  onExplain,
+}: {
+  view: JobView;
+  onExplain: (shown: Explained | null) => void;
+}) {
+  const { derived, system, surface } = view;
   const [by, setBy] = useState<Grouping>('room');
-  const [shown, setShown] = useState<{ row: string; column: Column } | null>(null);
   const surfaces = derived.takeoffs.flatMap((t) =>
     t.surfaces.map((s) => ({
       ...rowOf(t, s, (name) => surfaceWord(name, system)),
@@ -102,18 +121,23 @@ export default function TakeoffTable({ view }: { view: JobView }) {
         ? formatLength(value, system)
         : formatArea(value, system);
   const columns: GridColDef<Row>[] = [
-    { field: 'room', headerName: 'Room', width: 112 },
-    { field: 'surface', headerName: 'Surface', flex: 1, minWidth: 150 },
+    { field: 'room', headerName: 'Room', width: 108 },
+    { field: 'surface', headerName: 'Surface', flex: 1, minWidth: 140 },
     ...COLUMNS.map((column): GridColDef<Row> => ({
       field: column,
       headerName: HEADINGS[column],
       type: 'number',
-      width: 96,
+      width: column === 'cut' || column === 'run' ? 104 : 84,
       valueFormatter: format(column),
     })),
   ];
-  const open = shown && rows.find((row) => row.id === shown.row);
-  const working = open && shown ? open.working[shown.column] : undefined;
+  const explain = (row: Row, field: string) => {
+    const column = COLUMNS.find((c) => c === field);
+    if (!column) return;
+    const title = [row.room, row.surface, HEADINGS[column].toLowerCase()].filter(Boolean).join(', ');
+    const terms = row.kind === 'total' ? totalOf(row, column, rows) : row.working[column];
+    onExplain(terms ? { title, working: terms } : null);
+  };
   return (
     <div className="takeoff-table">
       <div className="room-line">
@@ -133,10 +157,13 @@ export default function TakeoffTable({ view }: { view: JobView }) {
       </div>
       <div className="grid">
         <DataGrid<Row>
-          label="Takeoff of the job"
+          aria-label="Takeoff of the job"
+          nonce={NONCE}
           rows={rows}
           columns={columns.map((c) => ({ ...c, sortable: by === 'none' }))}
           density="compact"
+          rowHeight={46}
+          columnHeaderHeight={48}
           hideFooter
           disableColumnMenu
           disableRowSelectionOnClick
@@ -145,28 +172,14 @@ export default function TakeoffTable({ view }: { view: JobView }) {
           onRowClick={({ row }) => {
             if (row.kind === 'surface' && row.roomId) view.show(row.roomId, row.id);
           }}
-          onCellClick={({ row, field }) => setShown({ row: row.id, column: field as Column })}
+          onCellClick={({ row, field }) => explain(row, field)}
           onCellKeyDown={({ row, field }, event) => {
             if (event.key !== 'Enter') return;
             if (row.roomId) view.show(row.roomId, row.id);
-            setShown({ row: row.id, column: field as Column });
+            explain(row, field);
           }}
         />
       </div>
-      {open && shown && (
-        <div className="working grid-working" aria-live="polite">
-          <b>{[open.room, open.surface, HEADINGS[shown.column]?.toLowerCase()].filter(Boolean).join(', ')}</b>
-          {working ? (
-            <WorkingTree working={working} system={session.state.shown.units} />
-          ) : (
-            <p className="hint">
-              {open.kind === 'total'
-                ? 'The sum of the rows above it.'
-                : 'Measured along the surface; see the lines of the room.'}
-            </p>
-          )}
-        </div>
-      )}
     </div>
   );
 }
