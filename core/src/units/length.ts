@@ -303,3 +303,10 @@ export function typeLength(metres: Metres, system: System): string {
   }
   return `${trimNumber(metres, 6)} m`;
 }
+
+/** A length as a tape would have said it: to the nearest 1/16 in or millimetre, typed and meant alike. */
+export function tapeReading(metres: Metres, system: System): { typed: string; metres: Metres } {
+  const mark = system === 'imperial' ? INCH / 16 : 0.001;
+  const rounded = Math.round(metres / mark) * mark;
+  return { typed: typeLength(rounded, system), metres: rounded };
+}

@@ -7,11 +7,15 @@ const STEPS = [1, 2, 5, 10, 20, 50, 100, 200];
 /** The walk in plan with its two ends; the gap between them is drawn larger than it is, and says how much. */
 export function ClosureSketch({ closure }: { closure: Closure }) {
   const { corners, gap, misclosure } = closure;
-  const [xs, ys] = [corners.map((p) => p.x), corners.map((p) => p.y)];
+  const across = Math.max(...corners.map((p) => p.x)) - Math.min(...corners.map((p) => p.x));
+  const rough = (SIZE.width - 60) / (across || 1);
+  const times = STEPS.find((k) => misclosure * k * rough >= 14) ?? STEPS.at(-1) ?? 1;
+  // the far end of the drawn gap belongs on the sheet as well
+  const drawn = [...corners, { x: gap.x * times, y: gap.y * times }];
+  const [xs, ys] = [drawn.map((p) => p.x), drawn.map((p) => p.y)];
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const scale = Math.min((SIZE.width - 40) / (right - left || 1), (SIZE.height - 44) / (high - low || 1));
-  const times = STEPS.find((k) => misclosure * k * scale >= 14) ?? STEPS.at(-1) ?? 1;
-  const at = (p: { x: number; y: number }) => ({ x: 18 + (p.x - left) * scale, y: 12 + (high - p.y) * scale });
+  const scale = Math.min((SIZE.width - 28) / (right - left || 1), (SIZE.height - 40) / (high - low || 1));
+  const at = (p: { x: number; y: number }) => ({ x: 12 + (p.x - left) * scale, y: 10 + (high - p.y) * scale });
   const [start, end] = [at({ x: 0, y: 0 }), at({ x: gap.x * times, y: gap.y * times })];
   const open = [...corners.map(at), end];
   return (

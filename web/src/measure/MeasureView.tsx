@@ -1,6 +1,6 @@
 import type { Opening } from '@kovelin/core/job/types.ts';
 import { suspectsOf } from '@kovelin/core/measure/suspects.ts';
-import { parseLength, typeLength } from '@kovelin/core/units/length.ts';
+import { tapeReading } from '@kovelin/core/units/length.ts';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useCallback, useState } from 'react';
@@ -10,7 +10,6 @@ import type { Placing } from '../drawing/placing.ts';
 import { ClosurePlan, Suspects } from './ClosurePlan.tsx';
 import { MeasurePanel, type Explained } from './MeasurePanel.tsx';
 import { Rows } from './Rows.tsx';
-import { Shorthand } from './Shorthand.tsx';
 
 const BARE: Coat = { fill: 'var(--wall)' };
 const FILLS: readonly (readonly [RegExp, Coat])[] = [
@@ -20,6 +19,7 @@ const FILLS: readonly (readonly [RegExp, Coat])[] = [
 ];
 const paint = (id: string): Coat => FILLS.find(([pattern]) => pattern.test(id))?.[1] ?? { fill: 'var(--trim)' };
 
+const Shorthand = lazy(() => import('./Shorthand.tsx'));
 const LaserBar = lazy(() => import('./LaserBar.tsx'));
 const NumberPad = lazy(() => import('./NumberPad.tsx'));
 const TakeoffTable = lazy(() => import('./TakeoffTable.tsx'));
@@ -93,12 +93,10 @@ export default function MeasureView() {
           </div>
           <Suspense fallback={null}>{laser && <LaserBar onNoTarget={toFirst} />}</Suspense>
           {way === 'rows' && <Rows key={room.id} view={view} room={room} takeoff={takeoff} />}
-          {way === 'text' && <Shorthand key={room.id} view={view} room={room} takeoff={takeoff} />}
-          {way === 'table' && (
-            <Suspense fallback={<p className="waiting">Laying out the table …</p>}>
-              <TakeoffTable view={view} onExplain={setExplained} />
-            </Suspense>
-          )}
+          <Suspense fallback={<p className="waiting">One moment …</p>}>
+            {way === 'text' && <Shorthand key={room.id} view={view} room={room} takeoff={takeoff} />}
+            {way === 'table' && <TakeoffTable view={view} onExplain={setExplained} />}
+          </Suspense>
         </div>
         <Suspense fallback={null}>
           {pad && way === 'rows' && <NumberPad system={view.system} onClose={() => setPad(false)} />}
@@ -112,14 +110,10 @@ export default function MeasureView() {
 
 /** An opening dragged or nudged on the drawing is an edit of its distance, written as its tape would say it. */
 function placingOf({ session, system }: ReturnType<typeof useJob>, room: string, showRows: () => void): Placing {
-  const edit = (opening: Opening, at: number) => {
-    const typed = typeLength(at, system);
-    const parsed = parseLength(typed, { zero: true });
-    return {
-      name: 'setOpening' as const,
-      args: { room, opening: opening.id, set: { at: { typed, metres: parsed.ok ? parsed.value : at } } },
-    };
-  };
+  const edit = (opening: Opening, at: number) => ({
+    name: 'setOpening' as const,
+    args: { room, opening: opening.id, set: { at: tapeReading(at, system) } },
+  });
   return {
     draft: (opening, at) => session.setDraft(at === null ? null : edit(opening, at)),
     commit: (opening, at) => void session.edit(edit(opening, at)),

@@ -1,5 +1,5 @@
 import type { System } from '@kovelin/core/units/si.ts';
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { aimedAt, enterIn, listenToAim, typeInto, withPad } from '../app/aim.ts';
 
 const IMPERIAL = [
@@ -33,7 +33,11 @@ const FRACTION = /^\d\/\d$/;
 function press(text: string, key: Key): string {
   if (key === 'back') return text.slice(0, -1);
   if (key === 'space') return `${text} `;
-  if (FRACTION.test(key)) return `${text}${/[\d"]$/.test(text) ? ' ' : ''}${key}`;
+  if (FRACTION.test(key)) {
+    const inches = text.endsWith('"');
+    const whole = inches ? text.slice(0, -1) : text;
+    return `${whole}${/\d$/.test(whole) ? ' ' : ''}${key}${inches ? '"' : ''}`;
+  }
   return text + key;
 }
 
@@ -41,6 +45,18 @@ function press(text: string, key: Key): string {
 export default function NumberPad({ system, onClose }: { system: System; onClose: () => void }) {
   const target = useSyncExternalStore(listenToAim, () => aimedAt()?.label ?? null);
   useEffect(withPad, []);
+  // it would hide half of a phone: there it comes with a length and goes with it
+  const [inLength, setInLength] = useState(() => document.activeElement?.matches('[data-length]') ?? false);
+  useEffect(() => {
+    const look = () => setInLength(document.activeElement?.matches('[data-length]') ?? false);
+    const later = () => setTimeout(look);
+    document.addEventListener('focusin', look);
+    document.addEventListener('focusout', later);
+    return () => {
+      document.removeEventListener('focusin', look);
+      document.removeEventListener('focusout', later);
+    };
+  }, []);
   const rows: readonly (readonly Key[])[] = system === 'imperial' ? IMPERIAL : METRIC;
   const onKey = (key: Key) => {
     const at = aimedAt();
@@ -54,7 +70,7 @@ export default function NumberPad({ system, onClose }: { system: System; onClose
     }
   };
   return (
-    <div className="pad" role="group" aria-label="Number pad">
+    <div className={inLength ? 'pad' : 'pad idle'} role="group" aria-label="Number pad">
       <p>
         {target ?? 'Tap a length first'}
         <button type="button" className="tool" onClick={onClose}>

@@ -1,11 +1,10 @@
 import type { Opening, Reading } from '@kovelin/core/job/types.ts';
 import { SASHES, type OpeningShape, type Sash } from '@kovelin/core/job/vocabulary.ts';
 import { riseOf } from '@kovelin/core/measure/openings.ts';
-import { typeLength } from '@kovelin/core/units/length.ts';
+import { tapeReading } from '@kovelin/core/units/length.ts';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
 import { sentenceCase, surfaceWord } from '../app/words.ts';
-import { problemsAt, type RoomProps } from './parts.ts';
-import { readCount } from './WallMore.tsx';
+import { problemsAt, readCount, type RoomProps } from './parts.ts';
 
 const HEADS: readonly (readonly [OpeningShape, string])[] = [
   ['rectangle', 'straight'],
@@ -49,7 +48,7 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
   );
   const startRise = (): Reading => {
     const metres = Math.min(riseOf({ ...o, shape: 'segmental', rise: null }), o.height.metres);
-    return { typed: typeLength(metres, system), metres };
+    return tapeReading(metres, system);
   };
   const reveal = o.reveal;
   const casing = surfaceWord('Casing', system).toLowerCase();

@@ -1,7 +1,7 @@
 import { newOpening } from '@kovelin/core/job/create.ts';
 import { rows, type Opening, type Reading, type Room } from '@kovelin/core/job/types.ts';
 import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
-import { typeLength } from '@kovelin/core/units/length.ts';
+import { tapeReading } from '@kovelin/core/units/length.ts';
 import { Fragment, lazy, Suspense, useState } from 'react';
 import { Choice, LengthField } from '../app/fields.tsx';
 import { freshId, type JobView } from '../app/job-context.ts';
@@ -43,7 +43,7 @@ export function startOpening(view: JobView, room: Room, kind: OpeningKind): Open
       kind,
       width: reading(w, width),
       height: reading(h, height),
-      at: behind > 0 ? { typed: typeLength(behind, view.system), metres: behind } : reading(`1'`, 0.3048),
+      at: behind > 0 ? tapeReading(behind, view.system) : reading(`1'`, 0.3048),
     }),
     sill: kind === 'window' ? reading(`2'6`, 0.762) : null,
     casing: reading(`2 1/2"`, 0.0635),

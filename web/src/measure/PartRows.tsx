@@ -2,15 +2,14 @@ import { newPart } from '@kovelin/core/job/create.ts';
 import { rows, type Part, type Reading } from '@kovelin/core/job/types.ts';
 import * as kinds from '@kovelin/core/job/vocabulary.ts';
 import { FIXTURE_WAYS, isFixture, PART_RULES } from '@kovelin/core/measure/parts.ts';
-import { parseLength, typeLength } from '@kovelin/core/units/length.ts';
-import type { System } from '@kovelin/core/units/si.ts';
+import { tapeReading } from '@kovelin/core/units/length.ts';
+import { INCH, type System } from '@kovelin/core/units/si.ts';
 import { useState } from 'react';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
 import { freshId } from '../app/job-context.ts';
 import { sentenceCase } from '../app/words.ts';
-import { problemsAt, type RoomProps } from './parts.ts';
+import { problemsAt, readCount, type RoomProps } from './parts.ts';
 import { RemoveButton } from './RemoveButton.tsx';
-import { readCount } from './WallMore.tsx';
 
 type PartKind = kinds.PartKind;
 type Dimension = 'width' | 'height' | 'depth' | 'at' | 'sill';
@@ -77,10 +76,8 @@ function startPart({ view, room }: Pick<RoomProps, 'view' | 'room'>, kind: PartK
 
 /** A starting size to the inch or the centimetre. */
 function reading(metres: number, system: System): Reading {
-  const step = system === 'imperial' ? 0.0254 : 0.01;
-  const typed = typeLength(Math.round(metres / step) * step, system);
-  const parsed = parseLength(typed, { zero: true });
-  return { typed, metres: parsed.ok ? parsed.value : metres };
+  const step = system === 'imperial' ? INCH : 0.01;
+  return tapeReading(Math.round(metres / step) * step, system);
 }
 
 const LABELS: Readonly<Record<Dimension, string>> = {

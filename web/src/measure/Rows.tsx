@@ -3,7 +3,7 @@ import { OPENING_KINDS, ROOM_USES } from '@kovelin/core/job/vocabulary.ts';
 import { residualsOf } from '@kovelin/core/measure/residuals.ts';
 import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';
 import Button from '@mui/material/Button';
-import { lazy, Suspense, useEffect, useRef } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
 import { freshId } from '../app/job-context.ts';
 import { sentenceCase } from '../app/words.ts';
@@ -62,11 +62,26 @@ export function Rows({ view, room, takeoff }: RoomProps) {
       </div>
       {room.openings.order.length > 0 && <OpeningRows view={view} room={room} takeoff={takeoff} />}
       <TrimRows view={view} room={room} takeoff={takeoff} />
-      <Suspense fallback={null}>
+      <OnSight>
         <PartRows view={view} room={room} takeoff={takeoff} />
-      </Suspense>
+      </OnSight>
     </div>
   );
+}
+
+/** What stands below the fold is fetched when it is about to be seen. */
+function OnSight({ children }: { children: ReactNode }) {
+  const [seen, setSeen] = useState(false);
+  const place = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!place.current) return;
+    const observer = new IntersectionObserver(([entry]) => entry?.isIntersecting && setSeen(true), {
+      rootMargin: '200px',
+    });
+    observer.observe(place.current);
+    return () => observer.disconnect();
+  }, []);
+  return seen ? <Suspense fallback={null}>{children}</Suspense> : <div ref={place} className="below" />;
 }
 
 /** What is wrong with the room as a whole, what looks odd, and the reading that fits the others worst. */

@@ -21,7 +21,7 @@ function read(text: string, room: Room, seed: string): Read {
 }
 
 /** The room in the tape-sheet shorthand. The drawing follows each key; leaving the text, or Ctrl Enter, takes it. */
-export function Shorthand({ view, room, takeoff }: { view: JobView; room: Room; takeoff: RoomTakeoff }) {
+export default function Shorthand({ view, room, takeoff }: { view: JobView; room: Room; takeoff: RoomTakeoff }) {
   const { session, system } = view;
   const [text, setText] = useState<string | null>(null);
   const [seed, setSeed] = useState(freshId);

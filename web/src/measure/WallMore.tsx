@@ -1,12 +1,9 @@
 import type { Reading, Wall } from '@kovelin/core/job/types.ts';
-import { typeLength } from '@kovelin/core/units/length.ts';
-import type { System } from '@kovelin/core/units/si.ts';
+import { tapeReading } from '@kovelin/core/units/length.ts';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
-import { HEIGHT, OFFSET, problemsAt, WALL, type RoomProps } from './parts.ts';
+import { HEIGHT, OFFSET, problemsAt, readCount, WALL, type RoomProps } from './parts.ts';
 
 type Change = Partial<Omit<Wall, 'id'>>;
-
-const start = (metres: number, system: System): Reading => ({ typed: typeLength(metres, system), metres });
 
 /** What few walls have: more heights, a curve, stairs beside them. */
 export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wall: Wall }) {
@@ -55,8 +52,10 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
           disabled={peaks.length >= 8}
           onClick={() => {
             const after = peaks.at(-1)?.at.metres ?? 0;
-            const at = start((after + length) / 2, system);
-            commit({ peaks: [...peaks, { height: peaks.at(-1)?.height ?? room.height ?? start(2.4, system), at }] });
+            const at = tapeReading((after + length) / 2, system);
+            commit({
+              peaks: [...peaks, { height: peaks.at(-1)?.height ?? room.height ?? tapeReading(2.4, system), at }],
+            });
           }}
         >
           Add a height
@@ -74,7 +73,7 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
               ['in', 'into the room'],
             ]}
             onChange={(side) =>
-              commit({ bow: side === 'no' ? null : { side, rise: bow?.rise ?? start(length / 10, system) } })
+              commit({ bow: side === 'no' ? null : { side, rise: bow?.rise ?? tapeReading(length / 10, system) } })
             }
           />
           {bow && (
@@ -107,8 +106,8 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
                     ? null
                     : {
                         from: foot?.from ?? { typed: '0', metres: 0 },
-                        to: foot?.to ?? start(length, system),
-                        rise: foot?.rise ?? start(1, system),
+                        to: foot?.to ?? tapeReading(length, system),
+                        rise: foot?.rise ?? tapeReading(1, system),
                         steps: foot?.steps ?? 0,
                         down: way === 'down',
                       },
@@ -142,12 +141,3 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
     </div>
   );
 }
-
-export const readCount =
-  (most: number, least = 0) =>
-  (text: string): { ok: true; value: number } | { ok: false; message: string } => {
-    const n = /^\d{1,4}$/.test(text.trim()) ? Number(text) : NaN;
-    return n >= least && n <= most
-      ? { ok: true, value: n }
-      : { ok: false, message: `A whole number from ${least} to ${most} is expected here.` };
-  };

@@ -1,5 +1,5 @@
 import { rows, type Reading, type Wall } from '@kovelin/core/job/types.ts';
-import { formatLength, trimNumber, typeLength } from '@kovelin/core/units/length.ts';
+import { formatLength, tapeReading, trimNumber } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { Fragment, lazy, Suspense, useState } from 'react';
 import { DraftField, LengthField } from '../app/fields.tsx';
@@ -28,8 +28,7 @@ function heightFields(wall: Wall, roomHeight: string, system: System) {
   const peak = (part: 'height' | 'at', reading: Reading | null): Change | null => {
     if (!reading) return part === 'height' ? { peaks: wall.peaks.slice(1) } : null;
     if (part === 'at' && !first) return null;
-    const middle = { typed: typeLength(half, system), metres: half };
-    const changed = { height: first?.height ?? reading, at: first?.at ?? middle, [part]: reading };
+    const changed = { height: first?.height ?? reading, at: first?.at ?? tapeReading(half, system), [part]: reading };
     return { peaks: [changed, ...wall.peaks.slice(1)] };
   };
   return [

@@ -16,3 +16,13 @@ export const OFFSET = { zero: true, what: 'a distance' };
 /** Sentences about one place of the room: `walls/w1`, `openings/o1/width`, `trim/crown`. */
 export const problemsAt = ({ room, takeoff }: Pick<RoomProps, 'room' | 'takeoff'>, place: string): string[] =>
   takeoff.problems.filter((p) => p.path.startsWith(`rooms/${room.id}/${place}`)).map((p) => p.message);
+
+/** A whole number as a field reads it. */
+export const readCount =
+  (most: number, least = 0) =>
+  (text: string): { ok: true; value: number } | { ok: false; message: string } => {
+    const n = /^\d{1,4}$/.test(text.trim()) ? Number(text) : NaN;
+    return n >= least && n <= most
+      ? { ok: true, value: n }
+      : { ok: false, message: `A whole number from ${least} to ${most} is expected here.` };
+  };

@@ -1,10 +1,9 @@
 import type { DraftRoom } from '../../job/reconcile.ts';
 import { letter, newWall } from '../../job/create.ts';
-import type { Reading } from '../../job/types.ts';
 import { signedArea, type Point } from '../../measure/geometry.ts';
-import { parseLength, typeLength } from '../../units/length.ts';
+import { tapeReading } from '../../units/length.ts';
 import { bad, good, type Problem, type Result } from '../../units/problem.ts';
-import type { LengthUnit, Metres, System } from '../../units/si.ts';
+import type { LengthUnit, System } from '../../units/si.ts';
 
 /** A corner of a chain; `bulge` is that of the side that leaves it: tan of a quarter of its angle, left turning positive. */
 export interface Corner extends Point {
@@ -139,12 +138,6 @@ function turnAt(before: Point, at: Point, after: Point): number {
   return Math.abs(within - whole) < 0.02 ? whole : Number(within.toFixed(4));
 }
 
-const reading = (metres: Metres, system: System): Reading => {
-  const typed = typeLength(metres, system);
-  const parsed = parseLength(typed);
-  return { typed, metres: parsed.ok ? parsed.value : metres };
-};
-
 /** An outline as walls still to be confirmed, walked clockwise from its first corner, lettered, read to the job's units. */
 export function wallsOf({ corners }: Chain, system: System): Result<DraftRoom['walls']> {
   const n = corners.length;
@@ -166,11 +159,13 @@ export function wallsOf({ corners }: Chain, system: System): Result<DraftRoom['w
       const rise = (Math.abs(c.bulge) * chord) / 2;
       return {
         ...wall,
-        length: reading(chord, system),
+        length: tapeReading(chord, system),
         turn: turns[i] ?? 90,
         // walked clockwise, an arc that turns right bows out
         bow:
-          rise > 0.001 ? { rise: reading(rise, system), side: c.bulge < 0 ? ('out' as const) : ('in' as const) } : null,
+          rise > 0.001
+            ? { rise: tapeReading(rise, system), side: c.bulge < 0 ? ('out' as const) : ('in' as const) }
+            : null,
       };
     }),
   );
