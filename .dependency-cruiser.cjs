@@ -51,7 +51,7 @@ module.exports = {
     {
       name: 'no-orphans',
       severity: 'error',
-      from: { orphan: true, pathNot: '(\\.test\\.tsx?|main\\.tsx?|\\.d\\.ts|worker\\.ts)$' },
+      from: { orphan: true, pathNot: '(console/console\\.js|\\.test\\.tsx?|main\\.tsx?|\\.d\\.ts|worker\\.ts)$' },
       to: {},
     },
   ],

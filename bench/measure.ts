@@ -1,3 +1,6 @@
+import { outlinesOf } from '../core/src/exchange/plan/chains.ts';
+import { readDxf } from '../core/src/exchange/plan/dxf-read.ts';
+import { parseTapeSheet } from '../core/src/exchange/tapesheet.ts';
 import { close } from '../core/src/measure/closure.ts';
 import { directions, polygonArea, walk } from '../core/src/measure/geometry.ts';
 import { findSlips, type TypedWalk } from '../core/src/measure/slips.ts';
@@ -72,4 +75,31 @@ export function benchMeasure(): void {
   const [few, short] = search(2);
   const [many, long] = search(14);
   line(`slip search, ${many} walls`, ms(long), `${times(long, short, `that of ${few} walls`)}`);
+
+  console.log('\nFiles: ten times the lines against ten times the time');
+  const walls = (n: number) =>
+    `units m\nroom R\nheight 2.4\n${Array.from({ length: n }, (_, i) => `wall w${i} ${1 + (i % 9)}.5 R`).join('\n')}`;
+  const drawing = (n: number) => {
+    const side = (i: number) => `0\nLINE\n8\nwalls\n10\n${i}\n20\n${i % 7}\n11\n${i + 1}\n21\n${(i + 1) % 7}`;
+    return `0\nSECTION\n2\nENTITIES\n${Array.from({ length: n }, (_, i) => side(i)).join('\n')}\n0\nENDSEC\n0\nEOF`;
+  };
+  const reading = (n: number) => {
+    const text = walls(n);
+    return median(() => void parseTapeSheet(text), 5);
+  };
+  const joining = (n: number) => {
+    const text = drawing(n);
+    return median(() => {
+      const file = readDxf(text);
+      if (!file.ok) throw new Error('the drawing was refused');
+      outlinesOf(file.value, 'walls', 1);
+    }, 5);
+  };
+  for (const [name, cost] of [
+    ['tape sheet', reading],
+    ['DXF read, its lines joined', joining],
+  ] as const) {
+    const [one, ten] = [cost(1_000), cost(10_000)];
+    line(`${name}, 10,000 lines`, ms(ten), times(ten, one, 'that of 1,000 lines'));
+  }
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { seededIds } from '../core/src/job/create.ts';
 import { openJob } from '../core/src/job/open.ts';
-import { rows, type Job, type Opening, type Room, type Wall } from '../core/src/job/types.ts';
+import { rows, type Job, type Opening, type Part, type Room, type Wall } from '../core/src/job/types.ts';
 import { toTable } from '../core/src/job/create.ts';
 
 /** The keeper's cottage repeated to `count` rooms, every id new. */
@@ -11,7 +11,7 @@ export function manyRooms(count: number): Job {
   const cottage = rows(opened.value.rooms);
   const ids = seededIds('b');
   const copy = (room: Room, n: number): Room => {
-    const map = new Map([...room.walls.order, ...room.openings.order].map((id) => [id, ids()]));
+    const map = new Map([...room.walls.order, ...room.openings.order, ...room.parts.order].map((id) => [id, ids()]));
     const to = (id: string) => map.get(id) ?? '';
     return {
       ...room,
@@ -19,6 +19,7 @@ export function manyRooms(count: number): Job {
       name: `${room.name} ${n}`,
       walls: toTable(rows(room.walls).map((w): Wall => ({ ...w, id: to(w.id) }))),
       openings: toTable(rows(room.openings).map((o): Opening => ({ ...o, id: to(o.id), wall: to(o.wall) }))),
+      parts: toTable(rows(room.parts).map((p): Part => ({ ...p, id: to(p.id), wall: p.wall && to(p.wall) }))),
       checks: room.checks.map((c) => ({ ...c, from: to(c.from), to: to(c.to) })),
     };
   };

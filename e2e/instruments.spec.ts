@@ -44,6 +44,8 @@ test('an opening is dragged along its wall and comes to rest; by keyboard and ty
   await page.keyboard.type(`8'6`);
   await page.keyboard.press('Enter');
   await expect(at(page, 'w4')).toHaveValue(`8'6`);
+  await expect.poll(() => at(page, 'w4').evaluate((e: HTMLInputElement) => e.selectionEnd)).toBe(3);
+  await expect.poll(() => at(page, 'w4').evaluate((e: HTMLInputElement) => e.selectionStart)).toBe(0);
   await page.keyboard.type(`9'6`);
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Window w4 ends 12′ 6″ along wall H/).first()).toBeVisible();

@@ -46,6 +46,7 @@ test('takeoff', () => {
     'walls',
     'lines',
     'trim',
+    'surfaces',
     'warnings',
   ]);
   expect(Object.keys(rooms[0]?.closure ?? {})).toEqual(

@@ -50,6 +50,14 @@ function roomContract(job: Job, t: RoomTakeoff) {
     })),
     lines: t.lines.map(({ kind, length }) => ({ kind, length: length.value })),
     trim: t.trim.map(({ kind, length, area }) => ({ kind, length: length.value, area: area.value })),
+    surfaces: t.surfaces.map(({ id, kind, name, area, length, cut }) => ({
+      id,
+      kind,
+      name,
+      area: area.value,
+      length,
+      cut,
+    })),
     warnings: t.warnings.map((w) => w.message),
   };
 }

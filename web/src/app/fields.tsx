@@ -56,7 +56,11 @@ export function DraftField<T>(props: TextFieldProps<T>) {
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') {
       event.preventDefault();
-      if (commit()) props.onEnter?.();
+      const field = event.currentTarget;
+      if (!commit()) return;
+      if (props.onEnter) props.onEnter();
+      // what is typed next is a new value, not more of this one
+      else requestAnimationFrame(() => document.activeElement === field && field.select());
     } else if (event.key === 'Escape' && text !== null) {
       setText(null);
       setRefused(null);

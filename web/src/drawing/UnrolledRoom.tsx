@@ -168,6 +168,7 @@ function Sheet({
               wall={wall}
               scale={layout.scale}
               placing={placing ?? null}
+              select={onSelect}
               floor={layout.floor}
               system={system}
               paint={paint}

@@ -16,6 +16,7 @@ export interface WallProps {
   readonly paint: (id: string) => Coat;
   readonly trim: (kind: string) => string;
   readonly surface: (id: string, label: string) => object;
+  readonly select: (id: string) => void;
   readonly suspect: boolean;
   readonly placing: Placing | null;
 }
@@ -112,6 +113,7 @@ function Movable({
   floor,
   system,
   placing,
+  select,
   children,
 }: WallProps & { shape: OpeningShape; placing: Placing; children: React.ReactNode }) {
   const { opening, x, width } = shape;
@@ -121,7 +123,13 @@ function Movable({
   const mid = x + width / 2;
   const words = `${from}, ${formatLength(Math.max(0, rest), system)} to its end`;
   return (
-    <g className={resting ? 'movable moving' : 'movable'} {...pointer} data-opening={opening.label}>
+    <g
+      className={resting ? 'movable moving' : 'movable'}
+      {...pointer}
+      // what has no face of its own stands for its wall
+      onClick={() => opening.leaf === 'none' && select(`${wall.takeoff.wall.id}/field`)}
+      data-opening={opening.label}
+    >
       {children}
       <g
         className="grip"

@@ -31,7 +31,7 @@ const boundsOf = (opening: Opening, wall: WallTakeoff, step: Metres, reach: Metr
 });
 
 interface Drag {
-  readonly from: number;
+  readonly from: { readonly x: number; readonly y: number };
   readonly at: Metres;
   /** Pixels a metre on the screen. */
   readonly scale: number;
@@ -53,14 +53,17 @@ export function usePlacing(opening: Opening, wall: WallTakeoff, scale: number, s
       onPointerDown: (event: PointerEvent<SVGGElement>) => {
         if (event.button !== 0) return;
         event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
         const zoom = event.currentTarget.getScreenCTM()?.a ?? 1;
-        setDrag({ from: event.clientX, at: opening.at.metres, scale: scale * zoom, to: null });
+        setDrag({ from: { x: event.clientX, y: event.clientY }, at: opening.at.metres, scale: scale * zoom, to: null });
       },
       onPointerMove: (event: PointerEvent<SVGGElement>) => {
         if (!drag) return;
-        const moved = event.clientX - drag.from;
-        if (!drag.to && Math.abs(moved) < 3) return;
+        const moved = event.clientX - drag.from.x;
+        if (!drag.to) {
+          if (Math.hypot(moved, event.clientY - drag.from.y) < 3) return;
+          // from here on it is a drag; until then a click belongs to what it hit
+          event.currentTarget.setPointerCapture(event.pointerId);
+        }
         const to = snap(drag.at + moved / drag.scale, boundsOf(opening, wall, step, CATCH / drag.scale));
         setDrag({ ...drag, to });
         placing.draft(opening, to.at);

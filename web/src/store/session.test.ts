@@ -1,7 +1,11 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { openJob } from '@kovelin/core/job/open.ts';
 import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
+import { Dexie } from 'dexie';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { Database } from './db.ts';
 import { JobSession } from './session.ts';
 
@@ -105,4 +109,19 @@ test('a save that fails is said and tried again', async () => {
   s.retry();
   await s.settled();
   expect((await stored())?.rooms.byId['a']?.name).toBe('Parlour');
+});
+
+test('a job kept by an earlier version opens in this one, with all it had', async () => {
+  const frozen = readFileSync(join(__dirname, '../../../core/src/job/fixtures/v1.json'), 'utf8');
+  const name = `old-${count++}`;
+  const old = new Dexie(name);
+  old.version(1).stores({ jobs: 'id, updated', touches: '[jobId+rev]' });
+  await old.table('jobs').put({ id: 'j', rev: 7, name: 'Loft', updated: 0, job: JSON.parse(frozen) as unknown });
+  old.close();
+  const now = new Database(name);
+  const row = await now.jobs.get('j');
+  const opened = openJob(frozen);
+  expect(row?.rev).toBe(7);
+  expect(row?.job).toEqual(opened.ok && opened.value);
+  now.close();
 });
