@@ -179,6 +179,10 @@ test('the takeoff table and the drawing look at the same surface; totals are the
   await expect(page.getByRole('region', { name: 'Working' })).toContainText('Baseboard');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await expect(table.getByRole('row', { name: /Parlour Wall B/ })).toHaveAttribute('aria-selected', 'true');
+  // what is chosen in the drawing is brought into sight, however far down
+  await openRoom(page, 'Passage');
+  await page.getByRole('button', { name: /^Wall E, / }).click();
+  await expect(table.getByRole('row', { name: /Passage Wall E/ })).toBeVisible();
   await page.getByLabel('Together by').selectOption('kind of surface');
   await table.locator('.MuiDataGrid-virtualScroller').evaluate((e) => e.scrollTo(0, e.scrollHeight));
   const all = cell(/The whole job/, 'painted');

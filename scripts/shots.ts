@@ -39,6 +39,15 @@ await shot('measure-shorthand', async () => {
   await room('Loft');
   await page.getByRole('button', { name: 'Shorthand' }).click();
 });
+await shot('measure-takeoff', async () => {
+  await room('Passage');
+  await page.getByRole('button', { name: 'Takeoff', exact: true }).click();
+  await page.getByRole('button', { name: /^Wall A, dado/ }).click({ position: { x: 8, y: 8 } });
+  await page
+    .getByRole('row', { name: /Passage Wall A, dado/ })
+    .locator('[data-field=painted]')
+    .click();
+});
 await shot('specify', async () => {
   await step('Specify');
   await room('Loft');

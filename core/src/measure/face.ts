@@ -1,7 +1,7 @@
 import { setting } from '../job/defaults.ts';
 import type { Job, Opening, Part, Room, TrimRun, Wall } from '../job/types.ts';
 import type { TrimKind } from '../job/vocabulary.ts';
-import type { Metres } from '../units/si.ts';
+import type { Metres, SquareMetres } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';
 import { covered, type Point } from './geometry.ts';
 import {
@@ -168,10 +168,35 @@ export function takeoffWall(
     net,
     painted,
     grossSchool,
-    regions: regions.map((part) => ({ part, area: area(part), cut: round1(part.id) })),
+    regions: regions.map((part) => ({ part, area: regionArea(part, outline, area(part).value), cut: round1(part.id) })),
     lines,
     cut: seen ? round1('field') + fixtures : lines.reduce((s, line) => s + line.value, 0),
   };
+}
+
+/** A region's own rectangle, or what of it lies within the wall, less what stands on it. */
+function regionArea(part: Part, outline: Outline, seen: SquareMetres): Working {
+  const box = placeOf(part, outline);
+  const field = { id: 'field', points: polygonOf(outline) };
+  const own = overlay([field, { id: part.id, points: pointsOfBox(box) }]).areas.get(part.id) ?? 0;
+  const whole = (box.right - box.left) * (box.top - box.bottom);
+  const within =
+    Math.abs(whole - own) < 1e-9
+      ? compute(
+          'product',
+          part.kind,
+          'area',
+          given('width', box.right - box.left, 'length'),
+          given('height', box.top - box.bottom, 'length'),
+        )
+      : given('within the outline of the wall', own, 'area');
+  return compute(
+    'difference',
+    `${part.kind} ${part.label}`,
+    'area',
+    within,
+    given('openings, trim and others on it', within.value - seen, 'area'),
+  );
 }
 
 /** Mean of two heights times the width between them, less what stairs take below (or plus what they leave). */

@@ -2,8 +2,8 @@ import type { RoomTakeoff, Surface } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { compute, given, type Working } from '@kovelin/core/units/working.ts';
-import { DataGrid, type GridColDef } from '@mui/x-data-grid';
-import { useState } from 'react';
+import { DataGrid, type GridColDef, useGridApiRef } from '@mui/x-data-grid';
+import { useEffect, useState } from 'react';
 import { Choice } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { sentenceCase, surfaceWord } from '../app/words.ts';
@@ -83,7 +83,7 @@ function totalOf(row: Row, column: Column, rows: readonly Row[]): Working {
   const dimension = column === 'cut' || column === 'run' ? 'length' : 'area';
   const grouped = row.id === 'total' && rows.filter((r) => r.kind === 'total').length > 1;
   const of = rows.slice(from, at).filter((r) => (r.kind === 'total') === grouped && r[column]);
-  const name = (r: Row) => (row.room ? r.surface : `${r.room} ${r.surface}`).trim();
+  const name = (r: Row) => (row.room || (grouped && !r.room) ? r.surface : `${r.room}, ${r.surface}`);
   return compute('sum', row.surface, dimension, ...of.map((r) => given(name(r), r[column] ?? 0, dimension)));
 }
 
@@ -92,7 +92,10 @@ function grouped(surfaces: readonly (Row & { kindWord: string })[], by: Grouping
   const keys = by === 'none' ? [] : [...new Set(surfaces.map((row) => (by === 'room' ? row.room : row.kindWord)))];
   const groups = keys.flatMap((key) => {
     const of = surfaces.filter((row) => (by === 'room' ? row.room : row.kindWord) === key);
-    return [...of, totalRow(`total ${key}`, by === 'room' ? key : '', `${key}, together`, of)];
+    return [
+      ...of,
+      totalRow(`total ${key}`, by === 'room' ? key : '', by === 'room' ? 'Together' : `${key}, together`, of),
+    ];
   });
   return [...(by === 'none' ? surfaces : groups), totalRow('total', '', 'The whole job', surfaces)];
 }
@@ -114,6 +117,12 @@ export default function TakeoffTable({
     })),
   );
   const rows = grouped(surfaces, by);
+  const grid = useGridApiRef();
+  // a surface chosen in the drawing is brought into sight here
+  const at = rows.findIndex((row) => row.id === surface?.id);
+  useEffect(() => {
+    if (at >= 0) grid.current?.scrollToIndexes({ rowIndex: at });
+  }, [grid, at]);
   const format = (column: Column) => (value: number | null) =>
     value === null || (value === 0 && column !== 'openings')
       ? '–'
@@ -157,6 +166,7 @@ export default function TakeoffTable({
       </div>
       <div className="grid">
         <DataGrid<Row>
+          apiRef={grid}
           aria-label="Takeoff of the job"
           nonce={NONCE}
           rows={rows}
