@@ -109,6 +109,7 @@ export function newJob(id: Id, name: string, units: System = 'imperial', rooms: 
       start: null,
       hourly: 4200,
     },
+    noted: {},
     settings: {},
   };
 }

@@ -34,6 +34,8 @@ export const DEFAULTS = {
   'fixture.rod': d(0.4, 'm', 'starting judgement', 'edge cut round the brackets of a rod'),
   'fixture.mirror': d(3, 'm', 'starting judgement', 'edge cut round a fixed mirror'),
   'hiding.cv': d(0.35, 'cv', 'our model', 'unevenness of one rolled film'),
+  'hiding.film': d(1, 'x', 'our model', 'film really rolled over the film of the label'),
+  'hiding.cutFilm': d(0.75, 'x', 'our model', 'film of the brushed cut band over the rolled film'),
   'hiding.deltaE': d(1, 'CIEDE2000', 'our model', 'thin spots may differ this much from full hiding'),
   'spread.cv': d(0.1, 'cv', 'our model', 'uncertainty of the spread rate, shared by all surfaces of a paint'),
   'measure.cv': d(0.02, 'cv', 'our model', 'uncertainty of a measured area, not shared'),

@@ -139,7 +139,7 @@ const EDITS = {
     else job.finishes[scope] = finish;
   },
   setSurvey: (job: D, { scope, set }: { scope: Scope; set: Partial<Survey> }) => {
-    job.survey[scope] = { ...job.survey[scope], ...set };
+    job.survey[scope] = castDraft({ ...job.survey[scope], ...set } as Partial<Survey>);
   },
   /** Overrules one member of a surface's system; null goes back to the recommendation. */
   decide: <K extends keyof SystemValues>(
@@ -151,6 +151,12 @@ const EDITS = {
     else decisions[member] = value;
     if (Object.keys(decisions).length) job.decisions[surface] = decisions as Draft<Decisions>;
     else Reflect.deleteProperty(job.decisions, surface);
+  },
+  /** A caution read, or a warning insisted on; null takes it back. */
+  note: (job: D, { key, date }: { key: string; date: string | null }) => {
+    if (date === null) Reflect.deleteProperty(job.noted, key);
+    else if (/^\d{4}-\d{2}-\d{2}$/.test(date) && key.length <= 300) job.noted[key] = date;
+    else refuse('A note has a date written 2026-11-23.');
   },
   setPractice: (job: D, { set }: { set: Partial<Practice> }) => {
     Object.assign(job.practice, set);

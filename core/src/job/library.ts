@@ -93,6 +93,15 @@ const SURFACE: Survey = {
   wiped: false,
   colour: '#e6e0d2',
   sheen: 'matte',
+  patches: [],
+  wax: false,
+  damp: false,
+  fresh: false,
+  raking: false,
+  level: 'unknown',
+  solvent: 'not-done',
+  adhesion: null,
+  built: null,
 };
 
 /** What a survey says before anybody has looked: visible starting answers. */

@@ -42,7 +42,7 @@ function toVersion2(job: Json): Json {
   const settings = isRecord(job['settings']) ? { ...job['settings'] } : job['settings'];
   // replaced by the stiles and mouldings a panelled leaf is made of
   if (isRecord(settings)) Reflect.deleteProperty(settings, 'door.panelFactor');
-  return { ...each(job, 'rooms', room), settings, version: 2 };
+  return { ...each(job, 'rooms', room), settings, noted: {}, version: 2 };
 }
 
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */

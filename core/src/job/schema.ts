@@ -135,6 +135,15 @@ const survey = Joi.object({
   wiped: Joi.boolean(),
   colour: hex,
   sheen: one(v.SHEENS),
+  patches: Joi.array().items(hex).max(4),
+  wax: Joi.boolean(),
+  damp: Joi.boolean(),
+  fresh: Joi.boolean(),
+  raking: Joi.boolean(),
+  level: one(v.BOARD_LEVELS),
+  solvent: one(v.SOLVENT_RUBS),
+  adhesion: Joi.number().integer().min(0).max(5).allow(null),
+  built: Joi.number().integer().min(1000).max(2100).allow(null),
 });
 const width = Joi.number().greater(0).max(1).required();
 const decisions = Joi.object({
@@ -192,6 +201,7 @@ export const jobSchema = Joi.object({
     start: Joi.string().isoDate().required().allow(null),
     hourly: money.required(),
   }).required(),
+  noted: Joi.object().pattern(Joi.string().max(300), Joi.string().isoDate()).required(),
   settings: Joi.object()
     .pattern(one(Object.keys(DEFAULTS)), Joi.number().min(0))
     .required(),

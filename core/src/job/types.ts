@@ -1,6 +1,7 @@
 import type { Degrees, Litres, Metres, Minutes, Money, System } from '../units/si.ts';
 import type {
   Base,
+  BoardLevel,
   BrushShape,
   Bristle,
   Condition,
@@ -19,6 +20,7 @@ import type {
   RoomUse,
   Sash,
   Sheen,
+  SolventRub,
   Substrate,
   Texture,
   TrimKind,
@@ -200,9 +202,23 @@ export interface Survey {
   readonly porous: boolean;
   /** Touched and wiped: children, pets, a passage. */
   readonly wiped: boolean;
-  /** What is on it now. */
+  /** What is on it now, and other old colours on it: patches, a stripe. */
   readonly colour: string;
+  readonly patches: readonly string[];
   readonly sheen: Sheen;
+  /** Wax or polish was used on it. */
+  readonly wax: boolean;
+  readonly damp: boolean;
+  /** Plaster or filler that has not dried through. */
+  readonly fresh: boolean;
+  /** Light from a window or a lamp grazes it. */
+  readonly raking: boolean;
+  readonly level: BoardLevel;
+  readonly solvent: SolventRub;
+  /** Cross-cut class of ISO 2409, 0 best to 5; null: not tested. */
+  readonly adhesion: number | null;
+  /** Year the building's paint may go back to; null: not known. */
+  readonly built: number | null;
 }
 
 export interface Cover {
@@ -266,6 +282,8 @@ export interface Job {
   readonly decisions: Readonly<Record<SurfaceId, Decisions>>;
   readonly practice: Practice;
   readonly crew: Crew;
+  /** Cautions read and warnings insisted on, by `surface|rule`: the ISO date. */
+  readonly noted: Readonly<Record<string, string>>;
   /** Starting values the user has changed, by key of defaults.ts. */
   readonly settings: Readonly<Record<string, number>>;
 }

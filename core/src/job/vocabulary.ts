@@ -28,6 +28,14 @@ export type Condition = (typeof CONDITIONS)[number];
 export const REPAIRS = ['none', 'few', 'many'] as const;
 export type Repairs = (typeof REPAIRS)[number];
 
+/** What alcohol on a rag did: colour came off (water-borne), or nothing did (oil). */
+export const SOLVENT_RUBS = ['not-done', 'comes-off', 'stays'] as const;
+export type SolventRub = (typeof SOLVENT_RUBS)[number];
+
+/** Finish level of a board wall [GA-214]; `unknown` where nobody looked. */
+export const BOARD_LEVELS = ['unknown', '3', '4', '5'] as const;
+export type BoardLevel = (typeof BOARD_LEVELS)[number];
+
 export const PRIMER_KINDS = ['none', 'bonding', 'blocking', 'penetrating', 'board', 'undercoat'] as const;
 export type PrimerKind = (typeof PRIMER_KINDS)[number];
 
@@ -94,7 +102,7 @@ export const BODY_KINDS = [
 ] as const;
 export const CEILING_PART_KINDS = ['hatch', 'skylight', 'tray'] as const;
 export const STAIR_KINDS = ['stringer', 'spindles', 'handrail'] as const;
-export const PIECE_KINDS = ['radiator', 'shelf', 'built-in', 'furniture', 'drum'] as const;
+export const PIECE_KINDS = ['radiator', 'shelf', 'built-in', 'furniture', 'drum', 'cone'] as const;
 /** Cut round, taken off or covered. */
 export const FIXTURE_KINDS = ['plate', 'socket', 'light', 'detector', 'vent', 'rod', 'mirror'] as const;
 export const PART_KINDS = [

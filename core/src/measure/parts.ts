@@ -273,6 +273,23 @@ export const PART_RULES: Readonly<Record<PartKind, PartRule>> = {
         n,
       ),
   },
+  // a lampshade, the cap of a round tower: its mantle only
+  cone: {
+    ...solid,
+    needs: ['width', 'height'],
+    words: { width: 'Diameter' },
+    counted: 'How many',
+    area: ({ w, h, n }) =>
+      compute(
+        'product',
+        'mantle',
+        'area',
+        given('π / 2', Math.PI / 2, 'ratio'),
+        w,
+        given('slant', Math.hypot(w.value / 2, h.value), 'length'),
+        n,
+      ),
+  },
   plate: fixture,
   socket: fixture,
   light: fixture,

@@ -138,7 +138,7 @@ describe('closed forms', () => {
           `door d on A 2'6 x 6'8 at 1' casing 3" back 3" leaf panelled 3 x 2 faces 2 frame 5"`,
           `window w on C 3 x 4 at 2 sill 3 casing 3" reveal 6" sash hung 2 x 3 board 8" apron 4"`,
           `round-column c 1 x 8\ncolumn q 1 x 2 high 8\nhalf-wall h 4 x 3 deep 6" count 1`,
-          `recess n on B 2 x 3 deep 1 at 4 sill 2\ncloset k on A 4 x 7 deep 2 at 0\nspindles p 6" x 3 count 10`,
+          `recess n on B 2 x 3 deep 1 at 4 sill 2\ncloset k on A 4 x 7 deep 2 at 0\nspindles p 6" x 3 count 10\ncone o 6 x 4`,
         ].join('\n'),
       ),
     );
@@ -149,6 +149,8 @@ describe('closed forms', () => {
     expect(area('Recess n')).toBeCloseTo(6 + 6 + 2 + 2, 9);
     expect(area('Closet k')).toBeCloseTo(2 * 6 * 7 + 8 - 2.5 * (6 + 8 / 12), 9);
     expect(area('Spindles p')).toBeCloseTo(15, 9);
+    // radius 3, height 4, slant 5
+    expect(area('Cone o')).toBeCloseTo(15 * Math.PI, 9);
     expect(area('Reveal of w')).toBeCloseTo(0.5 * (4 + 4 + 3), 9);
     expect(ft(surface(t, 'Sash of w')?.length)).toBeCloseTo(2 * (3 * 2 + 2 * 2 + 3 + 2 * 2), 9);
     expect(ft(surface(t, 'Lining of door d')?.length)).toBeCloseTo(2 * (6 + 8 / 12) + 2.5, 9);

@@ -51,11 +51,16 @@ export interface CoatLook {
   /** CIEDE2000 from full hiding. */
   readonly meanDelta: number;
   readonly thinDelta: number;
+  /** The band cut in with a brush, its film thinner than a rolled one. */
+  readonly cut: string;
+  readonly cutDelta: number;
 }
 export interface Hiding {
   /** Smallest number of coats that hides; MOST_COATS when even those do not. */
   readonly coats: number;
   readonly hides: boolean;
+  /** Coats the cut band wants. */
+  readonly cutCoats: number;
   readonly before: string;
   readonly looks: readonly CoatLook[];
 }
@@ -68,6 +73,8 @@ export interface HidingQuestion {
   readonly contrast: number;
   /** Film applied over the label's film. */
   readonly film: number;
+  /** Film of the brushed cut band over the rolled film. */
+  readonly cutFilm: number;
   /** Unevenness of one rolled film. */
   readonly cv: number;
   /** CIEDE2000 allowed at thin spots. */
@@ -87,25 +94,29 @@ export function hide(question: HidingQuestion): Hiding {
   return answer;
 }
 
-function work({ paint, background, contrast, film: applied, cv, limit }: HidingQuestion): Hiding {
+function work({ paint, background, contrast, film: applied, cutFilm, cv, limit }: HidingQuestion): Hiding {
   const [hidden, under] = [bandsOf(paint), bandsOf(background)];
   const sx = scatteringPower(hidden, contrast) * applied;
   const looks: CoatLook[] = [];
   for (let n = 1; n <= MOST_COATS; n++) {
     const mean = film(hidden, sx * n, under);
     const thin = film(hidden, sx * Math.max(0, n * (1 - (THIN * cv) / Math.sqrt(n))), under);
+    const cut = film(hidden, sx * n * cutFilm, under);
     const look = {
       coats: n,
       mean: hexOf(mean),
       thin: hexOf(thin),
       meanDelta: deltaE(mean, hidden),
       thinDelta: deltaE(thin, hidden),
+      cut: hexOf(cut),
+      cutDelta: deltaE(cut, hidden),
     };
     looks.push(look);
-    if (look.thinDelta <= limit && n >= 3) break;
+    if (look.thinDelta <= limit && look.cutDelta <= limit && n >= 3) break;
   }
   const first = looks.find((look) => look.thinDelta <= limit);
-  return { coats: first?.coats ?? MOST_COATS, hides: first !== undefined, before: background, looks };
+  const cutCoats = looks.find((look) => look.cutDelta <= limit)?.coats ?? MOST_COATS;
+  return { coats: first?.coats ?? MOST_COATS, hides: first !== undefined, cutCoats, before: background, looks };
 }
 
 /** What a full coat of primer leaves for the paint to cover. */
@@ -113,3 +124,85 @@ export function primed(background: string, primer: string, contrast: number, coa
   const hidden = bandsOf(primer);
   return hexOf(film(hidden, scatteringPower(hidden, contrast) * coats, bandsOf(background)));
 }
+
+/** Over several old colours (a wall with a patch and a stripe) the one that shows longest decides. */
+export function hideAll(question: Omit<HidingQuestion, 'background'>, backgrounds: readonly string[]): Hiding {
+  const [first = '#ffffff', ...rest] = backgrounds;
+  return rest.reduce(
+    (worst, background) => {
+      const other = hide({ ...question, background });
+      const later = other.coats - worst.coats || last(other).thinDelta - last(worst).thinDelta;
+      return later > 0 ? other : worst;
+    },
+    hide({ ...question, background: first }),
+  );
+}
+const last = ({ looks }: Hiding): CoatLook => looks.at(-1) as CoatLook;
+
+export interface TintedPrimer {
+  readonly tint: string;
+  /** Finish coats over it, and how many it saves. */
+  readonly coats: number;
+  readonly saves: number;
+  /** CIEDE2000 of thin spots after those coats. */
+  readonly thinDelta: number;
+}
+
+const STEPS = 20;
+
+/**
+ * The tint of a full primer coat that saves most finish coats: every grey and every mix of the primer's white with the
+ * paint's own colour is tried in twenty steps; of those that save equally, the one whose thin spots end nearest to hidden.
+ * `coats`: finish coats without a primer. null: no tint saves one.
+ */
+export function bestTint(
+  question: HidingQuestion,
+  primer: { readonly white: string; readonly contrast: number },
+  coats: number,
+): TintedPrimer | null {
+  const key = [...Object.values(question), primer.white, primer.contrast, coats].join('|');
+  const known = tints.get(key);
+  if (known !== undefined) return known;
+  if (tints.size > 500) tints.clear();
+  const found = searchTint(question, primer, coats);
+  tints.set(key, found);
+  return found;
+}
+const tints = new Map<string, TintedPrimer | null>();
+
+function searchTint(
+  question: HidingQuestion,
+  primer: { readonly white: string; readonly contrast: number },
+  coats: number,
+): TintedPrimer | null {
+  const [white, paint] = [bandsOf(primer.white), bandsOf(question.paint)];
+  const along = (to: Bands, t: number): string =>
+    hexOf([0, 1, 2].map((i) => (white[i] as number) * (1 - t) + (to[i] as number) * t) as unknown as Bands);
+  const steps = Array.from({ length: STEPS + 1 }, (_, i) => i / STEPS);
+  const tries = new Set([...steps.map((t) => along([0.03, 0.03, 0.03], t)), ...steps.map((t) => along(paint, t))]);
+  let best: TintedPrimer | null = null;
+  for (const tint of tries) {
+    const under = primed(question.background, tint, primer.contrast, 1);
+    const over = hide({ ...question, background: under });
+    if (!over.hides || over.coats >= coats) continue;
+    const { thinDelta } = over.looks[over.coats - 1] as CoatLook;
+    if (!best || over.coats < best.coats || (over.coats === best.coats && thinDelta < best.thinDelta))
+      best = { tint, coats: over.coats, saves: coats - over.coats, thinDelta };
+  }
+  return best;
+}
+
+export type Doubt = 'class-3' | 'thin-film' | 'conditioner' | 'uneven';
+/** Conditioner at 190 mL/L of paint: the film holds that much less of it. */
+const DILUTED = 1 / 1.19;
+
+/** How many coats if something is not as the label says. */
+export const doubts = (question: HidingQuestion): readonly { readonly doubt: Doubt; readonly coats: number }[] => {
+  const coats = (change: Partial<HidingQuestion>) => hide({ ...question, ...change }).coats;
+  return [
+    { doubt: 'class-3', coats: coats({ contrast: Math.min(question.contrast, 0.95) }) },
+    { doubt: 'thin-film', coats: coats({ film: question.film * 0.85 }) },
+    { doubt: 'conditioner', coats: coats({ film: question.film * DILUTED }) },
+    { doubt: 'uneven', coats: coats({ cv: question.cv * 1.4 }) },
+  ];
+};

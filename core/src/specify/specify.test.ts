@@ -10,9 +10,10 @@ import { bandsOf, deltaE, luminance } from './colour.ts';
 import { contrastRatio, film, filmReflectance, hide, scatteringPower } from './hiding.ts';
 import { effective } from './reasons.ts';
 import { specifySurface } from './specify.ts';
+import { cautionsOf, warningsOf } from './warnings.ts';
 import { word } from './wording.ts';
 
-const question = { film: 1, cv: 0.35, limit: 1 };
+const question = { film: 1, cutFilm: 0.75, cv: 0.35, limit: 1 };
 const hex = fc
   .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
   .map((c) => `#${c.map((v) => v.toString(16).padStart(2, '0')).join('')}`);
@@ -184,4 +185,78 @@ test('every member has a reason in words, for every kind, use and survey', () =>
       },
     ),
   );
+});
+
+describe('a system as a whole', () => {
+  const decide = (member: string, value: unknown): Edit =>
+    ({ name: 'decide', args: { surface: 'r-0/field', member, value } }) as Edit;
+  const said = (s: ReturnType<typeof specified>) => warningsOf(s).map((w) => [w.reason.rule, w.insisted]);
+  const none = { kind: 'none', extent: 'none', coats: 0 };
+  // common practice, no source: each is a way systems fail
+  test.each([
+    ['water-borne over oil without a primer', { coat: 'oil' }, decide('primer', none), 'warn.oil'],
+    ['over a coat nobody knows', { coat: 'unknown' }, decide('primer', none), 'warn.oil'],
+    [
+      'a self-priming claim is no bonding primer',
+      { coat: 'oil' },
+      decide('primer', { ...none, kind: 'board', extent: 'full', coats: 1 }),
+      'warn.oil',
+    ],
+    [
+      'film-former on weak filler',
+      { condition: 'weak' },
+      decide('primer', { kind: 'board', extent: 'full', coats: 1 }),
+      'warn.weak',
+    ],
+    ['stains not blocked', { stains: true }, decide('primer', none), 'warn.stains'],
+    ['wax below, not washed', { wax: true }, decide('prep', ['plates-off']), 'warn.wax'],
+    ['20 mm pile with gloss', { texture: 'brick' }, decide('sheen', 'semi-gloss'), 'warn.pile-gloss'],
+    [
+      'Level 4 board under sheen in raking light',
+      { raking: true, level: '4' },
+      decide('sheen', 'satin'),
+      'warn.raking',
+    ],
+    ['too few coats', { colour: '#22394f' }, decide('coats', 1), 'warn.thin'],
+  ] as const)('%s: warned with its reason, and the insistence known', (_, survey, edit, rule) => {
+    const sound = specified('wall', 'bedroom', survey as Partial<Survey>);
+    expect(said(sound)).toEqual([]);
+    expect(said(specified('wall', 'bedroom', survey as Partial<Survey>, [edit]))).toContainEqual([rule, true]);
+  });
+  test('flat in a shower room; what is not dry; what no choice mends is said even of the recommendation', () => {
+    expect(said(specified('wall', 'bathroom', {}, [decide('sheen', 'flat')]))).toContainEqual(['warn.flat-wet', true]);
+    expect(said(specified('wall', 'bedroom', { fresh: true, damp: true }))).toEqual([
+      ['warn.fresh', false],
+      ['warn.damp', false],
+    ]);
+  });
+  test('an unknown coat is taken for oil until a rag with alcohol tells', () => {
+    const primer = (solvent: 'not-done' | 'comes-off' | 'stays') =>
+      specified('wall', 'bedroom', { coat: 'unknown', repairs: 'none', solvent }).system.primer.value.kind;
+    expect([primer('not-done'), primer('comes-off'), primer('stays')]).toEqual(['bonding', 'none', 'bonding']);
+  });
+  test('cross-cut: ISO 2409 counts up as it gets worse', () => {
+    const prep = (adhesion: number) => specified('wall', 'bedroom', { adhesion, repairs: 'none' }).system.prep.value;
+    expect([prep(2).includes('scrape'), prep(3).includes('scrape')]).toEqual([false, true]);
+  });
+  test('raking light weighs against sheen, washing the other way', () => {
+    const sheen = (use: RoomUse) => specified('wall', use, { raking: true, level: '4' }).system.sheen;
+    expect([sheen('living').value, sheen('kitchen').value]).toEqual(['matte', 'eggshell']);
+    expect(sheen('kitchen').because.map((r) => r.rule)).toContain('sheen.washing-wins');
+  });
+  test('several old colours: the one that shows longest decides', () => {
+    const one = specified('wall', 'bedroom', {}).hiding;
+    const striped = specified('wall', 'bedroom', { patches: ['#2f3e46', '#7a1f26'] }).hiding;
+    expect([one.coats < striped.coats, striped.before]).toEqual([true, '#2f3e46']);
+  });
+  test('cautions stand where the work can hurt', () => {
+    const rules = (survey: Partial<Survey>) => cautionsOf(specified('wall', 'bedroom', survey)).map((c) => c.rule);
+    expect(rules({ condition: 'peeling' })).toEqual(['caution.lead', 'caution.dust', 'caution.electricity']);
+    expect(rules({ condition: 'peeling', built: 1990 })).not.toContain('caution.lead');
+    expect(rules({ texture: 'popcorn', repairs: 'none' })).toContain('caution.asbestos');
+    for (const caution of cautionsOf(
+      specified('wall', 'bedroom', { damp: true, texture: 'popcorn', condition: 'peeling' }),
+    ))
+      expect(word({ rule: caution.rule, with: {} }).length).toBeGreaterThan(40);
+  });
 });

@@ -6,7 +6,7 @@ import { familyOf, PREP_STEPS, type Sheen } from '../job/vocabulary.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { remember } from '../units/remember.ts';
 import { bandsOf, deltaE } from './colour.ts';
-import { hide, primed, type Hiding } from './hiding.ts';
+import { bestTint, hideAll, primed, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
 import { because, effective, type Decided, type Reason } from './reasons.ts';
 import { brushFor, coverFor, prepFor, primerFor, sheenFor, type Case } from './system.ts';
 
@@ -22,6 +22,12 @@ export interface Specified {
   readonly finishFrom: string;
   readonly system: System;
   readonly hiding: Hiding;
+  /** What was asked of the hiding model, for its what-ifs. */
+  readonly question: HidingQuestion;
+  /** A full primer coat tinted to save finish coats; null where none would. */
+  readonly tinted: TintedPrimer | null;
+  /** A room with steam or splashes. */
+  readonly wet: boolean;
   /** The product for the primer decided on; null: none. */
   readonly primer: Product | null;
 }
@@ -47,14 +53,14 @@ export function specifySurface(job: Specifying, surface: Surface, room: Case['ro
   const sheen = overruled('sheen', sheenFor(c));
   const primer = overruled('primer', primerFor(c));
   const primerProduct = primerOf(job, effective(primer).kind);
-  const hiding = hidingOf(job, c, effective(primer), primerProduct);
+  const { hiding, question, tinted } = hidingOf(job, c, effective(primer), primerProduct);
   const system: System = {
     prep: overruled('prep', prepFor(c, PREP_STEPS)),
     primer,
     sheen,
     cover: overruled('cover', coverFor(c, effective(sheen))),
     brush: overruled('brush', brushFor(c)),
-    coats: overruled('coats', coatsFor(job, c, effective(sheen), effective(primer).extent, hiding)),
+    coats: overruled('coats', coatsFor(job, c, effective(sheen), effective(primer).extent, hiding, tinted)),
   };
   return {
     surface,
@@ -65,6 +71,9 @@ export function specifySurface(job: Specifying, surface: Surface, room: Case['ro
     finishFrom: from,
     system,
     hiding,
+    question,
+    tinted,
+    wet: room.use === 'bathroom' || room.use === 'kitchen',
     primer: primerProduct,
   };
 }
@@ -82,23 +91,46 @@ const primerOf = (job: Specifying, kind: Product['primer']): Product | null =>
     ? null
     : (Object.values(job.products).find((product) => product.role === 'primer' && product.primer === kind) ?? null);
 
-function hidingOf(job: Specifying, c: Case, primer: SystemValues['primer'], product: Product | null): Hiding {
-  const background =
-    primer.extent === 'full' && product
-      ? primed(c.survey.colour, PRIMER_WHITE, product.contrast, primer.coats)
-      : c.survey.colour;
+function hidingOf(
+  job: Specifying,
+  c: Case,
+  primer: SystemValues['primer'],
+  product: Product | null,
+): { hiding: Hiding; question: HidingQuestion; tinted: TintedPrimer | null } {
+  const full = primer.extent === 'full' && product;
+  const under = (colour: string) => (full ? primed(colour, PRIMER_WHITE, product.contrast, primer.coats) : colour);
   const common = {
     paint: c.colour.hex,
     contrast: c.product.contrast,
-    film: 1,
+    film: setting(job, 'hiding.film'),
+    cutFilm: setting(job, 'hiding.cutFilm'),
     cv: setting(job, 'hiding.cv'),
     limit: setting(job, 'hiding.deltaE'),
   };
-  return hide({ ...common, background });
+  const hiding = hideAll(common, [c.survey.colour, ...c.survey.patches].map(under));
+  const question = { ...common, background: hiding.before };
+  const undercoat = Object.values(job.products).find((p) => p.role === 'primer' && p.primer === 'undercoat');
+  // a tint is worth its own coat only where three or more finish coats are wanted
+  const tinted =
+    hiding.coats >= 3 && undercoat
+      ? bestTint(
+          { ...question, background: c.survey.colour },
+          { white: PRIMER_WHITE, contrast: undercoat.contrast },
+          hiding.coats,
+        )
+      : null;
+  return { hiding, question, tinted };
 }
 
 /** Coats from hiding, never under the minimum: two, or one for a like-for-like refresh of a sound coat. */
-function coatsFor(job: Specifying, c: Case, sheen: Sheen, primer: string, hiding: Hiding): Decided<number> {
+function coatsFor(
+  job: Specifying,
+  c: Case,
+  sheen: Sheen,
+  primer: string,
+  hiding: Hiding,
+  tinted: TintedPrimer | null,
+): Decided<number> {
   const like =
     c.survey.condition === 'sound' &&
     c.survey.sheen === sheen &&
@@ -115,6 +147,16 @@ function coatsFor(job: Specifying, c: Case, sheen: Sheen, primer: string, hiding
   const reasons: Reason[] = [because(hiding.hides ? 'coats.hiding' : 'coats.not-hiding', used)];
   if (hiding.coats < minimum) reasons.push(because('coats.minimum', { minimum }));
   if (like) reasons.push(because('coats.refresh'));
+  if (!like && hiding.cutCoats > Math.max(minimum, hiding.coats))
+    reasons.push(because('coats.cut-band', { coats: coatsInWords(hiding.cutCoats) }));
+  if (tinted)
+    reasons.push(
+      because('coats.tint', {
+        tint: tinted.tint,
+        saves: coatsInWords(tinted.saves),
+        coats: coatsInWords(tinted.coats),
+      }),
+    );
   return { value: Math.max(minimum, hiding.coats), because: reasons };
 }
 

@@ -28,13 +28,20 @@ function decide<T>(rules: readonly Rule<T>[], c: Case): { value: T; because: Rea
 }
 
 const always = () => true;
+
+/** What the existing coat is to be taken for: what was answered, else what a solvent rub told. */
+export const coatOf = ({ coat, solvent }: Pick<Survey, 'coat' | 'solvent'>): Survey['coat'] =>
+  coat !== 'unknown' || solvent === 'not-done' ? coat : solvent === 'comes-off' ? 'water-borne' : 'oil';
+
 const isTrim = (c: Case) => familyOf(c.kind) === 'trim';
 const isWet = (c: Case) => c.room.use === 'bathroom' || c.room.use === 'kitchen';
 const isWiped = (c: Case) => c.survey.wiped || isWet(c) || c.room.use === 'hall';
 const isRough = (c: Case) =>
   ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'].includes(c.survey.texture);
 const isBare = (c: Case) => c.survey.coat === 'bare';
-const isOily = (c: Case) => c.survey.coat === 'oil' || c.survey.coat === 'clear';
+const isUnknown = (c: Case) => coatOf(c.survey) === 'unknown';
+const isOily = (c: Case) => ['oil', 'clear'].includes(coatOf(c.survey));
+const failsCrossCut = (c: Case) => (c.survey.adhesion ?? 0) >= 3;
 const bareOn =
   (...substrates: string[]) =>
   (c: Case) =>
@@ -69,12 +76,18 @@ const PRIMER: readonly Rule<PrimerChoice>[] = [
     then: full('penetrating'),
   },
   {
+    rule: 'primer.rubbed',
+    when: (c) => c.survey.coat === 'unknown' && c.survey.solvent === 'stays' && c.product.base === 'water-borne',
+    then: full('bonding'),
+  },
+  {
     rule: 'primer.oil',
     when: (c) => isOily(c) && c.product.base === 'water-borne',
     then: full('bonding'),
     with: (c) => ({ coat: c.survey.coat }),
   },
-  { rule: 'primer.unknown', when: (c) => c.survey.coat === 'unknown', then: full('bonding') },
+  { rule: 'primer.unknown', when: isUnknown, then: full('bonding') },
+  { rule: 'primer.adhesion', when: failsCrossCut, then: full('bonding') },
   { rule: 'primer.bare-board', when: bareOn('drywall', 'unknown'), then: full('board') },
   { rule: 'primer.bare-plaster', when: bareOn('plaster'), then: full('penetrating') },
   {
@@ -92,7 +105,7 @@ const PRIMER: readonly Rule<PrimerChoice>[] = [
     rule: 'primer.none',
     when: always,
     then: { kind: 'none', extent: 'none', coats: 0 },
-    with: (c) => ({ coat: c.survey.coat }),
+    with: (c) => ({ coat: coatOf(c.survey) }),
   },
 ];
 
@@ -111,18 +124,39 @@ const PREP: readonly Rule<readonly PrepStep[]>[] = [
     then: ['fill', 'sand', 'dust'],
     with: (c) => ({ repairs: c.survey.repairs }),
   },
-  { rule: 'prep.oil', when: (c) => isOily(c) || c.survey.coat === 'unknown', then: ['degloss', 'sand', 'dust'] },
+  { rule: 'prep.oil', when: (c) => isOily(c) || isUnknown(c), then: ['degloss', 'sand', 'dust'] },
   {
     rule: 'prep.gloss',
     when: (c) => !isOily(c) && !isBare(c) && glossy(c.survey.sheen),
     then: ['degloss', 'sand', 'dust'],
     with: (c) => ({ sheen: c.survey.sheen }),
   },
+  { rule: 'prep.wax', when: (c) => c.survey.wax, then: ['degrease', 'degloss', 'sand', 'dust'] },
+  {
+    rule: 'prep.adhesion',
+    when: failsCrossCut,
+    then: ['scrape', 'sand', 'dust'],
+    with: (c) => ({ adhesion: c.survey.adhesion ?? 0 }),
+  },
   { rule: 'prep.joints', when: (c) => isTrim(c) && c.kind !== 'door', then: ['caulk'] },
 ];
 
+/** Board below Level 5 in raking light wants a flatter sheen; where it is splashed or wiped hard, washing weighs more. */
+function weighLight(wanted: { value: Sheen; because: Reason[] }, c: Case): { value: Sheen; because: Reason[] } {
+  const rank = SHEENS.indexOf(wanted.value);
+  const rough = c.survey.raking && c.survey.level !== '5' && c.survey.substrate === 'drywall' && !isTrim(c);
+  if (!rough || rank < SHEENS.indexOf('eggshell')) return wanted;
+  const level = c.survey.level === 'unknown' ? 'an unknown level' : `Level ${c.survey.level}`;
+  if (isWiped(c))
+    return { ...wanted, because: [...wanted.because, because('sheen.washing-wins', { sheen: wanted.value })] };
+  return {
+    value: SHEENS[rank - 1] ?? wanted.value,
+    because: [...wanted.because, because('sheen.light-wins', { sheen: wanted.value, level })],
+  };
+}
+
 export const sheenFor = (c: Case): Decided<Sheen> => {
-  const wanted = decide(SHEEN, c);
+  const wanted = weighLight(decide(SHEEN, c), c);
   if (c.product.sheens.includes(wanted.value)) return wanted;
   const rank = (sheen: Sheen) => Math.abs(SHEENS.indexOf(sheen) - SHEENS.indexOf(wanted.value));
   const nearest = [...c.product.sheens].sort((a, b) => rank(a) - rank(b))[0] ?? wanted.value;

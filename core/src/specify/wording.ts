@@ -28,6 +28,43 @@ export const WORDING = {
   'primer.peeling': () => 'scraped places are spot-primed',
   'primer.repairs': () => 'patches drink and flash, so they are spot-primed',
   'primer.none': (w) => `a sound ${w['coat']} coat in good order needs no primer`,
+  'prep.wax': () => 'wax or polish is washed off and the surface sanded, or paint crawls',
+  'prep.adhesion': (w) =>
+    `the old coat came away in the cross-cut (class ${w['adhesion']}): scrape and sand to what holds`,
+  'primer.rubbed': () => 'nothing came off on alcohol: the coat is oil, and a bonding primer goes first',
+  'primer.adhesion': () => 'the old coat holds badly: a bonding primer over what is left',
+  'sheen.washing-wins': (w) => `raking light would like less than ${w['sheen']}; here washing weighs more`,
+  'sheen.light-wins': (w) =>
+    `raking light on board of ${w['level']} shows every joint under ${w['sheen']}: one step flatter`,
+  'coats.cut-band': (w) => `the brushed band along the edges is thinner and wants ${w['coats']}`,
+  'coats.tint': (w) => `a primer tinted to ${w['tint']} saves ${w['saves']}: ${w['coats']} over it`,
+  'warn.oil': (w) =>
+    `water-borne paint over ${w['coat'] === 'unknown' ? 'a coat nobody knows' : `a coat of ${w['coat']}`} without a bonding primer peels; “self-priming” on a label does not make it one`,
+  'warn.weak': (w) =>
+    `over ${w['condition']} ground a film-forming coat lifts off with what it holds to; let a penetrating primer in first`,
+  'warn.fresh': () => 'plaster or filler here has not dried through: paint blisters; wait, and measure its moisture',
+  'warn.damp': () => 'damp comes from somewhere: find and stop it before anything is painted',
+  'warn.stains': () => 'stains come through without a blocking primer',
+  'warn.wax': () => 'there is wax or polish below: without washing and sanding the paint crawls into beads',
+  'warn.adhesion': (w) =>
+    `the old coat failed the cross-cut (class ${w['adhesion']}); what does not hold must come off`,
+  'warn.flat-wet': () => 'flat paint in a room with steam marks and cannot be wiped',
+  'warn.pile-gloss': () => 'so long a pile leaves orange peel that gloss will show',
+  'warn.raking': (w) =>
+    `${w['sheen']} in raking light over board of ${w['level']} shows joints and screws; Level 5 is asked for there`,
+  'warn.thin': (w) =>
+    `after ${w['coats']} ${w['coats'] === 1 ? 'coat' : 'coats'} the old colour shows through at thin spots (ΔE ${round(w['delta'])})`,
+  'caution.lead': () =>
+    'Paint from before 1978, or your country’s own date, may hold lead. Test before you scrape or sand; follow your local code, and leave what it reserves to certified people.',
+  'caution.asbestos': () =>
+    'Old sprayed textures may hold asbestos. Do not scrape, sand or wet them before a laboratory has tested them; follow your local code and leave removal to licensed people.',
+  'caution.dust': () => 'Sanding dust harms lungs: wear a mask that fits, keep others out, and catch it as you go.',
+  'caution.solvent': () =>
+    'Solvents burn and harm: air the room, no flames. Rags with oil paint heat themselves up: dry them flat outside, or keep them under water.',
+  'caution.electricity': () =>
+    'Plates off only with the power off at the board, and tested. Anything beyond a plate is an electrician’s work.',
+  'caution.damp': () =>
+    'Mould over a large area, or damp that comes back, is work for someone who treats it; follow your local advice.',
   'sheen.wet-ceiling': () => 'steam in this room: a matte ceiling wipes, a flat one marks',
   'sheen.ceiling': () => 'flat hides what the light across a ceiling would show',
   'sheen.bath': () => 'splashed and steamed walls need satin',

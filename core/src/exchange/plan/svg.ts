@@ -1,6 +1,6 @@
-import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import type { Point } from '../../measure/geometry.ts';
 import { bad, good, type Result } from '../../units/problem.ts';
+import { parseXml } from '../xml.ts';
 import { MAX_PLAN_BYTES, type Chain, type Corner, type PlanFile } from './chains.ts';
 import { DRAWING_LAYERS, type Mark } from './drafting.ts';
 
@@ -64,15 +64,9 @@ class SvgFault extends Error {}
 /** Reads lines, polylines, polygons, rectangles and straight or circular paths of an SVG; a group's id is its layer. */
 export function readSvg(content: string): Result<PlanFile> {
   if (content.length > MAX_PLAN_BYTES) return bad('This drawing is larger than 20 MB; export only the floor plan.');
-  const valid = XMLValidator.validate(content);
-  if (valid !== true)
-    return bad(`This is not a whole SVG: ${valid.err.msg}`, { line: valid.err.line, column: valid.err.col });
-  const tree = new XMLParser({
-    ignoreAttributes: false,
-    attributeNamePrefix: '',
-    preserveOrder: true,
-    processEntities: false,
-  }).parse(content) as Node[];
+  const parsed = parseXml(content, 'SVG', { attributeNamePrefix: '', preserveOrder: true });
+  if (!parsed.ok) return parsed;
+  const tree = parsed.value as Node[];
   const svg = tree.find((node) => 'svg' in node);
   if (!svg) return bad('This is XML, but not an SVG drawing: it has no <svg>.');
   const scale = Number(svg[':@']?.['data-metres-per-unit']);

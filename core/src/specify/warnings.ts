@@ -1,0 +1,131 @@
+import { familyOf } from '../job/vocabulary.ts';
+import type { SystemValues } from '../job/types.ts';
+import { because, effective, type Reason, type RuleId } from './reasons.ts';
+import type { Specified } from './specify.ts';
+import { coatOf } from './system.ts';
+
+/** What a system as a whole gets wrong, however it was chosen, and the members that would mend it. */
+export interface Warning {
+  readonly reason: Reason;
+  readonly mend: readonly (keyof SystemValues)[];
+  /** The user chose it so, against the recommendation. */
+  readonly insisted: boolean;
+}
+
+interface Check {
+  readonly rule: RuleId;
+  readonly mend: readonly (keyof SystemValues)[];
+  readonly when: (s: Specified) => boolean;
+  readonly with?: (s: Specified) => Reason['with'];
+}
+
+const SHINY = ['satin', 'semi-gloss', 'gloss'];
+const primer = (s: Specified) => effective(s.system.primer);
+const prep = (s: Specified) => effective(s.system.prep);
+const isTrim = (s: Specified) => familyOf(s.surface.kind) === 'trim';
+
+/** Each a thing the trade knows to fail [common practice, no source]. */
+const CHECKS: readonly Check[] = [
+  {
+    rule: 'warn.oil',
+    mend: ['primer', 'prep'],
+    when: (s) =>
+      ['oil', 'clear', 'unknown'].includes(coatOf(s.survey)) &&
+      s.product.base === 'water-borne' &&
+      (primer(s).extent !== 'full' || !['bonding', 'undercoat'].includes(primer(s).kind)),
+    with: (s) => ({ coat: coatOf(s.survey) }),
+  },
+  {
+    rule: 'warn.weak',
+    mend: ['primer'],
+    when: (s) =>
+      (s.survey.condition === 'weak' || s.survey.condition === 'chalky') &&
+      (primer(s).kind !== 'penetrating' || primer(s).extent !== 'full'),
+    with: (s) => ({ condition: s.survey.condition }),
+  },
+  { rule: 'warn.fresh', mend: [], when: (s) => s.survey.fresh },
+  { rule: 'warn.damp', mend: [], when: (s) => s.survey.damp },
+  {
+    rule: 'warn.stains',
+    mend: ['primer'],
+    when: (s) =>
+      s.survey.stains && (primer(s).kind !== 'blocking' || primer(s).extent === 'none') && primer(s).extent !== 'full',
+  },
+  {
+    rule: 'warn.wax',
+    mend: ['prep'],
+    when: (s) => s.survey.wax && !(prep(s).includes('degrease') && prep(s).includes('sand')),
+  },
+  {
+    rule: 'warn.adhesion',
+    mend: ['prep', 'primer'],
+    when: (s) => (s.survey.adhesion ?? 0) >= 3 && !prep(s).includes('scrape'),
+    with: (s) => ({ adhesion: s.survey.adhesion ?? 0 }),
+  },
+  {
+    rule: 'warn.flat-wet',
+    mend: ['sheen'],
+    when: (s) => s.sheen === 'flat' && s.wet && s.surface.kind === 'wall',
+  },
+  {
+    rule: 'warn.pile-gloss',
+    mend: ['cover', 'sheen'],
+    when: (s) => effective(s.system.cover).pile >= 0.018 && ['semi-gloss', 'gloss'].includes(s.sheen),
+  },
+  {
+    rule: 'warn.raking',
+    mend: ['sheen'],
+    when: (s) =>
+      !isTrim(s) &&
+      s.survey.raking &&
+      s.survey.level !== '5' &&
+      s.survey.substrate === 'drywall' &&
+      SHINY.includes(s.sheen),
+    with: (s) => ({
+      sheen: s.sheen,
+      level: s.survey.level === 'unknown' ? 'an unknown level' : `Level ${s.survey.level}`,
+    }),
+  },
+  {
+    rule: 'warn.thin',
+    mend: ['coats', 'primer'],
+    when: (s) => effective(s.system.coats) < s.hiding.coats,
+    with: (s) => ({
+      coats: effective(s.system.coats),
+      delta: s.hiding.looks[effective(s.system.coats) - 1]?.thinDelta ?? 0,
+    }),
+  },
+];
+
+/** Everything a system should not do on this surface; empty for a sound one. The recommendation itself raises only what no choice can mend. */
+export const warningsOf = (s: Specified): Warning[] =>
+  CHECKS.filter((check) => check.when(s)).map((check) => ({
+    reason: because(check.rule, check.with?.(s)),
+    mend: check.mend,
+    insisted: check.mend.some((member) => s.system[member].override !== undefined),
+  }));
+
+/** Where work can hurt someone: said at the surface and the step it concerns. */
+export interface Caution {
+  readonly rule: RuleId;
+  readonly step: 'survey' | 'prep' | 'paint';
+}
+
+const LEAD_YEAR = 1978;
+const SANDS = ['scrape', 'sand', 'degloss'] as const;
+
+/** Cautions of a surface, each deferring to local codes and licensed practice in its words [US EPA RRP for lead; else common practice]. */
+export function cautionsOf(s: Specified): Caution[] {
+  const steps = prep(s);
+  const disturbs = SANDS.some((step) => steps.includes(step));
+  const old = s.survey.built === null || s.survey.built < LEAD_YEAR;
+  const list: (Caution | false)[] = [
+    disturbs && old && s.survey.coat !== 'bare' && { rule: 'caution.lead', step: 'prep' },
+    ['popcorn', 'deep-stucco'].includes(s.survey.texture) && old && { rule: 'caution.asbestos', step: 'survey' },
+    disturbs && { rule: 'caution.dust', step: 'prep' },
+    s.product.base === 'oil' && { rule: 'caution.solvent', step: 'paint' },
+    steps.includes('plates-off') && { rule: 'caution.electricity', step: 'prep' },
+    s.survey.damp && { rule: 'caution.damp', step: 'survey' },
+  ];
+  return list.filter((c) => c !== false);
+}
