@@ -181,6 +181,11 @@ const EDITS = {
     if (!/^#[0-9a-f]{6}$/.test(colour.hex)) refuse('A colour is written #rrggbb.');
     job.colours[colour.id] = colour;
   },
+  addColours: (job: D, { colours }: { colours: readonly Colour[] }) => {
+    for (const colour of colours)
+      if (!/^#[0-9a-f]{6}$/.test(colour.hex)) refuse('A colour is written #rrggbb.');
+      else job.colours[colour.id] = { ...colour, name: named(colour.name, 'A colour') };
+  },
   setProduct: (job: D, { product }: { product: Product }) => {
     if (!(product.labelRate > 0)) refuse('A spread rate must be more than zero.');
     if (!(product.contrast > 0 && product.contrast < 1)) refuse('A contrast ratio lies between 0 and 1.');

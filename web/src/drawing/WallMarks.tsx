@@ -38,7 +38,8 @@ export function Wall(props: WallProps) {
       <g {...surface(id, `Wall ${takeoff.wall.label}, ${size} long${suspect ? ', perhaps misread' : ''}`)}>
         <polygon points={wall.points} fill={coat.fill} className="edge" data-wall={takeoff.wall.label} />
       </g>
-      {(wall.regions.length > 0 || wall.covers.length > 0) && (
+      <Film id={takeoff.wall.id} points={wall.points} coat={coat} scale={props.scale} clip={clip} />
+      {(wall.regions.length > 0 || wall.covers.length > 0 || coat.cut) && (
         <clipPath id={clip}>
           <polygon points={wall.points} />
         </clipPath>
@@ -102,6 +103,54 @@ export function Wall(props: WallProps) {
         )}
       </g>
     </>
+  );
+}
+
+/** Width of the band cut in with a brush [common practice, no source], m. */
+const CUT_BAND = 0.035;
+
+/** A film as it would dry: uneven where it is thin, and a band along the edges where a brush laid less. */
+function Film({
+  id,
+  points,
+  coat,
+  scale,
+  clip,
+}: {
+  id: string;
+  points: string;
+  coat: Coat;
+  scale: number;
+  clip: string;
+}) {
+  const { fill, thin, cut } = coat;
+  if (!thin && !cut) return null;
+  return (
+    <g className="lettering" aria-hidden="true">
+      {thin && thin !== fill && (
+        <>
+          <pattern id={`thin-${id}`} width="74" height="58" patternUnits="userSpaceOnUse" patternTransform="rotate(-7)">
+            <g fill={thin}>
+              <path d="M5 9q9-7 17-1q7 5-2 9q-13 4-15-8Z" />
+              <path d="M41 22q12-5 19 2q4 6-7 8q-14 1-12-10Z" />
+              <path d="M12 39q8-6 15 0q5 6-5 8q-12 1-10-8Z" />
+              <path d="M55 46q7-4 12 1q2 5-6 6q-8 0-6-7Z" />
+            </g>
+          </pattern>
+          <polygon points={points} fill={`url(#thin-${id})`} data-thin={thin} />
+        </>
+      )}
+      {cut && cut !== fill && (
+        <polygon
+          points={points}
+          fill="none"
+          stroke={cut}
+          strokeWidth={Math.max(3, 2 * CUT_BAND * scale)}
+          clipPath={`url(#${clip})`}
+        />
+      )}
+      <polygon points={points} fill="none" className="edge" />
+    </g>
   );
 }
 

@@ -2,6 +2,9 @@
 export interface Coat {
   readonly fill: string;
   readonly note?: string;
+  /** What shows at thin spots of the film, and in the band a brush has cut in. */
+  readonly thin?: string;
+  readonly cut?: string;
 }
 
 /** Dark or light lettering, whichever reads on the fill. */

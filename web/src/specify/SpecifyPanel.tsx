@@ -1,6 +1,7 @@
 import { roomScope } from '@kovelin/core/job/scope.ts';
 import type { Brush, Cover, PrimerChoice, Survey, SystemValues } from '@kovelin/core/job/types.ts';
 import {
+  BOARD_LEVELS,
   BRISTLES,
   CONDITIONS,
   EXISTING_COATS,
@@ -20,10 +21,12 @@ import type { Decided } from '@kovelin/core/specify/reasons.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { word } from '@kovelin/core/specify/wording.ts';
+import { lrvOf, undertone } from '@kovelin/core/specify/colour.ts';
+import { doubts } from '@kovelin/core/specify/hiding.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { INCH } from '@kovelin/core/units/si.ts';
-import { useState, type ReactNode } from 'react';
-import { Choice, Section } from '../app/fields.tsx';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Choice, DraftField, Section } from '../app/fields.tsx';
 import { freshId, type JobView } from '../app/job-context.ts';
 import {
   brushWord,
@@ -35,6 +38,10 @@ import {
   sentenceCase,
   surfaceWord,
 } from '../app/words.ts';
+import { Cautions, Warnings } from './Notices.tsx';
+
+const HidingChart = lazy(() => import('./HidingChart.tsx'));
+const ColourFile = lazy(() => import('./ColourFile.tsx'));
 
 type Member = keyof SystemValues;
 const MEMBERS: readonly (readonly [Member, string])[] = [
@@ -55,14 +62,42 @@ export function SpecifyPanel({ view }: { view: JobView }) {
       <p className="sub">
         {takeoff.room.name} · {formatArea(s.surface.area.value, system)}
       </p>
+      <Warnings view={view} s={s} />
       <FinishPick view={view} s={s} />
       <Section title="What goes on, and why">
         {MEMBERS.map(([member, title]) => (
           <Decision key={member} view={view} s={s} member={member} title={title} />
         ))}
       </Section>
+      <Section title="How many coats?">
+        <Suspense fallback={<p className="hint">Drawing the curve …</p>}>
+          <HidingChart specified={s} />
+        </Suspense>
+        <Doubts s={s} />
+      </Section>
       <SurveyForm view={view} s={s} />
+      <Cautions view={view} s={s} />
     </aside>
+  );
+}
+
+const DOUBT_WORDS = {
+  'class-3': 'if the paint hides only as class 3 (95 %)',
+  'thin-film': 'rolled 15 % thinner',
+  conditioner: 'thinned with conditioner',
+  uneven: 'by an uneven hand',
+} as const;
+
+/** What the coats would be if something is not as the label says. */
+function Doubts({ s }: { s: Specified }) {
+  return (
+    <ul className="doubts">
+      {doubts(s.question).map(({ doubt, coats }) => (
+        <li key={doubt} className={coats > s.hiding.coats ? 'more' : ''}>
+          {DOUBT_WORDS[doubt]}: <b>{coatsWord(coats)}</b>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -70,6 +105,7 @@ function FinishPick({ view, s }: { view: JobView; s: Specified }) {
   const { session, state } = view;
   const { products, colours } = state.shown;
   const [wide, setWide] = useState(false);
+  const [file, setFile] = useState(false);
   const scope = wide ? roomScope(s.surface.room, s.surface.kind) : s.surface.id;
   const set = (change: { product?: string; colour?: string }) =>
     session.edit({
@@ -110,6 +146,17 @@ function FinishPick({ view, s }: { view: JobView; s: Specified }) {
         />
         <ColourInput label="Mix another" value={s.colour.hex} onPick={mix} />
       </div>
+      <p className="hint">
+        LRV {lrvOf(s.colour.hex).toFixed(0)}: {undertone(s.colour.hex)}.{' '}
+        <button type="button" className="link" onClick={() => setFile(true)}>
+          Colours from a file …
+        </button>
+      </p>
+      {file && (
+        <Suspense fallback={null}>
+          <ColourFile view={view} onClose={() => setFile(false)} />
+        </Suspense>
+      )}
       {s.surface.kind !== 'ceiling' && (
         <label className="check">
           <input type="checkbox" checked={wide} onChange={(event) => setWide(event.target.checked)} /> for all {kind} of
@@ -338,7 +385,7 @@ function SurveyForm({ view, s }: { view: JobView; s: Specified }) {
       onChange={(v) => set({ [key]: v })}
     />
   );
-  const yes = (key: 'stains' | 'porous' | 'wiped', label: string) => (
+  const yes = (key: 'stains' | 'porous' | 'wiped' | 'wax' | 'damp' | 'fresh' | 'raking', label: string) => (
     <label className="check">
       <input type="checkbox" checked={s.survey[key]} onChange={(event) => set({ [key]: event.target.checked })} />{' '}
       {label}
@@ -357,11 +404,32 @@ function SurveyForm({ view, s }: { view: JobView; s: Specified }) {
       <div className="colour-line">
         <span className="chip large" style={{ background: s.survey.colour }} />
         <ColourInput label="Its colour" value={s.survey.colour} onPick={(colour) => set({ colour })} />
+        {s.survey.patches.map((patch, i) => (
+          <button
+            key={patch}
+            type="button"
+            className="chip large"
+            style={{ background: patch }}
+            aria-label={`Remove the old colour ${patch}`}
+            onClick={() => set({ patches: s.survey.patches.filter((_, j) => j !== i) })}
+          />
+        ))}
+        {s.survey.patches.length < 4 && (
+          <ColourInput
+            label="A patch or stripe"
+            value="#8a6d4b"
+            onPick={(patch) => set({ patches: [...s.survey.patches.filter((p) => p !== patch), patch] })}
+          />
+        )}
       </div>
       <div className="checks">
         {yes('stains', 'stains')}
         {yes('porous', 'drinks water')}
         {yes('wiped', 'touched and wiped')}
+        {yes('wax', 'wax or polish on it')}
+        {yes('damp', 'damp')}
+        {yes('fresh', 'plaster or filler not dry')}
+        {yes('raking', 'light grazes it')}
       </div>
       {familyOf(s.surface.kind) !== 'ceiling' && (
         <label className="check">
@@ -369,18 +437,79 @@ function SurveyForm({ view, s }: { view: JobView; s: Specified }) {
           like it in this room
         </label>
       )}
-      {s.survey.texture === 'popcorn' && (
-        <p className="caution" role="note">
-          Old sprayed ceilings may hold asbestos. Do not scrape, sand or wet it before it has been tested; follow your
-          local code and leave removal to licensed people.
-        </p>
-      )}
-      {s.survey.condition === 'peeling' && (
-        <p className="caution" role="note">
-          Paint from before 1978, or your country’s own date, may hold lead. Test before scraping or sanding, and follow
-          your local code.
-        </p>
-      )}
+      <Tests s={s} set={set} />
     </Section>
   );
+}
+
+/** What a painter can find out on the spot; unknown is an answer, and says what the test would save. */
+function Tests({ s, set }: { s: Specified; set: (change: Partial<Survey>) => void }) {
+  const { survey } = s;
+  return (
+    <>
+      {survey.coat === 'unknown' && (
+        <fieldset className="test">
+          <legend>Solvent rub</legend>
+          <p>
+            Rub a white rag with alcohol on a hidden place; where paint peels, rub the layer below, for the rag reads
+            only what it touches. Without it the coat is taken for oil: sanding and a bonding primer more.
+          </p>
+          <Choice
+            label="What happened"
+            value={survey.solvent}
+            options={[
+              ['not-done', 'not done'],
+              ['comes-off', 'colour came off: water-borne'],
+              ['stays', 'nothing came off: oil'],
+            ]}
+            onChange={(solvent) => set({ solvent })}
+          />
+        </fieldset>
+      )}
+      {survey.coat !== 'bare' && (
+        <fieldset className="test">
+          <legend>Cross-cut</legend>
+          <p>
+            Score a lattice of six cuts by six, press tape on, pull it off. ISO 2409 counts 0 best to 5; ASTM D3359 the
+            other way round.
+          </p>
+          <Choice
+            label="How much came off"
+            value={survey.adhesion === null ? '' : String(survey.adhesion)}
+            options={[
+              ['', 'not done'],
+              ...[0, 1, 2, 3, 4, 5].map((n) => [String(n), `ISO class ${n} (ASTM ${5 - n}B)`] as const),
+            ]}
+            onChange={(n) => set({ adhesion: n === '' ? null : Number(n) })}
+          />
+        </fieldset>
+      )}
+      {survey.raking && survey.substrate === 'drywall' && (
+        <Choice
+          label="Finish level of the board"
+          value={survey.level}
+          options={BOARD_LEVELS.map((level) => [level, level === 'unknown' ? 'not known' : `Level ${level}`])}
+          onChange={(level) => set({ level })}
+        />
+      )}
+      <DraftField
+        label="Oldest paint from about (year)"
+        value={survey.built === null ? '' : String(survey.built)}
+        placeholder="not known: taken as old"
+        parse={readYear}
+        onCommit={(built) => {
+          set({ built });
+          return null;
+        }}
+      />
+    </>
+  );
+}
+
+function readYear(text: string): { ok: true; value: number | null } | { ok: false; message: string } {
+  if (!text.trim()) return { ok: true, value: null };
+  const year = /^\d{4}$/.test(text.trim()) ? Number(text) : NaN;
+  return year >= 1000 && year <= 2100
+    ? { ok: true, value: year }
+    : { ok: false, message: 'A year of four figures is expected, such as 1962.' };
 }

@@ -19,6 +19,13 @@ export function lookAt(s: Specified, stage: Stage): string {
   return looks[Math.min(stage, effective(s.system.coats), looks.length) - 1]?.mean ?? s.colour.hex;
 }
 
+/** Thin spots and the cut band of a coat that does not hide yet. */
+function unevenness(s: Specified, stage: Stage): Pick<Coat, 'thin' | 'cut'> {
+  if (stage === 'hidden' || stage === 0) return {};
+  const look = s.hiding.looks[Math.min(stage, effective(s.system.coats), s.hiding.looks.length) - 1];
+  return look ? { thin: look.thin, cut: look.cut } : {};
+}
+
 export default function SpecifyView() {
   const view = useJob();
   const [stage, setStage] = useState<Stage>('hidden');
@@ -37,7 +44,7 @@ export default function SpecifyView() {
   const paint = (id: string): Coat => {
     const s = byId.get(id);
     return s
-      ? { fill: lookAt(s, stage), note: `${s.sheen}, ${coatsWord(effective(s.system.coats))}` }
+      ? { fill: lookAt(s, stage), ...unevenness(s, stage), note: `${s.sheen}, ${coatsWord(effective(s.system.coats))}` }
       : { fill: 'var(--trim)' };
   };
   return (

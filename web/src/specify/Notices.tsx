@@ -1,0 +1,73 @@
+import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
+import { word } from '@kovelin/core/specify/wording.ts';
+import type { JobView } from '../app/job-context.ts';
+
+const today = () => new Date().toISOString().slice(0, 10);
+
+type Props = { readonly view: JobView; readonly s: Specified };
+
+function useNotes({ view }: Props) {
+  const { session, state } = view;
+  return {
+    dateOf: (key: string) => state.shown.noted[key],
+    note: (key: string, on: boolean) => session.edit({ name: 'note', args: { key, date: on ? today() : null } }),
+  };
+}
+
+/** What is wrong with the system as a whole; said even where the user insists, and the insistence is recorded. */
+export function Warnings(props: Props) {
+  const { dateOf, note } = useNotes(props);
+  return warningsOf(props.s).map(({ reason, insisted }) => {
+    const key = `${props.s.surface.id}|${reason.rule}`;
+    const date = dateOf(key);
+    return (
+      <div key={reason.rule} className="warned" role="alert">
+        <p className="problem">{word(reason)}</p>
+        {insisted && (
+          <label className="check">
+            <input type="checkbox" checked={date !== undefined} onChange={(event) => note(key, event.target.checked)} />
+            {date ? `insisted on, ${date}` : 'I insist; record it'}
+          </label>
+        )}
+      </div>
+    );
+  });
+}
+
+/** What can hurt, a line each until it is opened; read once a room. */
+export function Cautions(props: Props) {
+  const { dateOf, note } = useNotes(props);
+  const list = cautionsOf(props.s);
+  if (!list.length) return null;
+  return (
+    <section className="section" aria-label="Cautions">
+      <h3>Take care</h3>
+      {list.map(({ rule }) => {
+        const key = `${props.s.surface.room}|${rule}`;
+        const date = dateOf(key);
+        return (
+          <details key={rule} className="caution">
+            <summary>
+              {CAUTION_WORDS[rule.replace('caution.', '')] ?? rule}{' '}
+              <small>{date ? `read ${date}` : 'not read yet'}</small>
+            </summary>
+            <p>{word({ rule, with: {} })}</p>
+            <button type="button" className="take" onClick={() => note(key, date === undefined)}>
+              {date ? 'Not read after all' : 'Read'}
+            </button>
+          </details>
+        );
+      })}
+    </section>
+  );
+}
+
+const CAUTION_WORDS: Readonly<Record<string, string>> = {
+  lead: 'Lead',
+  asbestos: 'Asbestos',
+  dust: 'Dust',
+  solvent: 'Solvents and rags',
+  electricity: 'Electricity behind plates',
+  damp: 'Damp and mould',
+};
