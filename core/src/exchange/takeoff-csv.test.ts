@@ -2,10 +2,14 @@ import { expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Papa from 'papaparse';
+import { applyEdit } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
+import { alike, differences } from '../specify/alike.ts';
+import { specifyJob, type Specified } from '../specify/specify.ts';
 import { FOOT } from '../units/si.ts';
+import { scheduleCsv } from './schedule-csv.ts';
 import { takeoffCsv } from './takeoff-csv.ts';
 
 function cottage(): Job {
@@ -45,4 +49,32 @@ test('metric headings and values; a name that looks like a formula is only text'
   const { data } = parse(takeoffCsv(named));
   expect(Object.keys(data[0] ?? {})).toContain('gross (m2)');
   expect(data[0]?.['room']).toBe(`'=cmd|calc, "a"`);
+});
+
+test('the finish schedule as CSV counts overrules, and surfaces with one system stand together', () => {
+  const job = cottage();
+  const surfaces = specifyJob(job);
+  const [first] = surfaces.filter((s) => s.surface.kind === 'wall');
+  const done = applyEdit(job, {
+    name: 'decide',
+    args: { surface: first?.surface.id ?? '', member: 'sheen', value: 'satin' },
+  });
+  if (!done.ok || !first) throw new Error('refused');
+  const after = specifyJob(done.value.job);
+  const rows = Papa.parse<Record<string, string>>(scheduleCsv(done.value.job, after), {
+    header: true,
+    skipEmptyLines: true,
+  }).data;
+  expect(rows).toHaveLength(surfaces.length);
+  expect(rows.find((r) => r['surface'] === first.surface.name)).toMatchObject({
+    room: 'Parlour',
+    sheen: 'satin',
+    coats: expect.stringMatching(/^\d$/) as unknown as string,
+  });
+  const groups = alike(after);
+  expect(groups.flat()).toHaveLength(surfaces.length);
+  for (const group of groups) for (const s of group) expect(differences(group[0] as Specified, s)).toEqual([]);
+  const changed = after.find((s) => s.surface.id === first.surface.id) as Specified;
+  expect(differences(first, changed)).toContain('sheen');
+  expect(groups.find((g) => g.includes(changed))).toHaveLength(1);
 });

@@ -1,18 +1,31 @@
+import { alike, differences } from '@kovelin/core/specify/alike.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import { orphans } from '@kovelin/core/specify/specify.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
+import { useState } from 'react';
+import { exportSchedule } from '../store/jobs.ts';
 import type { JobView } from '../app/job-context.ts';
 import { brushWord, coatsWord, coverWord, primerWord, sentenceCase, surfaceWord } from '../app/words.ts';
 
 /** Surface by surface: the finish schedule of the room. */
 export function FinishSchedule({ view }: { view: JobView }) {
   const { takeoff, derived, system, surface, select } = view;
-  const list = derived.surfaces.filter((s) => s.surface.room === takeoff?.room.id);
+  const [together, setTogether] = useState(false);
+  const all = derived.surfaces.filter((s) => s.surface.room === takeoff?.room.id);
+  const groups = together ? alike(all) : all.map((s) => [s]);
+  const here = all.find((s) => s.surface.id === surface?.id);
   const gone = orphans(view.state.shown);
   return (
     <div className="entry-panel">
       <div className="panel-head">
         <h2>Finish schedule</h2>
+        <label className="check">
+          <input type="checkbox" checked={together} onChange={(event) => setTogether(event.target.checked)} /> same
+          systems together
+        </label>
+        <button type="button" className="tool" onClick={() => void exportSchedule(view.state.job, derived.surfaces)}>
+          As CSV
+        </button>
         {gone.length > 0 && (
           <span className="hint">
             {gone.length} {gone.length === 1 ? 'surface is' : 'surfaces are'} gone from the measurements; what was
@@ -35,24 +48,41 @@ export function FinishSchedule({ view }: { view: JobView }) {
             </tr>
           </thead>
           <tbody>
-            {list.map((s) => (
-              <tr key={s.surface.id} className={s.surface.id === surface?.id ? 'chosen' : ''}>
-                <th scope="row">
-                  <button type="button" className="link" onClick={() => select(s.surface.id)}>
-                    {surfaceWord(s.surface.name, system)}
-                  </button>
-                </th>
-                <td className="number">{formatArea(s.surface.area.value, system)}</td>
-                <td>
-                  <span className="chip" style={{ background: s.colour.hex }} /> {s.product.name}, {s.colour.name}
-                </td>
-                <td>{sentenceCase(s.sheen)}</td>
-                <td>{primerWord(effective(s.system.primer))}</td>
-                <td>{coatsWord(effective(s.system.coats))}</td>
-                <td>{coverWord(effective(s.system.cover), system)}</td>
-                <td>{brushWord(effective(s.system.brush), system)}</td>
-              </tr>
-            ))}
+            {groups.flatMap((group) =>
+              group.slice(0, 1).map((s) => (
+                <tr key={s.surface.id} className={group.some((g) => g.surface.id === surface?.id) ? 'chosen' : ''}>
+                  <th scope="row">
+                    {group.map((g) => (
+                      <button key={g.surface.id} type="button" className="link" onClick={() => select(g.surface.id)}>
+                        {surfaceWord(g.surface.name, system)}
+                      </button>
+                    ))}
+                    {here &&
+                      !group.includes(here) &&
+                      differences(here, s).length > 0 &&
+                      differences(here, s).length < 4 && (
+                        <small>
+                          differs from {surfaceWord(here.surface.name, system)} in {differences(here, s).join(', ')}
+                        </small>
+                      )}
+                  </th>
+                  <td className="number">
+                    {formatArea(
+                      group.reduce((sum, g) => sum + g.surface.area.value, 0),
+                      system,
+                    )}
+                  </td>
+                  <td>
+                    <span className="chip" style={{ background: s.colour.hex }} /> {s.product.name}, {s.colour.name}
+                  </td>
+                  <td>{sentenceCase(s.sheen)}</td>
+                  <td>{primerWord(effective(s.system.primer))}</td>
+                  <td>{coatsWord(effective(s.system.coats))}</td>
+                  <td>{coverWord(effective(s.system.cover), system)}</td>
+                  <td>{brushWord(effective(s.system.brush), system)}</td>
+                </tr>
+              )),
+            )}
           </tbody>
         </table>
       </div>

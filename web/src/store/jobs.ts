@@ -2,6 +2,7 @@ import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
 import { MAX_JOB_BYTES, tooLarge } from '@kovelin/core/job/limits.ts';
 import { rows, type Job } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
+import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { db, type JobRow } from './db.ts';
 
@@ -58,6 +59,11 @@ const fileName = ({ name }: { readonly name: string }) =>
 export async function exportTakeoff(job: Job): Promise<void> {
   const { takeoffCsv } = await import('@kovelin/core/exchange/takeoff-csv.ts');
   download(`${fileName(job)}-takeoff.csv`, takeoffCsv(job), 'text/csv');
+}
+
+export async function exportSchedule(job: Job, surfaces: readonly Specified[]): Promise<void> {
+  const { scheduleCsv } = await import('@kovelin/core/exchange/schedule-csv.ts');
+  download(`${fileName(job)}-finish-schedule.csv`, scheduleCsv(job, surfaces), 'text/csv');
 }
 
 export async function exportTapeSheet(job: Job): Promise<void> {

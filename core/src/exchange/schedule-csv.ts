@@ -1,0 +1,54 @@
+import Papa from 'papaparse';
+import type { Job } from '../job/types.ts';
+import { effective } from '../specify/reasons.ts';
+import type { Specified } from '../specify/specify.ts';
+import { INCH, SQUARE_FOOT } from '../units/si.ts';
+
+const HEADINGS = [
+  'room',
+  'surface',
+  'area',
+  'paint',
+  'colour',
+  'sRGB',
+  'sheen',
+  'preparation',
+  'primer',
+  'coats',
+  'pile',
+  'fabric',
+  'brush',
+];
+
+/** The finish schedule: a row a surface with its system as it counts (overrules included). RFC 4180, the job's units. */
+export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
+  const imperial = job.units === 'imperial';
+  const heading = HEADINGS.map((name) =>
+    name === 'area'
+      ? `area (${imperial ? 'ft2' : 'm2'})`
+      : name === 'pile' || name === 'brush'
+        ? `${name} (${imperial ? 'in' : 'mm'})`
+        : name,
+  );
+  const size = (metres: number) => Number((imperial ? metres / INCH : metres * 1000).toFixed(3));
+  const rows = surfaces.map((s) => {
+    const primer = effective(s.system.primer);
+    const cover = effective(s.system.cover);
+    return [
+      job.rooms.byId[s.surface.room]?.name ?? '',
+      s.surface.name,
+      Number((s.surface.area.value / (imperial ? SQUARE_FOOT : 1)).toFixed(2)),
+      s.product.name,
+      s.colour.name,
+      s.colour.hex,
+      s.sheen,
+      effective(s.system.prep).join(', '),
+      primer.extent === 'none' ? 'none' : `${primer.kind}, ${primer.extent}, ${primer.coats}`,
+      effective(s.system.coats),
+      size(cover.pile),
+      cover.fabric,
+      size(effective(s.system.brush).width),
+    ];
+  });
+  return `${Papa.unparse([heading, ...rows], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+}
