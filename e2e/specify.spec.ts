@@ -63,6 +63,16 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await page.getByRole('button', { name: 'fully hidden' }).click();
   await expect(page.locator('[data-thin]')).toHaveCount(0);
   await expect(page.locator('.doubts')).toContainText('rolled 15 % thinner');
+  await page.getByRole('button', { name: 'Read one' }).click();
+  const press = page.getByRole('button', { name: 'Press the reader' });
+  for (let i = 1; i <= 3; i++) {
+    await press.click();
+    await expect(page.locator('.readings li')).toHaveCount(i);
+  }
+  await expect(page.getByRole('dialog').getByRole('status')).toContainText(/Mean of \d: LRV \d+, deep/);
+  await page.getByRole('button', { name: 'Take this colour' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByLabel('Colour', { exact: true })).not.toHaveValue('deep');
   await page.getByRole('button', { name: 'Colours from a file' }).click();
   const dialog = page.getByRole('dialog');
   const give = (name: string, text: string) =>

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { seeded } from '@kovelin/core/sequence/schedule.ts';
 import { createApp } from './app.ts';
 import { Laser, type Shot } from './instruments/laser.ts';
+import { ColourReader } from './instruments/reader.ts';
 
 let server: Server;
 let url = '';
@@ -100,4 +101,25 @@ test('its protocol: press, listen, catch up; nonsense is refused with a sentence
   expect(state.last.id).toBe(2);
   const page = await fetch(`${url}/instruments/console/`);
   expect(await page.text()).toContain('Laser meter');
+});
+
+test('the colour reader scatters about the truth, is now and then on dirt, and refuses what is no colour', async () => {
+  const reader = new ColourReader(seeded(3));
+  const truth = { l: 62, a: -8, b: 12 };
+  const read = Array.from({ length: 3000 }, () => reader.read(truth).lab);
+  const dirty = read.filter((r) => r.l < 60.5).length / read.length;
+  expect(dirty).toBeCloseTo(0.04, 1);
+  const clean = read.filter((r) => r.l >= 60.5);
+  expect(clean.reduce((s, r) => s + r.b, 0) / clean.length).toBeCloseTo(12, 1);
+  const ask = (body: string) =>
+    fetch(`${url}/instruments/reader/readings`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body,
+    });
+  expect((await ask(JSON.stringify({ lab: truth }))).status).toBe(201);
+  for (const body of ['{}', '{"lab":{"l":500,"a":0,"b":0}}', 'nonsense']) {
+    const refused = await ask(body);
+    expect([refused.status, await refused.text()]).toEqual([400, expect.stringContaining('l from 0 to 100')]);
+  }
 });

@@ -6,6 +6,7 @@ import { readFileSync } from 'node:fs';
 import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { Laser } from './instruments/laser.ts';
+import { ColourReader } from './instruments/reader.ts';
 import { instruments } from './instruments/routes.ts';
 
 /** Emotion inserts its rules through the CSSOM into an empty style element; this is the hash of the empty string. */
@@ -15,7 +16,11 @@ const nonceOf = (response: ServerResponse): string =>
   String((response as ServerResponse & { locals: Record<string, unknown> }).locals['nonce']);
 
 /** The built application and the simulated instruments, with strict headers: everything from its own origin only. */
-export function createApp(dist: string, laser = new Laser(Math.random, () => new Date())): Express {
+export function createApp(
+  dist: string,
+  laser = new Laser(Math.random, () => new Date()),
+  reader = new ColourReader(Math.random),
+): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use((_, response, next) => {
@@ -44,7 +49,7 @@ export function createApp(dist: string, laser = new Laser(Math.random, () => new
       strictTransportSecurity: false,
     }),
   );
-  app.use('/instruments', instruments(laser));
+  app.use('/instruments', instruments(laser, reader));
   app.use(compression());
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(dist, { maxAge: 0, index: false }));

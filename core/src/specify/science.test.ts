@@ -3,6 +3,7 @@ import Color from 'colorjs.io';
 import fc from 'fast-check';
 import { contrastOfClass, glossClass, glossLevel, hidingClass, parseContrast } from './classes.ts';
 import { hexOfLab, labDelta, labOf, lrvOf, undertone } from './colour.ts';
+import { averageReadings } from './readings.ts';
 import { bestTint, doubts, filmReflectance, hide, hideAll } from './hiding.ts';
 
 const question = { film: 1, cutFilm: 0.75, cv: 0.35, limit: 1 };
@@ -161,5 +162,28 @@ describe('classes at their boundaries', () => {
   });
   test('a class read is a class shown', () => {
     for (const n of [1, 2, 3] as const) expect(hidingClass(contrastOfClass(n))).toBe(n);
+  });
+});
+
+describe('several readings of one chip', () => {
+  const near = fc.double({ min: -0.4, max: 0.4, noNaN: true });
+  test('their mean, without one that fell on dirt; never farther from the truth than the worst kept', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(near, near, near), { minLength: 3, maxLength: 7 }), fc.nat(7), (noise, at) => {
+        const truth = { l: 60, a: 5, b: 20 };
+        const clean = noise.map(([l, a, b]) => ({ l: truth.l + l, a: truth.a + a, b: truth.b + b }));
+        const dirty = [...clean.slice(0, at), { ...truth, l: 51 }, ...clean.slice(at)];
+        const found = averageReadings(dirty);
+        expect(found?.left).toEqual([Math.min(at, clean.length)]);
+        expect(found?.lab).toEqual(averageReadings(clean)?.lab);
+        expect(labDelta(found?.lab ?? truth, truth)).toBeLessThan(1);
+      }),
+    );
+    expect(averageReadings([])).toBeNull();
+    const apart = averageReadings([
+      { l: 20, a: 0, b: 0 },
+      { l: 60, a: 0, b: 0 },
+    ]);
+    expect([apart?.lab.l, apart?.left]).toEqual([40, []]);
   });
 });

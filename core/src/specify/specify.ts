@@ -149,12 +149,14 @@ function coatsFor(
   if (like) reasons.push(because('coats.refresh'));
   if (!like && hiding.cutCoats > Math.max(minimum, hiding.coats))
     reasons.push(because('coats.cut-band', { coats: coatsInWords(hiding.cutCoats) }));
-  if (tinted)
+  // the minimum holds over a tinted primer as well
+  const over = tinted ? Math.max(minimum, tinted.coats) : hiding.coats;
+  if (tinted && over < hiding.coats)
     reasons.push(
       because('coats.tint', {
         tint: tinted.tint,
-        saves: coatsInWords(tinted.saves),
-        coats: coatsInWords(tinted.coats),
+        saves: coatsInWords(hiding.coats - over),
+        coats: coatsInWords(over),
       }),
     );
   return { value: Math.max(minimum, hiding.coats), because: reasons };

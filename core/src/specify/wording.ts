@@ -37,7 +37,8 @@ export const WORDING = {
   'sheen.light-wins': (w) =>
     `raking light on board of ${w['level']} shows every joint under ${w['sheen']}: one step flatter`,
   'coats.cut-band': (w) => `the brushed band along the edges is thinner and wants ${w['coats']}`,
-  'coats.tint': (w) => `a primer tinted to ${w['tint']} saves ${w['saves']}: ${w['coats']} over it`,
+  'coats.tint': (w) =>
+    `a full coat of undercoat tinted to ${w['tint']} saves ${w['saves']} of paint: ${w['coats']} over it`,
   'warn.oil': (w) =>
     `water-borne paint over ${w['coat'] === 'unknown' ? 'a coat nobody knows' : `a coat of ${w['coat']}`} without a bonding primer peels; “self-priming” on a label does not make it one`,
   'warn.weak': (w) =>

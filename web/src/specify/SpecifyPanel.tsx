@@ -41,6 +41,7 @@ import {
 import { Cautions, Warnings } from './Notices.tsx';
 
 const HidingChart = lazy(() => import('./HidingChart.tsx'));
+const ReadColour = lazy(() => import('./ReadColour.tsx'));
 const ColourFile = lazy(() => import('./ColourFile.tsx'));
 
 type Member = keyof SystemValues;
@@ -106,6 +107,7 @@ function FinishPick({ view, s }: { view: JobView; s: Specified }) {
   const { products, colours } = state.shown;
   const [wide, setWide] = useState(false);
   const [file, setFile] = useState(false);
+  const [reading, setReading] = useState(false);
   const scope = wide ? roomScope(s.surface.room, s.surface.kind) : s.surface.id;
   const set = (change: { product?: string; colour?: string }) =>
     session.edit({
@@ -150,8 +152,23 @@ function FinishPick({ view, s }: { view: JobView; s: Specified }) {
         LRV {lrvOf(s.colour.hex).toFixed(0)}: {undertone(s.colour.hex)}.{' '}
         <button type="button" className="link" onClick={() => setFile(true)}>
           Colours from a file …
+        </button>{' '}
+        <button type="button" className="link" onClick={() => setReading(true)}>
+          Read one …
         </button>
       </p>
+      {reading && (
+        <Suspense fallback={null}>
+          <ReadColour
+            start={s.colour.hex}
+            onClose={() => setReading(false)}
+            onTake={(hex) => {
+              mix(hex);
+              setReading(false);
+            }}
+          />
+        </Suspense>
+      )}
       {file && (
         <Suspense fallback={null}>
           <ColourFile view={view} onClose={() => setFile(false)} />

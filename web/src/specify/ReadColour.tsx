@@ -1,0 +1,88 @@
+import { hexOfLab, labOf, lrvOf, undertone, type Lab } from '@kovelin/core/specify/colour.ts';
+import { averageReadings } from '@kovelin/core/specify/readings.ts';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import { useState } from 'react';
+
+/** Several readings of one chip, averaged; the simulated reader is shown the chip's true colour here. */
+export default function ReadColour({
+  start,
+  onTake,
+  onClose,
+}: {
+  start: string;
+  onTake: (hex: string) => void;
+  onClose: () => void;
+}) {
+  const [chip, setChip] = useState(start);
+  const [readings, setReadings] = useState<Lab[]>([]);
+  const [fault, setFault] = useState('');
+  const average = averageReadings(readings);
+  const found = average && hexOfLab(average.lab);
+  const press = async () => {
+    setFault('');
+    try {
+      const response = await fetch('/instruments/reader/readings', {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ lab: labOf(chip) }),
+      });
+      if (!response.ok) return setFault('The reader refused: show it a colour first.');
+      const { lab } = (await response.json()) as { lab: Lab };
+      setReadings((list) => [...list, lab]);
+    } catch {
+      setFault('The reader does not answer; pick the colour by eye meanwhile.');
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="read-colour">
+      <div className="dialog bring-in">
+        <h2 id="read-colour">Read a colour</h2>
+        <p className="hint">
+          Hold the reader flat on a paper-thin chip from behind furniture or a plate, and press three to five times. The
+          chip leaves a small repair, and what was hidden may be less faded than the wall in view.
+        </p>
+        <label className="stacked">
+          True colour of the chip (the reader is simulated){' '}
+          <input
+            type="color"
+            value={chip}
+            onChange={(event) => {
+              setChip(event.target.value);
+              setReadings([]);
+            }}
+          />
+        </label>
+        <Button variant="outlined" onClick={() => void press()}>
+          Press the reader
+        </Button>
+        {fault && (
+          <p className="problem" role="alert">
+            {fault}
+          </p>
+        )}
+        <ol className="readings">
+          {readings.map(({ l, a, b }, i) => (
+            <li key={i}>
+              L {l.toFixed(1)}, a {a.toFixed(1)}, b {b.toFixed(1)}
+              {average?.left.includes(i) && ' – left out: far from the others'}
+            </li>
+          ))}
+        </ol>
+        {average && found && (
+          <p role="status">
+            <span className="chip large" style={{ background: found.hex }} /> Mean of{' '}
+            {readings.length - average.left.length}: LRV {lrvOf(found.hex).toFixed(0)}, {undertone(found.hex)}; readings
+            within ΔE {average.spread.toFixed(1)}.{!found.shown && ' Beyond this screen.'}
+          </p>
+        )}
+        <div className="row-buttons">
+          <Button variant="contained" disabled={!found} onClick={() => found && onTake(found.hex)}>
+            Take this colour
+          </Button>
+          <Button onClick={onClose}>Leave it</Button>
+        </div>
+      </div>
+    </Dialog>
+  );
+}
