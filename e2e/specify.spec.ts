@@ -31,6 +31,21 @@ test('a system that fails is warned of even when insisted on; insistence and cau
   await expect(lead).toHaveCount(0);
 });
 
+test('surfaces with one system are overruled together, as one step', async ({ page }) => {
+  await openDemo(page);
+  await openRoom(page, 'Washroom');
+  await goTo(page, 'Specify');
+  await page.getByRole('button', { name: /^Wall A, / }).click();
+  await page.getByLabel(/overrule all 4 surfaces of the room/).check();
+  await page.getByRole('button', { name: 'Overrule sheen' }).click();
+  await page.getByLabel('Sheen instead').selectOption('eggshell');
+  await page.getByLabel('same systems together').check();
+  const row = page.getByRole('row', { name: /Wall A.*Wall B.*Wall C.*Wall D/ });
+  await expect(row).toContainText('Eggshell');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toContainText('Satin');
+});
+
 test('the survey asks what tests tell: an unknown coat is taken for oil until alcohol says otherwise', async ({
   page,
 }) => {

@@ -56,6 +56,14 @@ function remove<T>(table: { byId: Record<Id, T>; order: Id[] }, id: Id): void {
   table.order.splice(table.order.indexOf(id), 1);
 }
 
+function overrule<K extends keyof SystemValues>(job: D, surface: Id, member: K, value: SystemValues[K] | null): void {
+  const decisions = { ...job.decisions[surface] } as Record<string, unknown>;
+  if (value === null) Reflect.deleteProperty(decisions, member);
+  else decisions[member] = value;
+  if (Object.keys(decisions).length) job.decisions[surface] = decisions as Draft<Decisions>;
+  else Reflect.deleteProperty(job.decisions, surface);
+}
+
 /**
  * The named edits: every change of a job is one of these, so that it can be saved, undone, and run again on a newer
  * document when another tab was quicker. Ids come with the arguments (or from a seed), never from here.
@@ -145,12 +153,13 @@ const EDITS = {
   decide: <K extends keyof SystemValues>(
     job: D,
     { surface, member, value }: { surface: Id; member: K; value: SystemValues[K] | null },
+  ) => overrule(job, surface, member, value),
+  /** The same for a group of surfaces, as one step. */
+  decideAll: <K extends keyof SystemValues>(
+    job: D,
+    { surfaces, member, value }: { surfaces: readonly Id[]; member: K; value: SystemValues[K] | null },
   ) => {
-    const decisions = { ...job.decisions[surface] } as Record<string, unknown>;
-    if (value === null) Reflect.deleteProperty(decisions, member);
-    else decisions[member] = value;
-    if (Object.keys(decisions).length) job.decisions[surface] = decisions as Draft<Decisions>;
-    else Reflect.deleteProperty(job.decisions, surface);
+    for (const surface of surfaces) overrule(job, surface, member, value);
   },
   /** A caution read, or a warning insisted on; null takes it back. */
   note: (job: D, { key, date }: { key: string; date: string | null }) => {

@@ -22,6 +22,7 @@ import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { word } from '@kovelin/core/specify/wording.ts';
 import { lrvOf, undertone } from '@kovelin/core/specify/colour.ts';
+import { alike } from '@kovelin/core/specify/alike.ts';
 import { doubts } from '@kovelin/core/specify/hiding.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { INCH } from '@kovelin/core/units/si.ts';
@@ -55,8 +56,11 @@ const MEMBERS: readonly (readonly [Member, string])[] = [
 ];
 
 export function SpecifyPanel({ view }: { view: JobView }) {
-  const { specified: s, takeoff, system } = view;
+  const { specified: s, takeoff, system, derived } = view;
+  const [together, setTogether] = useState(false);
   if (!s || !takeoff) return <aside className="panel" aria-label="Selected surface" />;
+  const inRoom = derived.surfaces.filter((other) => other.surface.room === s.surface.room);
+  const group = alike(inRoom).find((list) => list.includes(s)) ?? [s];
   return (
     <aside className="panel" aria-label="Selected surface">
       <h2>{surfaceWord(s.surface.name, system)}</h2>
@@ -66,8 +70,21 @@ export function SpecifyPanel({ view }: { view: JobView }) {
       <Warnings view={view} s={s} />
       <FinishPick view={view} s={s} />
       <Section title="What goes on, and why">
+        {group.length > 1 && (
+          <label className="check">
+            <input type="checkbox" checked={together} onChange={(event) => setTogether(event.target.checked)} />{' '}
+            overrule all {group.length} surfaces of the room with this system
+          </label>
+        )}
         {MEMBERS.map(([member, title]) => (
-          <Decision key={member} view={view} s={s} member={member} title={title} />
+          <Decision
+            key={member}
+            view={view}
+            s={s}
+            member={member}
+            title={title}
+            group={together ? group.map((g) => g.surface.id) : [s.surface.id]}
+          />
         ))}
       </Section>
       <Section title="How many coats?">
@@ -212,13 +229,22 @@ function ColourInput({ label, value, onPick }: { label: string; value: string; o
   );
 }
 
-function Decision({ view, s, member, title }: { view: JobView; s: Specified; member: Member; title: string }) {
+interface DecisionProps {
+  readonly view: JobView;
+  readonly s: Specified;
+  readonly member: Member;
+  readonly title: string;
+  /** Surfaces an overrule goes to. */
+  readonly group: readonly string[];
+}
+
+function Decision({ view, s, member, title, group }: DecisionProps) {
   const [open, setOpen] = useState(false);
   const { session, system } = view;
   const decided = s.system[member] as Decided<SystemValues[Member]>;
   const overruled = decided.override !== undefined;
   const decide = (value: SystemValues[Member] | null) =>
-    session.edit({ name: 'decide', args: { surface: s.surface.id, member, value } as never });
+    session.edit({ name: 'decideAll', args: { surfaces: group, member, value } as never });
   return (
     <div className={overruled ? 'decision overruled' : 'decision'} data-member={member}>
       <div className="decision-head">
