@@ -82,6 +82,7 @@ export function formatRoom(room: Room, system: System): string {
   const labelOf = (id: string) => room.walls.byId[id]?.label ?? '';
   const lines = [`room ${room.name}`];
   if (room.height) lines.push(`height ${w(room.height)}`);
+  if (room.turns === 'measured') lines.push('corners measured');
   for (const wall of rows(room.walls)) {
     if (!wall.length) continue;
     const heights = wall.heightStart

@@ -42,6 +42,7 @@ test('the loft bedroom, clause by clause', () => {
 const EVERYTHING = `units ft
 room Everything
 height 8
+corners measured
 wall A 12 R bow out 8"
 wall B 10 R stairs 9' to 1' down 3' steps 5
 wall C 12 R h 8 peak 9 at 4 peak 9 at 8

@@ -1,5 +1,5 @@
 import type { DraftRoom } from '../job/reconcile.ts';
-import type { Foot, Opening, Peak, Reading, TrimRun, Wall } from '../job/types.ts';
+import type { Foot, Opening, Peak, Reading, Room, TrimRun, Wall } from '../job/types.ts';
 import { newOpening, newPart } from '../job/create.ts';
 import {
   LEAVES,
@@ -32,12 +32,23 @@ export interface Sheet {
 }
 
 export const MAX_SHEET_LINES = 20_000;
-const DIRECTIVES = ['units', 'room', 'height', 'wall', ...OPENING_KINDS, 'check', 'trim', ...PART_KINDS] as const;
+const DIRECTIVES = [
+  'units',
+  'room',
+  'height',
+  'corners',
+  'wall',
+  ...OPENING_KINDS,
+  'check',
+  'trim',
+  ...PART_KINDS,
+] as const;
 
 interface Building {
   name: string;
   line: number;
   height: Reading | null;
+  turns: Room['turns'];
   walls: DraftRoom['walls'][number][];
   openings: DraftRoom['openings'][number][];
   checks: DraftRoom['checks'][number][];
@@ -112,6 +123,7 @@ function readLine(line: Line, number: number, rooms: Building[], units: LengthUn
       name,
       line: number,
       height: null,
+      turns: 'declared',
       walls: [],
       openings: [],
       checks: [],
@@ -129,6 +141,7 @@ function readLine(line: Line, number: number, rooms: Building[], units: LengthUn
     );
   const room = rooms.at(-1) ?? line.fail('Name the room first, with a line “room Bedroom”.', start);
   if (word === 'height') room.height = line.reading('a height', { max: 20 });
+  else if (word === 'corners') room.turns = line.choice('How the corners are known', ['declared', 'measured'] as const);
   else if (word === 'wall') readWall(line, number, room);
   else if (word === 'check') readCheck(line, number, room);
   else if (word === 'trim') readTrim(line, number, room);

@@ -8,6 +8,8 @@ import type { System } from '../units/si.ts';
 export interface DraftRoom {
   readonly name: string;
   readonly height: Room['height'];
+  /** Missing: declared. */
+  readonly turns?: Room['turns'];
   readonly walls: readonly Omit<Wall, 'id'>[];
   readonly openings: readonly (Omit<Opening, 'id' | 'wall'> & { readonly wall: string })[];
   readonly checks: readonly { readonly from: string; readonly to: string; readonly length: Check['length'] }[];
@@ -54,6 +56,7 @@ export function reconcileRoom(room: Room, draft: DraftRoom, ids: IdSource): Room
     name: draft.name,
     use: draft.name === room.name ? room.use : useFromName(draft.name),
     height: draft.height,
+    turns: draft.turns ?? 'declared',
     walls: toTable(walls),
     openings: toTable(openings),
     checks: draft.checks.map((check) => ({ from: wallId(check.from), to: wallId(check.to), length: check.length })),

@@ -114,7 +114,7 @@ function RoomProblems({ view, room, takeoff }: RoomProps) {
 
 function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) {
   const { session, system } = view;
-  const edit = (set: Partial<Pick<typeof room, 'name' | 'use' | 'height'>>) => ({
+  const edit = (set: Partial<Pick<typeof room, 'name' | 'use' | 'height' | 'turns'>>) => ({
     name: 'setRoom' as const,
     args: { room: room.id, set },
   });
@@ -141,6 +141,15 @@ function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) 
         value={room.use}
         options={ROOM_USES.map((use) => [use, sentenceCase(use)])}
         onChange={(use) => session.edit(edit({ use }))}
+      />
+      <Choice
+        label="Corners"
+        value={room.turns}
+        options={[
+          ['declared', 'held as written'],
+          ['measured', 'measured: they share the gap'],
+        ]}
+        onChange={(turns) => session.edit(edit({ turns }))}
       />
     </div>
   );
