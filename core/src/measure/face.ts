@@ -3,7 +3,7 @@ import type { Job, Opening, Part, Room, TrimRun, Wall } from '../job/types.ts';
 import type { TrimKind } from '../job/vocabulary.ts';
 import type { Metres, SquareMetres } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';
-import { covered, type Point } from './geometry.ts';
+import type { Point } from './geometry.ts';
 import {
   boardLength,
   boxOf,
@@ -54,16 +54,40 @@ export interface WallTakeoff {
 
 type Context = Pick<Job, 'settings'>;
 
-/** Length of a run between two heights, broken by what stands across it. */
-function runLength(outline: Outline, boxes: readonly Box[], from: Metres, to: Metres): Metres {
-  const across = boxes.filter((box) => box.bottom < to - 1e-6 && box.top > from + 1e-6);
-  const broken = [...across.map((box) => [box.left, box.right] as const), ...buried(outline, from)];
-  return outline.length - covered(broken, outline.length);
+/** A stretch of trim on a wall. */
+interface Stretch {
+  readonly left: Metres;
+  readonly right: Metres;
+  readonly bottom: Metres;
+}
+const total = (stretches: readonly Stretch[]): Metres => stretches.reduce((sum, s) => sum + s.right - s.left, 0);
+
+/** Stretches of a run at a height above the floor, broken by what stands across it and by stairs. */
+function stretches(outline: Outline, boxes: readonly Box[], bottom: Metres, face: Metres): Stretch[] {
+  const across = boxes.filter((box) => box.bottom < bottom + face - 1e-6 && box.top > bottom + 1e-6);
+  const gone = [...across, ...buried(outline, bottom).map(([left, right]) => ({ left, right }))];
+  return gaps(gone, outline.length).map(([left, right]) => ({ left, right, bottom }));
 }
 
-/** Where stairs leave no room for a run at a height: beside the flight for what stands on the floor, else where they are higher. */
-function buried({ foot, stairs }: Outline, at: Metres): (readonly [Metres, Metres])[] {
-  if (at === 0) return [stairs];
+/** Stretches along the foot: on the floor, and on the landing that stairs beside the wall lead to. */
+function footStretches(outline: Outline, boxes: readonly Box[], face: Metres): Stretch[] {
+  const [from, to] = outline.stairs;
+  const levels = [
+    { left: 0, right: from === to ? outline.length : from, bottom: (outline.foot[0] as Point).y },
+    { left: from === to ? outline.length : to, right: outline.length, bottom: (outline.foot.at(-1) as Point).y },
+  ];
+  return levels.flatMap(({ left, right, bottom }) => {
+    const across = boxes.filter((box) => box.bottom < bottom + face - 1e-6 && box.top > bottom + 1e-6);
+    const ends = [
+      { left: 0, right: left },
+      { left: right, right: outline.length },
+    ];
+    return gaps([...across, ...ends], outline.length).map(([a, b]) => ({ left: a, right: b, bottom }));
+  });
+}
+
+/** Where stairs are higher than a run. */
+function buried({ foot }: Outline, at: Metres): (readonly [Metres, Metres])[] {
   return foot.slice(1).flatMap((b, i) => {
     const a = foot[i] as Point;
     if (Math.max(a.y, b.y) <= at || a.x === b.x) return [];
@@ -90,11 +114,11 @@ export function runsOn(
   const boxes = obstacles(outline, openings, parts);
   const { baseboard, crown, ...rails } = room.trim;
   const runs: Partial<Record<TrimKind, Metres>> = {};
-  if (baseboard) runs.baseboard = runLength(outline, boxes, 0, baseboard.face.metres);
+  if (baseboard) runs.baseboard = total(footStretches(outline, boxes, baseboard.face.metres));
   if (crown) runs.crown = topLength(outline);
   for (const [kind, run] of Object.entries(rails) as [TrimKind, TrimRun][]) {
     const at = run.at?.metres ?? 0;
-    runs[kind] = runLength(outline, boxes, at, at + run.face.metres);
+    runs[kind] = total(stretches(outline, boxes, at, run.face.metres));
   }
   return runs;
 }
@@ -260,11 +284,12 @@ function linesOf(
       ? line('wall-baseboard', runs.baseboard ?? 0)
       : line(
           'wall-floor',
-          runLength(
-            outline,
-            openings.map((o) => boxOf(o, outline, true)),
-            0,
-            0.001,
+          total(
+            footStretches(
+              outline,
+              openings.map((o) => boxOf(o, outline, true)),
+              0.001,
+            ),
           ),
         ),
     ...(stairs > 0 ? [line('wall-stair', stairs)] : []),
@@ -285,7 +310,7 @@ export const cornersOf = ({ top, foot }: Outline): readonly [Metres, Metres] => 
 ];
 
 /** What is seen on a wall: field, regions in their order, what hides it, trim, casings, openings; the later the higher. */
-function seenOn(
+export function seenOn(
   room: Room,
   outline: Outline,
   openings: readonly Opening[],
@@ -334,12 +359,10 @@ export function trimBands(
       const drop = (face * Math.hypot(b.x - a.x, b.y - a.y)) / (b.x - a.x || 1);
       return [{ x: a.x, y: a.y - drop }, { x: b.x, y: b.y - drop }, b, a];
     });
-  const bottom = kind === 'baseboard' ? 0 : (run.at?.metres ?? 0);
-  const across = obstacles(outline, openings, parts).filter(
-    (box) => box.bottom < bottom + face - 1e-6 && box.top > bottom + 1e-6,
-  );
-  const gone = [...across, ...buried(outline, bottom).map(([left, right]) => ({ left, right }))];
-  return gaps(gone, outline.length).map(([left, right]) => pointsOfBox({ left, right, bottom, top: bottom + face }));
+  const boxes = obstacles(outline, openings, parts);
+  const runs =
+    kind === 'baseboard' ? footStretches(outline, boxes, face) : stretches(outline, boxes, run.at?.metres ?? 0, face);
+  return runs.map(({ left, right, bottom }) => pointsOfBox({ left, right, bottom, top: bottom + face }));
 }
 
 /** What boxes leave of a length. */
