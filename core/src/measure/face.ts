@@ -166,15 +166,15 @@ export function takeoffWall(
   const pairs = seen
     ? walls.flatMap((a, i) => walls.slice(i + 1).map((b) => seen.border(a, b))).reduce((x, y) => x + y, 0)
     : 0;
-  const round = seen ? covers.reduce((s, p) => s + walls.reduce((t, w) => t + seen.border(w, p.id), 0), 0) : 0;
+  const roundCovers = seen ? covers.reduce((s, p) => s + walls.reduce((t, w) => t + seen.border(w, p.id), 0), 0) : 0;
   const extra = [
     ...(pairs > 0 ? [given('region', pairs, 'length')] : []),
-    ...(round > 0 ? [given('cover', round, 'length')] : []),
+    ...(roundCovers > 0 ? [given('cover', roundCovers, 'length')] : []),
     ...(fixtures > 0 ? [given('fixture', fixtures, 'length')] : []),
   ];
   const lines = [...edges, ...extra];
   /** All borders of one part of the wall; where regions meet, either side is cut. */
-  const round1 = (id: string) =>
+  const bordersOf = (id: string) =>
     seen
       ? ['', 'trim', 'opening', ...walls, ...covers.map((p) => p.id)].reduce(
           (s, other) => s + seen.border(id, other),
@@ -192,9 +192,13 @@ export function takeoffWall(
     net,
     painted,
     grossSchool,
-    regions: regions.map((part) => ({ part, area: regionArea(part, outline, area(part).value), cut: round1(part.id) })),
+    regions: regions.map((part) => ({
+      part,
+      area: regionArea(part, outline, area(part).value),
+      cut: bordersOf(part.id),
+    })),
     lines,
-    cut: seen ? round1('field') + fixtures : lines.reduce((s, line) => s + line.value, 0),
+    cut: seen ? bordersOf('field') + fixtures : lines.reduce((s, line) => s + line.value, 0),
   };
 }
 

@@ -1,0 +1,20 @@
+import { useState } from 'react';
+
+/** The browser's colour picker; a pick is taken when it closes. */
+export function ColourInput({ label, value, onPick }: { label: string; value: string; onPick: (hex: string) => void }) {
+  const [draft, setDraft] = useState<string | null>(null);
+  return (
+    <label className="field">
+      <span>{label}</span>
+      <input
+        type="color"
+        value={draft ?? value}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={() => {
+          if (draft && draft !== value) onPick(draft);
+          setDraft(null);
+        }}
+      />
+    </label>
+  );
+}
