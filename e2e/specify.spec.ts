@@ -26,6 +26,8 @@ test('a system that fails is warned of even when insisted on; insistence and cau
   // what was read in a room is read on its other walls
   await page.getByRole('button', { name: /^Wall C, / }).click();
   await expect(lead.locator('summary')).toContainText(/read \d{4}/);
+  await page.getByRole('button', { name: 'There now' }).click();
+  await page.locator('.answers').getByRole('button', { name: 'Oldest paint' }).click();
   await page.getByLabel(/Oldest paint/).fill('1990');
   await page.keyboard.press('Enter');
   await expect(lead).toHaveCount(0);
@@ -44,6 +46,18 @@ test('surfaces with one system are overruled together, as one step', async ({ pa
   await expect(row).toContainText('Eggshell');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toContainText('Satin');
+  await page.getByRole('link', { name: 'To print', exact: true }).click();
+  const sheet = page.getByRole('main', { name: 'Finish schedule' });
+  await expect(sheet.getByRole('row', { name: /Wall A, Wall B, Wall C, Wall D \d/ })).toContainText(/fill, sand 150/);
+  await expect(sheet).toContainText('follow your local code');
+  // on paper it is the sheet alone, and nothing of it is cut off
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Steps' })).toBeHidden();
+  const wide = await sheet
+    .locator('table')
+    .first()
+    .evaluate((t) => [t.scrollWidth, t.parentElement?.clientWidth ?? 0]);
+  expect(wide[0]).toBeLessThanOrEqual((wide[1] ?? 0) + 1);
 });
 
 test('the survey asks what tests tell: an unknown coat is taken for oil until alcohol says otherwise', async ({
@@ -53,16 +67,80 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall H, / }).click();
   const primer = page.locator('[data-member=primer]');
-  await page.getByLabel('Existing coat').selectOption('unknown');
+  const about = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  const answer = (name: string | RegExp) => page.locator('.asked').getByRole('button', { name }).click();
+  const question = page.locator('.asked legend');
+  await about('There now');
+  // a conversation: it begins with what nobody answered yet, and each answer leads on
+  await expect(question).toHaveText('What is on it now?');
+  await answer('I don’t know');
+  await expect(page.locator('.test')).toContainText('Wet a white rag with alcohol');
+  // what each result would save is worked out, not recited
+  await expect(page.getByRole('button', { name: /^colour came off/ })).toContainText(/then .*primer/);
+  await expect(page.getByRole('button', { name: /^nothing came off/ })).toContainText(/nothing|primer/);
+  await about('Goes on');
   await expect(primer).toContainText('a solvent rub could save this coat');
-  await page.getByLabel('What happened').selectOption('comes-off');
+  await primer.getByText('What would change it?').click();
+  await expect(primer.locator('.turns')).toContainText('Existing coat: water-borne paint');
+  await about('There now');
+  await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
+  await answer(/^colour came off/);
+  await about('Goes on');
   await expect(primer).not.toContainText('Bonding');
-  await page.getByLabel('What happened').selectOption('stays');
-  await expect(primer).toContainText('nothing came off on alcohol');
-  await page.getByLabel('What happened').selectOption('comes-off');
-  await page.getByLabel('How much came off').selectOption('4');
+  await about('There now');
+  await page.locator('.answers').getByRole('button', { name: 'Cross-cut' }).click();
+  await page.locator('.asked > .options').getByRole('button', { name: 'ISO class 4' }).click();
+  await page.locator('.answers').getByRole('button', { name: 'Repairs' }).click();
+  await page.getByLabel('Coin-size').fill('3');
+  await page.keyboard.press('Enter');
+  await answer('That is all');
+  await about('Goes on');
   await expect(primer).toContainText('holds badly');
   await expect(page.locator('[data-member=prep]')).toContainText('class 4');
+  await expect(page.locator('[data-member=prep]')).toContainText('3 coin-size: back it first');
+  await about('There now');
+  await page.getByText('Copy these answers to').click();
+  await page.locator('.copy').getByLabel('Wall G', { exact: true }).check();
+  await page.getByRole('button', { name: 'Copy to 1 surface' }).click();
+  await page.getByRole('button', { name: /^Wall G, / }).click();
+  await about('Goes on');
+  await expect(primer).toContainText('holds badly');
+});
+
+test('the practice is set once with its price, and overruled where the user likes; a door’s edges apart', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openRoom(page, 'Loft bedroom');
+  await goTo(page, 'Specify');
+  const sheen = page.locator('[data-member=sheen]');
+  await page.getByRole('button', { name: 'Your practice' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('A thin coat, then full ones').locator('..')).toContainText(/−.*of paint/);
+  await dialog.getByLabel(/Satin: it wipes/).check();
+  await dialog.getByLabel(/A thin coat, then full ones/).check();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: /^Wall B, / }).click();
+  await expect(sheen).toContainText('your practice: satin walls that wipe');
+  await expect(page.locator('[data-member=style]')).toContainText('A thin coat, then full ones');
+  await page.getByRole('button', { name: 'Overrule how they go on' }).click();
+  await page.getByLabel('Instead', { exact: true }).selectOption('one-heavy');
+  await expect(page.locator('.warned')).toContainText('one heavy coat sags');
+  await page.locator('[data-member=style]').getByRole('button', { name: 'Go back to it' }).click();
+  await expect(page.locator('.warned')).toHaveCount(0);
+  await page.getByLabel(/^Hides/).fill('class 4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(/^Hides/)).toHaveValue('90 %, class 4');
+  await page.getByLabel(/^Hides/).fill('100 %');
+  await expect(page.getByRole('alert').filter({ hasText: 'no thickness' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.locator('.schedule').getByRole('button', { name: /^Door/ }).first().click();
+  await page.getByRole('button', { name: 'There now' }).click();
+  await page.locator('.answers').getByRole('button', { name: 'Edges and handle' }).click();
+  await page.getByLabel(/Edges differ/).check();
+  await page.getByLabel('On it now').selectOption('oil');
+  await page.getByRole('button', { name: 'Goes on' }).click();
+  await expect(page.locator('[data-zone=edge]')).toContainText('Bonding primer');
 });
 
 test('each coat is shown as it would dry, with its curve; colours come from a palette file and go out as CxF', async ({
@@ -72,12 +150,20 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await openRoom(page, 'Loft bedroom');
   await goTo(page, 'Specify');
   await page.locator('polygon[data-wall=C]').dispatchEvent('click');
+  await page.getByRole('button', { name: 'Will look' }).click();
   await expect(page.locator('.hiding-chart canvas')).toBeVisible();
-  await page.getByRole('button', { name: 'after coat 1' }).click();
+  const slider = page.getByRole('slider', { name: 'Show the room' });
+  await slider.focus();
+  await page.keyboard.press('Home');
+  await expect(slider).toHaveAttribute('aria-valuetext', 'old');
+  await page.keyboard.press('ArrowRight');
+  await expect(slider).toHaveAttribute('aria-valuetext', 'after coat 1');
   await expect(page.locator('[data-thin]').first()).toBeVisible();
-  await page.getByRole('button', { name: 'fully hidden' }).click();
+  await page.keyboard.press('End');
   await expect(page.locator('[data-thin]')).toHaveCount(0);
   await expect(page.locator('.doubts')).toContainText('rolled 15 % thinner');
+  await expect(page.locator('.lights td[aria-label^="B7 deep water blue, Warm lamp"]')).toBeVisible();
+  await page.getByRole('button', { name: 'Goes on' }).click();
   await page.getByRole('button', { name: 'Read one' }).click();
   const press = page.getByRole('button', { name: 'Press the reader' });
   for (let i = 1; i <= 3; i++) {

@@ -8,8 +8,11 @@ test('what is there decides what goes on: an oil coat asks for a bonding primer,
   await openRoom(page, 'Parlour');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall B, / }).click();
+  await page.getByRole('button', { name: 'There now' }).click();
   await page.getByLabel('answer for all like it in this room').check();
-  await page.getByLabel('Existing coat').selectOption('oil');
+  await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
+  await page.locator('.asked').getByRole('button', { name: 'oil or alkyd' }).click();
+  await page.getByRole('button', { name: 'Goes on' }).click();
   const primer = page.locator('[data-member=primer]');
   await expect(primer).toContainText('Bonding primer');
   await expect(primer).toContainText('because the existing coat is oil');
@@ -37,7 +40,7 @@ test('a colour is given to one wall; the coats it needs are shown on the drawing
   await expect(page.locator('tr', { hasText: 'B7 deep water blue' })).toHaveCount(1);
   const fill = () => page.locator('polygon[data-wall=A]').getAttribute('fill');
   await expect.poll(fill).toBe('#22394f');
-  await page.getByRole('button', { name: 'as it is' }).click();
+  await page.getByRole('slider', { name: 'Show the room' }).press('Home');
   await expect.poll(fill).toBe('#e3dccb');
   await page.getByRole('button', { name: 'Back to the room’s own finish' }).click();
   await expect(coats).toContainText('2 coats');

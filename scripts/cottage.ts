@@ -37,13 +37,22 @@ const edits: Edit[] = [
   { name: 'setSurvey', args: { scope: 'all:wall', set: { substrate: 'plaster', colour: '#e3dccb' } } },
   {
     name: 'setSurvey',
-    args: { scope: `${parlour}/ceiling`, set: { texture: 'popcorn', repairs: 'none', colour: '#d9d2c2' } },
+    args: {
+      scope: `${parlour}/ceiling`,
+      set: { texture: 'popcorn', repairs: { pinhole: 0, coin: 0, large: 0, anchor: 0 }, colour: '#d9d2c2' },
+    },
   },
   { name: 'setSurvey', args: { scope: `${parlour}:wall`, set: { texture: 'orange-peel', colour: '#b9a98c' } } },
   { name: 'setSurvey', args: { scope: `${loft}:wall`, set: { colour: '#e9e4d6' } } },
   { name: 'setSurvey', args: { scope: `${washroom}:trim`, set: { coat: 'oil', sheen: 'gloss', colour: '#e8e2d0' } } },
-  { name: 'setSurvey', args: { scope: `${washroom}/ceiling`, set: { stains: true, colour: '#e2d9c4' } } },
-  { name: 'setSurvey', args: { scope: `${passage}:wall`, set: { wiped: true, repairs: 'many' } } },
+  { name: 'setSurvey', args: { scope: `${washroom}/ceiling`, set: { stains: ['water'], colour: '#e2d9c4' } } },
+  {
+    name: 'setSurvey',
+    args: {
+      scope: `${passage}:wall`,
+      set: { touched: ['children', 'hands'], repairs: { pinhole: 24, coin: 4, large: 1, anchor: 3 } },
+    },
+  },
   {
     name: 'setCrew',
     args: {

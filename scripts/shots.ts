@@ -52,7 +52,9 @@ await shot('specify', async () => {
   await step('Specify');
   await room('Loft');
   await page.getByRole('button', { name: /^Wall C, / }).click();
-  await page.getByRole('button', { name: 'after coat 1' }).click();
+  const slider = page.getByRole('slider', { name: 'Show the room' });
+  await slider.press('Home');
+  await slider.press('ArrowRight');
 });
 await shot('order', () => step('Order'));
 await shot('sequence', async () => {

@@ -75,6 +75,9 @@ function systemContract({ system }: Specified) {
     sheen: decided(system.sheen),
     cover: decided(system.cover),
     brush: decided(system.brush),
+    paint: decided(system.paint),
+    style: decided(system.style),
+    conditioner: decided(system.conditioner),
     coats: decided(system.coats),
   };
 }

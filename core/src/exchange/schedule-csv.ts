@@ -15,6 +15,8 @@ const HEADINGS = [
   'preparation',
   'primer',
   'coats',
+  'how',
+  'conditioner',
   'pile',
   'fabric',
   'brush',
@@ -26,9 +28,11 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
   const heading = HEADINGS.map((name) =>
     name === 'area'
       ? `area (${imperial ? 'ft2' : 'm2'})`
-      : name === 'pile' || name === 'brush'
-        ? `${name} (${imperial ? 'in' : 'mm'})`
-        : name,
+      : name === 'conditioner'
+        ? 'conditioner (mL/L)'
+        : name === 'pile' || name === 'brush'
+          ? `${name} (${imperial ? 'in' : 'mm'})`
+          : name,
   );
   const size = (metres: number) => Number((imperial ? metres / INCH : metres * 1000).toFixed(3));
   const rows = surfaces.map((s) => {
@@ -43,8 +47,12 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
       s.colour.hex,
       s.sheen,
       effective(s.system.prep).join(', '),
-      primer.extent === 'none' ? 'none' : `${primer.kind}, ${primer.extent}, ${primer.coats}`,
+      primer.extent === 'none'
+        ? 'none'
+        : `${primer.kind}, ${primer.extent}, ${primer.coats}${primer.tint ? `, tinted ${primer.tint}` : ''}`,
       effective(s.system.coats),
+      effective(s.system.style),
+      Math.round(effective(s.system.conditioner) * 1000),
       size(cover.pile),
       cover.fabric,
       size(effective(s.system.brush).width),

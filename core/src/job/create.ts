@@ -1,6 +1,6 @@
 import type { System } from '../units/si.ts';
 import { STARTING_COLOURS, STARTING_FINISHES, STARTING_PRODUCTS, useFromName } from './library.ts';
-import type { Id, Job, Opening, Part, Room, Table, Wall } from './types.ts';
+import type { Id, Job, Opening, Part, Practice, Room, Table, Wall } from './types.ts';
 
 export type IdSource = () => Id;
 
@@ -71,6 +71,8 @@ export function newRoom(id: Id, name: string, ids: IdSource, units: System): Roo
     id,
     name,
     use: useFromName(name),
+    floor: 'unknown',
+    bearing: null,
     height: units === 'imperial' ? { typed: "8'", metres: 2.4384 } : { typed: '2.4 m', metres: 2.4 },
     turns: 'declared',
     walls: toTable([0, 1, 2, 3].map((index) => newWall(ids(), letter(index)))),
@@ -81,11 +83,21 @@ export function newRoom(id: Id, name: string, ids: IdSource, units: System): Roo
   };
 }
 
+export const STARTING_PRACTICE: Practice = {
+  openings: 'net',
+  trimOrder: 'trim-first',
+  walls: 'weighed',
+  coats: 'equal',
+  brick: 'long-pile',
+  weakCoats: 1,
+  house: null,
+};
+
 /** A job in which everything can be computed at once: starting products, colours and crew. */
 export function newJob(id: Id, name: string, units: System = 'imperial', rooms: readonly Room[] = []): Job {
   return {
     format: 'kovelin-job',
-    version: 2,
+    version: 3,
     id,
     name,
     units,
@@ -96,7 +108,7 @@ export function newJob(id: Id, name: string, units: System = 'imperial', rooms: 
     finishes: STARTING_FINISHES,
     survey: {},
     decisions: {},
-    practice: { openings: 'net', trimOrder: 'trim-first' },
+    practice: STARTING_PRACTICE,
     crew: {
       people: [
         { id: 'person-1', name: 'Painter 1' },

@@ -79,8 +79,13 @@ const EDITS = {
     insert(job.rooms, castDraft(newRoom(id, named(name, 'A room'), seededIds(id), job.units))),
   addRooms: (job: D, { rooms }: { rooms: readonly Room[] }) =>
     rooms.forEach((room) => insert(job.rooms, castDraft(room))),
-  setRoom: (job: D, { room, set }: { room: Id; set: Partial<Pick<Room, 'name' | 'use' | 'height' | 'turns'>> }) => {
+  setRoom: (
+    job: D,
+    { room, set }: { room: Id; set: Partial<Pick<Room, 'name' | 'use' | 'height' | 'turns' | 'floor' | 'bearing'>> },
+  ) => {
     if (set.name !== undefined) named(set.name, 'A room');
+    if (typeof set.bearing === 'number' && !(set.bearing >= 0 && set.bearing < 360))
+      refuse('A bearing lies between 0 and 360 degrees from north.');
     Object.assign(roomOf(job, room), set);
   },
   removeRoom: (job: D, { room }: { room: Id }) => remove(job.rooms, room),
@@ -148,6 +153,10 @@ const EDITS = {
   },
   setSurvey: (job: D, { scope, set }: { scope: Scope; set: Partial<Survey> }) => {
     job.survey[scope] = castDraft({ ...job.survey[scope], ...set } as Partial<Survey>);
+  },
+  /** One set of answers for several surfaces, as one step. */
+  setSurveys: (job: D, { scopes, set }: { scopes: readonly Scope[]; set: Partial<Survey> }) => {
+    for (const scope of scopes) job.survey[scope] = castDraft({ ...job.survey[scope], ...set } as Partial<Survey>);
   },
   /** Overrules one member of a surface's system; null goes back to the recommendation. */
   decide: <K extends keyof SystemValues>(

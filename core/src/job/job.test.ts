@@ -37,13 +37,37 @@ describe('a job file at the door', () => {
     expect(opened[0]?.[0]?.[0]).toBe('Loft bedroom');
     for (const later of opened) expect(later).toEqual(opened[0]);
   });
+  test('version 3: repairs in words become counts, yes and no become answers, a practice gets its schools', () => {
+    const old = JSON.parse(readFileSync(join(__dirname, 'fixtures/v2.json'), 'utf8')) as Record<string, unknown>;
+    const survey = { 'all:wall': { repairs: 'many', stains: true, wiped: true, wax: true, raking: false } };
+    const primer = { kind: 'bonding', extent: 'full', coats: 1 };
+    const opened = openJob(JSON.stringify({ ...old, survey, decisions: { 'all:wall': { primer } } }));
+    expect(opened).toMatchObject({
+      ok: true,
+      value: {
+        survey: {
+          'all:wall': {
+            repairs: { pinhole: 20, coin: 4, large: 0, anchor: 0 },
+            stains: ['other'],
+            touched: ['hands'],
+            wax: 'yes',
+            raking: 'no',
+          },
+        },
+        decisions: { 'all:wall': { primer: { ...primer, tint: null } } },
+        practice: { walls: 'weighed', coats: 'equal', house: null },
+      },
+    });
+    const family = opened.ok && Object.values(opened.value.products).map((p) => p.family);
+    expect(family).toEqual(['wall', 'ceiling', 'enamel', null, null, null, null, null]);
+  });
   test('what is written opens to the same document', () => expect(openJob(text)).toEqual({ ok: true, value: job }));
   test.each([
     ['truncated', text.slice(0, 2000), /cut off/],
     ['empty', '', /empty/],
     ['another kind', '%PDF-1.7 ...', /another kind/],
     ['other JSON', '{"a":1}', /not a Kovelin job/],
-    ['a future version', text.replace('"version":2', '"version":99'), /newer Kovelin.*left as it is/],
+    ['a future version', text.replace('"version":3', '"version":99'), /newer Kovelin.*left as it is/],
     ['a wrong type', text.replace('"turn":90', '"turn":"R"'), /walls\/byId.*turn.*number/],
     ['an unknown key', text.replace('"units"', '"unit":1,"units"'), /unit.*not allowed/],
     ['a dangling wall', text.replace('"order":["r1-0"', '"order":["gone"'), /order list/],

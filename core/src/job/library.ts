@@ -1,6 +1,6 @@
 import { GALLON, QUART, SQUARE_FOOT } from '../units/si.ts';
 import type { Colour, Product, Survey } from './types.ts';
-import type { Family, PrimerKind, RoomUse, Sheen } from './vocabulary.ts';
+import type { Family, PaintFamily, PrimerKind, RoomUse, Sheen } from './vocabulary.ts';
 
 /** Starting products: plainly named, invented, with common label values. A job copies them and may change its copy. */
 const perGallon = (squareFeet: number) => (squareFeet * SQUARE_FOOT) / GALLON;
@@ -14,6 +14,7 @@ const STARTING = 'starting value, invented';
 const finish = (
   id: string,
   name: string,
+  family: PaintFamily | null,
   sheens: readonly Sheen[],
   rate: number,
   contrast: number,
@@ -24,6 +25,7 @@ const finish = (
   role: 'finish',
   primer: 'none',
   base: 'water-borne',
+  family,
   sheens,
   labelRate: perGallon(rate),
   contrast,
@@ -34,7 +36,7 @@ const finish = (
   picked: null,
 });
 const primer = (kind: PrimerKind, name: string, rate: number, prices: [number, number, number]): Product => ({
-  ...finish(`primer-${kind}`, name, ['flat'], rate, 0.9, prices),
+  ...finish(`primer-${kind}`, name, null, ['flat'], rate, 0.9, prices),
   role: 'primer',
   primer: kind,
   recoat: 60,
@@ -45,19 +47,29 @@ export const STARTING_PRODUCTS: readonly Product[] = [
   finish(
     'paint-wall',
     'Wall paint, water-borne',
+    'wall',
     ['flat', 'matte', 'eggshell', 'satin'],
     375,
     0.96,
     [2100, 5200, 23500],
   ),
   {
-    ...finish('paint-ceiling', 'Ceiling paint, water-borne', ['flat', 'matte'], 375, 0.97, [1700, 3900, 17500]),
+    ...finish(
+      'paint-ceiling',
+      'Ceiling paint, water-borne',
+      'ceiling',
+      ['flat', 'matte'],
+      375,
+      0.97,
+      [1700, 3900, 17500],
+    ),
     recoat: 90,
     dry: 45,
   },
   finish(
     'paint-trim',
     'Trim enamel, water-borne',
+    'enamel',
     ['eggshell', 'satin', 'semi-gloss', 'gloss'],
     400,
     0.95,
@@ -87,21 +99,25 @@ const SURFACE: Survey = {
   texture: 'smooth',
   coat: 'water-borne',
   condition: 'sound',
-  repairs: 'few',
-  stains: false,
-  porous: false,
-  wiped: false,
+  repairs: { pinhole: 5, coin: 0, large: 0, anchor: 0 },
+  stains: [],
+  porous: 'no',
+  touched: [],
   colour: '#e6e0d2',
   sheen: 'matte',
   patches: [],
-  wax: false,
-  damp: false,
+  wax: 'no',
+  damp: 'no',
   fresh: false,
-  raking: false,
+  raking: 'windows',
   level: 'unknown',
   solvent: 'not-done',
+  drop: 'not-done',
+  wipe: 'not-done',
+  moisture: null,
   adhesion: null,
   built: null,
+  zones: {},
 };
 
 /** What a survey says before anybody has looked: visible starting answers. */

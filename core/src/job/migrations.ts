@@ -45,10 +45,65 @@ function toVersion2(job: Json): Json {
   return { ...each(job, 'rooms', room), settings, noted: {}, version: 2 };
 }
 
-/** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
-const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = { 1: toVersion2 };
+/** Words for repairs, as the counts they stood for [starting judgement]. */
+const HOLES: Readonly<Record<string, Json>> = {
+  none: { pinhole: 0, coin: 0, large: 0, anchor: 0 },
+  few: { pinhole: 5, coin: 0, large: 0, anchor: 0 },
+  many: { pinhole: 20, coin: 4, large: 0, anchor: 0 },
+};
+const YES_NO = { true: 'yes', false: 'no' } as const;
+const over = (owner: Json, key: string, change: (entry: Json) => Json): Json => {
+  const found = owner[key];
+  if (!isRecord(found)) return owner;
+  const entries = Object.entries(found).map(([id, entry]) => [id, isRecord(entry) ? change(entry) : entry]);
+  return { ...owner, [key]: Object.fromEntries(entries) };
+};
+/** Replaces the keys that are there; what has no such value is left to the validation. */
+function reword(
+  entry: Json,
+  words: Readonly<Record<string, readonly [string, Readonly<Record<string, unknown>>]>>,
+): Json {
+  const pairs = Object.entries(entry).map(([key, value]) => {
+    const [name, map] = words[key] ?? [key, {}];
+    return [name, map[String(value)] ?? value];
+  });
+  return Object.fromEntries(pairs);
+}
 
-export const JOB_VERSION = 2;
+/** 3: surveys by class, number and test; floors and bearings; paint families; coat styles; tinted primers; schools. */
+function toVersion3(job: Json): Json {
+  const survey = (entry: Json) =>
+    reword(entry, {
+      repairs: ['repairs', HOLES],
+      stains: ['stains', { true: ['other'], false: [] }],
+      wiped: ['touched', { true: ['hands'], false: [] }],
+      porous: ['porous', YES_NO],
+      wax: ['wax', YES_NO],
+      damp: ['damp', YES_NO],
+      raking: ['raking', YES_NO],
+    });
+  const decision = (entry: Json) =>
+    isRecord(entry['primer']) ? { ...entry, primer: { ...entry['primer'], tint: null } } : entry;
+  const family = (p: Json) => {
+    const sheens = Array.isArray(p['sheens']) ? p['sheens'] : [];
+    if (p['role'] === 'primer') return null;
+    if (sheens.includes('gloss') || sheens.includes('semi-gloss')) return p['base'] === 'oil' ? 'oil-enamel' : 'enamel';
+    return sheens.includes('eggshell') || sheens.includes('satin') ? 'wall' : 'ceiling';
+  };
+  const practice = isRecord(job['practice'])
+    ? { ...job['practice'], walls: 'weighed', coats: 'equal', brick: 'long-pile', weakCoats: 1, house: null }
+    : job['practice'];
+  let next = each(job, 'rooms', (room) => ({ ...room, floor: 'unknown', bearing: null }));
+  next = over(next, 'survey', survey);
+  next = over(next, 'decisions', decision);
+  next = over(next, 'products', (p) => ({ ...p, family: family(p) }));
+  return { ...next, practice, version: 3 };
+}
+
+/** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
+const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = { 1: toVersion2, 2: toVersion3 };
+
+export const JOB_VERSION = 3;
 
 /** From whatever version it says, through every step to the one in force. */
 export function migrate(json: Json): Json {

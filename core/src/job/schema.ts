@@ -94,6 +94,8 @@ const room = Joi.object({
   id,
   name: label,
   use: one(v.ROOM_USES).required(),
+  floor: one(v.FLOORS).required(),
+  bearing: Joi.number().min(0).less(360).required().allow(null),
   height: maybe,
   turns: one(['declared', 'measured']).required(),
   walls: table(wall),
@@ -112,6 +114,7 @@ const product = Joi.object({
   role: one(['finish', 'primer']).required(),
   primer: one(v.PRIMER_KINDS).required(),
   base: one(v.BASES).required(),
+  family: one(v.PAINT_FAMILIES).required().allow(null),
   sheens: Joi.array().items(one(v.SHEENS)).min(1).required(),
   labelRate: Joi.number().greater(0).max(100).required(),
   contrast: ratio.required(),
@@ -124,27 +127,41 @@ const product = Joi.object({
   source: Joi.string().max(200).required(),
   picked: Joi.string().isoDate().required().allow(null),
 });
+const adhesion = Joi.number().integer().min(0).max(5).allow(null);
+const zone = Joi.object({
+  coat: one(v.EXISTING_COATS),
+  condition: one(v.CONDITIONS),
+  solvent: one(v.SOLVENT_RUBS),
+  adhesion,
+  wax: one(v.KNOWN),
+});
+const holes = Joi.number().integer().min(0).max(999).required();
 const survey = Joi.object({
   substrate: one(v.SUBSTRATES),
   texture: one(v.TEXTURES),
   coat: one(v.EXISTING_COATS),
   condition: one(v.CONDITIONS),
-  repairs: one(v.REPAIRS),
-  stains: Joi.boolean(),
-  porous: Joi.boolean(),
-  wiped: Joi.boolean(),
+  repairs: Joi.object(Object.fromEntries(v.REPAIR_CLASSES.map((of) => [of, holes]))),
+  stains: Joi.array().items(one(v.STAINS)).unique(),
+  porous: one(v.KNOWN),
+  touched: Joi.array().items(one(v.TOUCHERS)).unique(),
   colour: hex,
   sheen: one(v.SHEENS),
   patches: Joi.array().items(hex).max(4),
-  wax: Joi.boolean(),
-  damp: Joi.boolean(),
+  wax: one(v.KNOWN),
+  damp: one(v.KNOWN),
   fresh: Joi.boolean(),
-  raking: Joi.boolean(),
+  raking: one(v.RAKING),
   level: one(v.BOARD_LEVELS),
   solvent: one(v.SOLVENT_RUBS),
-  adhesion: Joi.number().integer().min(0).max(5).allow(null),
+  drop: one(v.WATER_DROPS),
+  wipe: one(v.WIPES),
+  moisture: Joi.number().min(0).max(100).allow(null),
+  adhesion,
   built: Joi.number().integer().min(1000).max(2100).allow(null),
+  zones: Joi.object().pattern(one(v.ZONES), zone),
 });
+const pile = Joi.number().valid(...v.PILES);
 const width = Joi.number().greater(0).max(1).required();
 const decisions = Joi.object({
   prep: Joi.array().items(one(v.PREP_STEPS)).unique(),
@@ -152,22 +169,24 @@ const decisions = Joi.object({
     kind: one(v.PRIMER_KINDS).required(),
     extent: one(v.PRIMER_EXTENTS).required(),
     coats: Joi.number().integer().min(0).max(4).required(),
+    tint: hex.required().allow(null),
   }),
+  paint: one(v.PAINT_FAMILIES),
   sheen: one(v.SHEENS),
   cover: Joi.object({
-    pile: Joi.number()
-      .valid(...v.PILES)
-      .required(),
+    pile: pile.required(),
     fabric: one(v.FABRICS).required(),
     width,
   }),
   brush: Joi.object({ width, shape: one(v.BRUSH_SHAPES).required(), bristle: one(v.BRISTLES).required() }),
   coats: Joi.number().integer().min(1).max(8),
+  style: one(v.COAT_STYLES),
+  conditioner: Joi.number().valid(...v.CONDITIONERS),
 });
 
 export const jobSchema = Joi.object({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(2).required(),
+  version: Joi.number().valid(3).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),
@@ -187,6 +206,13 @@ export const jobSchema = Joi.object({
   practice: Joi.object({
     openings: one(v.OPENING_SCHOOLS).required(),
     trimOrder: one(v.TRIM_ORDERS).required(),
+    walls: one(v.WALL_SCHOOLS).required(),
+    coats: one(['equal', 'thin-then-full']).required(),
+    brick: one(v.BRICK_SCHOOLS).required(),
+    weakCoats: Joi.number().valid(1, 2).required(),
+    house: Joi.object({ pile: pile.required(), fabric: one(v.FABRICS).required() })
+      .required()
+      .allow(null),
   }).required(),
   crew: Joi.object({
     people: Joi.array()

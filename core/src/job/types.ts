@@ -2,29 +2,42 @@ import type { Degrees, Litres, Metres, Minutes, Money, System } from '../units/s
 import type {
   Base,
   BoardLevel,
+  BrickSchool,
   BrushShape,
   Bristle,
+  CoatStyle,
   Condition,
+  Conditioner,
   ExistingCoat,
   Fabric,
+  Floor,
+  Known,
   Leaf,
   OpeningKind,
   OpeningSchool,
   OpeningShape,
+  PaintFamily,
   PartKind,
   Pile,
   PrepStep,
   PrimerExtent,
   PrimerKind,
-  Repairs,
+  Raking,
+  RepairClass,
   RoomUse,
   Sash,
   Sheen,
   SolventRub,
+  Stain,
   Substrate,
   Texture,
+  Toucher,
   TrimKind,
   TrimOrder,
+  WallSchool,
+  WaterDrop,
+  Wipe,
+  Zone,
 } from './vocabulary.ts';
 
 export type Id = string;
@@ -144,6 +157,9 @@ export interface Room {
   readonly id: Id;
   readonly name: string;
   readonly use: RoomUse;
+  readonly floor: Floor;
+  /** Compass bearing of somebody facing the first wall from inside, degrees from north; null: not known. */
+  readonly bearing: Degrees | null;
   readonly height: Reading | null;
   /** Were the turns declared (square stays square) or measured (they share in the adjustment)? */
   readonly turns: 'declared' | 'measured';
@@ -166,6 +182,8 @@ export interface Product {
   readonly role: 'finish' | 'primer';
   readonly primer: PrimerKind;
   readonly base: Base;
+  /** null: a primer. */
+  readonly family: PaintFamily | null;
   readonly sheens: readonly Sheen[];
   /** Label spread rate, m2/L on a smooth sealed surface. */
   readonly labelRate: number;
@@ -197,29 +215,36 @@ export interface Survey {
   readonly texture: Texture;
   readonly coat: ExistingCoat;
   readonly condition: Condition;
-  readonly repairs: Repairs;
-  readonly stains: boolean;
-  readonly porous: boolean;
-  /** Touched and wiped: children, pets, a passage. */
-  readonly wiped: boolean;
+  readonly repairs: Readonly<Record<RepairClass, number>>;
+  readonly stains: readonly Stain[];
+  readonly porous: Known;
+  /** Who touches it, so that it is wiped. */
+  readonly touched: readonly Toucher[];
   /** What is on it now, and other old colours on it: patches, a stripe. */
   readonly colour: string;
   readonly patches: readonly string[];
   readonly sheen: Sheen;
   /** Wax or polish was used on it. */
-  readonly wax: boolean;
-  readonly damp: boolean;
+  readonly wax: Known;
+  readonly damp: Known;
   /** Plaster or filler that has not dried through. */
   readonly fresh: boolean;
   /** Light from a window or a lamp grazes it. */
-  readonly raking: boolean;
+  readonly raking: Raking;
   readonly level: BoardLevel;
   readonly solvent: SolventRub;
+  readonly drop: WaterDrop;
+  readonly wipe: Wipe;
+  /** Moisture by a pin meter, per cent on its wood scale; null: not measured. */
+  readonly moisture: number | null;
   /** Cross-cut class of ISO 2409, 0 best to 5; null: not tested. */
   readonly adhesion: number | null;
   /** Year the building's paint may go back to; null: not known. */
   readonly built: number | null;
+  /** A door's edges and handle zones, where they differ from its faces. */
+  readonly zones: Readonly<Partial<Record<Zone, ZoneSurvey>>>;
 }
+export type ZoneSurvey = Partial<Pick<Survey, 'coat' | 'condition' | 'solvent' | 'adhesion' | 'wax'>>;
 
 export interface Cover {
   readonly pile: Pile;
@@ -235,22 +260,34 @@ export interface PrimerChoice {
   readonly kind: PrimerKind;
   readonly extent: PrimerExtent;
   readonly coats: number;
+  /** sRGB it is tinted to; null: as it comes. */
+  readonly tint: string | null;
 }
 
 /** The members of a system: what is decided for each surface. */
 export interface SystemValues {
   readonly prep: readonly PrepStep[];
   readonly primer: PrimerChoice;
+  readonly paint: PaintFamily;
   readonly sheen: Sheen;
   readonly cover: Cover;
   readonly brush: Brush;
   readonly coats: number;
+  readonly style: CoatStyle;
+  readonly conditioner: Conditioner;
 }
 export type Decisions = { readonly [K in keyof SystemValues]?: SystemValues[K] };
 
 export interface Practice {
   readonly openings: OpeningSchool;
   readonly trimOrder: TrimOrder;
+  readonly walls: WallSchool;
+  readonly coats: Exclude<CoatStyle, 'one-heavy'>;
+  readonly brick: BrickSchool;
+  /** Coats of penetrating primer on weak filler and plaster. */
+  readonly weakCoats: 1 | 2;
+  /** One cover kept for all work it serves, so that touch-ups match; null: the best for each surface. */
+  readonly house: Pick<Cover, 'pile' | 'fabric'> | null;
 }
 
 export interface Person {
@@ -269,7 +306,7 @@ export interface Crew {
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 2;
+  readonly version: 3;
   readonly id: Id;
   readonly name: string;
   readonly units: System;

@@ -22,11 +22,57 @@ export type Texture = (typeof TEXTURES)[number];
 export const EXISTING_COATS = ['water-borne', 'oil', 'clear', 'bare', 'unknown'] as const;
 export type ExistingCoat = (typeof EXISTING_COATS)[number];
 
-export const CONDITIONS = ['sound', 'chalky', 'peeling', 'weak'] as const;
+export const CONDITIONS = ['sound', 'chalky', 'peeling', 'weak', 'unknown'] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
-export const REPAIRS = ['none', 'few', 'many'] as const;
-export type Repairs = (typeof REPAIRS)[number];
+/** An answer to what can be tested: nobody looked yet is one too. */
+export const KNOWN = ['no', 'yes', 'unknown'] as const;
+export type Known = (typeof KNOWN)[number];
+
+/** Holes by class: pinholes; coin-size, backed before they are filled; larger; anchors, drawn out by their screw. */
+export const REPAIR_CLASSES = ['pinhole', 'coin', 'large', 'anchor'] as const;
+export type RepairClass = (typeof REPAIR_CLASSES)[number];
+
+export const STAINS = ['water', 'smoke', 'grease', 'tannin', 'rust', 'ink', 'other'] as const;
+export type Stain = (typeof STAINS)[number];
+
+export const TOUCHERS = ['hands', 'children', 'pets'] as const;
+export type Toucher = (typeof TOUCHERS)[number];
+
+/** Does light graze it? `windows`: as the windows beside it say. */
+export const RAKING = ['windows', 'no', 'yes'] as const;
+export type Raking = (typeof RAKING)[number];
+
+/** A drop of water: it stands, is gone within a minute or so, or darkens the ground at once. */
+export const WATER_DROPS = ['not-done', 'stands', 'slowly', 'at-once'] as const;
+export type WaterDrop = (typeof WATER_DROPS)[number];
+
+/** A dark cloth drawn over it comes away clean, or marked with chalk. */
+export const WIPES = ['not-done', 'clean', 'marks'] as const;
+export type Wipe = (typeof WIPES)[number];
+
+/** Parts of a door that are handled, or meet something, and may want more than its faces. */
+export const ZONES = ['edge', 'handle'] as const;
+export type Zone = (typeof ZONES)[number];
+
+export const FLOORS = ['unknown', 'sealed', 'porous', 'carpet'] as const;
+export type Floor = (typeof FLOORS)[number];
+
+export const PAINT_FAMILIES = ['wall', 'wet-room', 'ceiling', 'enamel', 'oil-enamel', 'chalk-type'] as const;
+export type PaintFamily = (typeof PAINT_FAMILIES)[number];
+
+export const COAT_STYLES = ['equal', 'thin-then-full', 'one-heavy'] as const;
+export type CoatStyle = (typeof COAT_STYLES)[number];
+
+/** Flow conditioner, litres to a litre of paint: none, and three doses between 4 and 8 fl oz to the quart. */
+export const CONDITIONERS = [0, 0.125, 0.19, 0.25] as const;
+export type Conditioner = (typeof CONDITIONERS)[number];
+
+/** Walls that touch up (flat), walls that wipe (satin), or each weighed by its use. */
+export const WALL_SCHOOLS = ['weighed', 'touch-up', 'wipe'] as const;
+export type WallSchool = (typeof WALL_SCHOOLS)[number];
+export const BRICK_SCHOOLS = ['long-pile', 'half-inch'] as const;
+export type BrickSchool = (typeof BRICK_SCHOOLS)[number];
 
 /** What alcohol on a rag did: colour came off (water-borne), or nothing did (oil). */
 export const SOLVENT_RUBS = ['not-done', 'comes-off', 'stays'] as const;

@@ -2,7 +2,8 @@ import { setting, type DefaultKey } from '../job/defaults.ts';
 import type { Colour, Job, Product } from '../job/types.ts';
 import type { Sheen } from '../job/vocabulary.ts';
 import { effective } from '../specify/reasons.ts';
-import type { Specified } from '../specify/specify.ts';
+import { isPorous } from '../specify/system.ts';
+import { dilution, type Specified } from '../specify/specify.ts';
 import type { Litres } from '../units/si.ts';
 import { remember } from '../units/remember.ts';
 import { compute, given, type Working } from '../units/working.ts';
@@ -43,7 +44,9 @@ export function orderPaint(job: Ordering, surfaces: readonly Specified[]): Paint
   };
   for (const s of surfaces) {
     const { primer, finish } = usesOf(s, job.settings);
-    if (primer && s.primer) add(s.primer, s.primer.sheens[0] ?? 'flat', null, primer);
+    const { tint } = effective(s.system.primer);
+    const tinted = tint ? { id: `tint-${tint}`, name: `tinted to ${tint}`, hex: tint } : null;
+    if (primer && s.primer) add(s.primer, s.primer.sheens[0] ?? 'flat', tinted, primer);
     add(s.product, s.sheen, s.colour, finish);
   }
   return [...groups].map(([key, group]) => lineOf(job, key, group));
@@ -58,10 +61,14 @@ const usesOf = remember((s: Specified, settings: Job['settings']): { primer: Pai
     primer: primes && { specified: s, litres: litresOn({ settings }, s, primes, primer.coats, share, true) },
     finish: {
       specified: s,
-      litres: litresOn({ settings }, s, s.product, effective(s.system.coats), 1, primer.extent !== 'full'),
+      litres: litresOn({ settings }, s, s.product, filmsOf(s), 1, primer.extent !== 'full'),
     },
   };
 });
+
+/** Full films of paint that the coats come to: a thin first one is less, conditioner stands in for some of it. */
+export const filmsOf = (s: Specified): number =>
+  (s.question.first + effective(s.system.coats) - 1) * dilution(effective(s.system.conditioner));
 
 /** area x share x texture x coats / label rate; the first coat on a porous surface takes more. */
 function litresOn(
@@ -73,8 +80,8 @@ function litresOn(
   firstOnBare: boolean,
 ): Working {
   const texture = setting(job, `texture.${s.survey.texture}` as DefaultKey);
-  const thirst = s.survey.porous && firstOnBare ? coats + setting(job, 'order.porous') - 1 : coats;
-  const terms = [given('area', s.surface.area.value, 'area'), given('coats', thirst, 'count')];
+  const thirst = isPorous(s.survey) && firstOnBare ? coats + setting(job, 'order.porous') - 1 : coats;
+  const terms = [given('area', s.surface.area.value, 'area'), given('full coats', thirst, 'count')];
   if (texture !== 1) terms.push(given('texture', texture, 'ratio'));
   if (share !== 1) terms.push(given('share', share, 'ratio'));
   return compute(
@@ -104,7 +111,8 @@ function lineOf(
     given('left in the cover', setting(job, 'loss.cover'), 'volume'),
     given('left in tray and brush', setting(job, 'loss.tray'), 'volume'),
   ];
-  if (group.colour) terms.push(given('kept for touch-up', setting(job, 'order.reserve'), 'volume'));
+  if (group.colour && group.product.role === 'finish')
+    terms.push(given('kept for touch-up', setting(job, 'order.reserve'), 'volume'));
   const expected = compute('sum', 'wanted', 'volume', ...terms);
   const spread = demandOf(
     group.uses.map((use) => use.litres.value),

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readAny } from '../exchange/read.ts';
+import { STARTING_PRACTICE } from '../job/create.ts';
 import { applyEdit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import type { TrimOrder } from '../job/vocabulary.ts';
@@ -215,7 +216,7 @@ describe('rooms', () => {
   ] as const)('%s with %i is feasible, in order, and meets its bound closely', (trimOrder: TrimOrder, people) => {
     const job: Job = {
       ...bedroom('trim baseboard 5"\n'),
-      practice: { openings: 'net', trimOrder },
+      practice: { ...STARTING_PRACTICE, trimOrder },
       crew: { ...bedroom('').crew, people: [1, 2, 3].slice(0, people).map((n) => ({ id: `p${n}`, name: `P${n}` })) },
     };
     const schedule = scheduleJob(job, derive(job).operations);

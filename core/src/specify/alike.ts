@@ -3,7 +3,17 @@ import type { SystemValues } from '../job/types.ts';
 import { effective } from './reasons.ts';
 import type { Specified } from './specify.ts';
 
-export const MEMBERS: readonly (keyof SystemValues)[] = ['prep', 'primer', 'sheen', 'cover', 'brush', 'coats'];
+export const MEMBERS: readonly (keyof SystemValues)[] = [
+  'prep',
+  'primer',
+  'paint',
+  'sheen',
+  'cover',
+  'brush',
+  'coats',
+  'style',
+  'conditioner',
+];
 const valueOf = (s: Specified, member: keyof SystemValues): string =>
   JSON.stringify(effective<unknown>(s.system[member]));
 

@@ -75,6 +75,8 @@ export interface HidingQuestion {
   readonly film: number;
   /** Film of the brushed cut band over the rolled film. */
   readonly cutFilm: number;
+  /** Film of the first coat over that of the later ones: a thin first coat, or one heavy one. */
+  readonly first: number;
   /** Unevenness of one rolled film. */
   readonly cv: number;
   /** CIEDE2000 allowed at thin spots. */
@@ -94,14 +96,15 @@ export function hide(question: HidingQuestion): Hiding {
   return answer;
 }
 
-function work({ paint, background, contrast, film: applied, cutFilm, cv, limit }: HidingQuestion): Hiding {
+function work({ paint, background, contrast, film: applied, cutFilm, first, cv, limit }: HidingQuestion): Hiding {
   const [hidden, under] = [bandsOf(paint), bandsOf(background)];
   const sx = scatteringPower(hidden, contrast) * applied;
   const looks: CoatLook[] = [];
   for (let n = 1; n <= MOST_COATS; n++) {
-    const mean = film(hidden, sx * n, under);
-    const thin = film(hidden, sx * Math.max(0, n * (1 - (THIN * cv) / Math.sqrt(n))), under);
-    const cut = film(hidden, sx * n * cutFilm, under);
+    const films = first + n - 1;
+    const mean = film(hidden, sx * films, under);
+    const thin = film(hidden, sx * Math.max(0, films - THIN * cv * Math.sqrt(first ** 2 + n - 1)), under);
+    const cut = film(hidden, sx * films * cutFilm, under);
     const look = {
       coats: n,
       mean: hexOf(mean),
@@ -114,9 +117,9 @@ function work({ paint, background, contrast, film: applied, cutFilm, cv, limit }
     looks.push(look);
     if (look.thinDelta <= limit && look.cutDelta <= limit && n >= 3) break;
   }
-  const first = looks.find((look) => look.thinDelta <= limit);
+  const enough = looks.find((look) => look.thinDelta <= limit);
   const cutCoats = looks.find((look) => look.cutDelta <= limit)?.coats ?? MOST_COATS;
-  return { coats: first?.coats ?? MOST_COATS, hides: first !== undefined, cutCoats, before: background, looks };
+  return { coats: enough?.coats ?? MOST_COATS, hides: enough !== undefined, cutCoats, before: background, looks };
 }
 
 /** What a full coat of primer leaves for the paint to cover. */

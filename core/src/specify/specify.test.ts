@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { newJob, newRoom, seededIds } from '../job/create.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
 import type { Job, Survey } from '../job/types.ts';
-import { PREP_STEPS, SHEENS, type RoomUse, type SurfaceKind } from '../job/vocabulary.ts';
+import { KNOWN, PREP_STEPS, SHEENS, STAINS, TOUCHERS, type RoomUse, type SurfaceKind } from '../job/vocabulary.ts';
 import { given } from '../units/working.ts';
 import { bandsOf, deltaE, luminance } from './colour.ts';
 import { contrastRatio, film, filmReflectance, hide, scatteringPower } from './hiding.ts';
@@ -13,7 +13,7 @@ import { specifySurface } from './specify.ts';
 import { cautionsOf, warningsOf } from './warnings.ts';
 import { word } from './wording.ts';
 
-const question = { film: 1, cutFilm: 0.75, cv: 0.35, limit: 1 };
+const question = { film: 1, cutFilm: 0.75, first: 1, cv: 0.35, limit: 1 };
 const hex = fc
   .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
   .map((c) => `#${c.map((v) => v.toString(16).padStart(2, '0')).join('')}`);
@@ -79,6 +79,7 @@ describe('coats by hiding', () => {
   });
 });
 
+const NO_HOLES = { pinhole: 0, coin: 0, large: 0, anchor: 0 };
 const room = newRoom('r', 'Room', seededIds('r'), 'imperial');
 const base: Job = newJob('j', 'Job', 'imperial', [room]);
 function specified(kind: SurfaceKind, use: RoomUse, survey: Partial<Survey> = {}, edits: Edit[] = []) {
@@ -108,7 +109,7 @@ describe('rules of thumb', () => {
     ['at least eggshell where walls are wiped: hall', 'wall', 'hall', {}, 'eggshell'],
     ['kitchen', 'wall', 'kitchen', {}, 'eggshell'],
     ['bath', 'wall', 'bathroom', {}, 'satin'],
-    ['children or pets', 'wall', 'bedroom', { wiped: true }, 'eggshell'],
+    ['children or pets', 'wall', 'bedroom', { touched: ['pets'] }, 'eggshell'],
     ['flat for rough walls', 'wall', 'living', { texture: 'rough-plaster' }, 'flat'],
     ['eggshell for living walls', 'wall', 'living', {}, 'eggshell'],
     ['satin for trim', 'baseboard', 'bedroom', {}, 'satin'],
@@ -133,9 +134,9 @@ describe('rules of thumb', () => {
     ['unknown leads to the safe choice', { coat: 'unknown' }, 'bonding', 'full'],
     ['weak plaster: penetrating', { substrate: 'plaster', condition: 'weak' }, 'penetrating', 'full'],
     ['sound new board: film-forming', { coat: 'bare' }, 'board', 'full'],
-    ['stains: blocking', { stains: true }, 'blocking', 'spot'],
-    ['patches are spot-primed', { repairs: 'few' }, 'penetrating', 'spot'],
-    ['a sound coat needs none', { repairs: 'none' }, 'none', 'none'],
+    ['stains: blocking', { stains: ['water'] }, 'blocking', 'spot'],
+    ['patches are spot-primed', { repairs: { ...NO_HOLES, coin: 2 } }, 'penetrating', 'spot'],
+    ['a sound coat needs none', { repairs: NO_HOLES }, 'none', 'none'],
   ] as const)('primer: %s', (_, survey, kind, extent) =>
     expect(effective(specified('wall', 'bedroom', survey).system.primer)).toMatchObject({ kind, extent }),
   );
@@ -164,11 +165,13 @@ test('an overrule stands beside the recommendation, and goes back', () => {
 test('every member has a reason in words, for every kind, use and survey', () => {
   const survey = fc.record({
     coat: fc.constantFrom('water-borne', 'oil', 'clear', 'bare', 'unknown'),
-    condition: fc.constantFrom('sound', 'chalky', 'peeling', 'weak'),
+    condition: fc.constantFrom('sound', 'chalky', 'peeling', 'weak', 'unknown'),
     texture: fc.constantFrom('smooth', 'orange-peel', 'knockdown', 'rough-plaster', 'popcorn', 'brick', 'deep-stucco'),
     sheen: fc.constantFrom(...SHEENS),
-    stains: fc.boolean(),
-    wiped: fc.boolean(),
+    stains: fc.subarray([...STAINS]),
+    touched: fc.subarray([...TOUCHERS]),
+    porous: fc.constantFrom(...KNOWN),
+    wax: fc.constantFrom(...KNOWN),
   });
   fc.assert(
     fc.property(
@@ -191,7 +194,7 @@ describe('a system as a whole', () => {
   const decide = (member: string, value: unknown): Edit =>
     ({ name: 'decide', args: { surface: 'r-0/field', member, value } }) as Edit;
   const said = (s: ReturnType<typeof specified>) => warningsOf(s).map((w) => [w.reason.rule, w.insisted]);
-  const none = { kind: 'none', extent: 'none', coats: 0 };
+  const none = { kind: 'none', extent: 'none', coats: 0, tint: null };
   // common practice, no source: each is a way systems fail
   test.each([
     ['water-borne over oil without a primer', { coat: 'oil' }, decide('primer', none), 'warn.oil'],
@@ -205,15 +208,15 @@ describe('a system as a whole', () => {
     [
       'film-former on weak filler',
       { condition: 'weak' },
-      decide('primer', { kind: 'board', extent: 'full', coats: 1 }),
+      decide('primer', { ...none, kind: 'board', extent: 'full', coats: 1 }),
       'warn.weak',
     ],
-    ['stains not blocked', { stains: true }, decide('primer', none), 'warn.stains'],
-    ['wax below, not washed', { wax: true }, decide('prep', ['plates-off']), 'warn.wax'],
+    ['stains not blocked', { stains: ['smoke'] }, decide('primer', none), 'warn.stains'],
+    ['wax below, not washed', { wax: 'yes' }, decide('prep', ['plates-off']), 'warn.wax'],
     ['20 mm pile with gloss', { texture: 'brick' }, decide('sheen', 'semi-gloss'), 'warn.pile-gloss'],
     [
       'Level 4 board under sheen in raking light',
-      { raking: true, level: '4' },
+      { raking: 'yes', level: '4' },
       decide('sheen', 'satin'),
       'warn.raking',
     ],
@@ -225,22 +228,22 @@ describe('a system as a whole', () => {
   });
   test('flat in a shower room; what is not dry; what no choice mends is said even of the recommendation', () => {
     expect(said(specified('wall', 'bathroom', {}, [decide('sheen', 'flat')]))).toContainEqual(['warn.flat-wet', true]);
-    expect(said(specified('wall', 'bedroom', { fresh: true, damp: true }))).toEqual([
+    expect(said(specified('wall', 'bedroom', { fresh: true, damp: 'yes' }))).toEqual([
       ['warn.fresh', false],
       ['warn.damp', false],
     ]);
   });
   test('an unknown coat is taken for oil until a rag with alcohol tells', () => {
     const primer = (solvent: 'not-done' | 'comes-off' | 'stays') =>
-      specified('wall', 'bedroom', { coat: 'unknown', repairs: 'none', solvent }).system.primer.value.kind;
+      specified('wall', 'bedroom', { coat: 'unknown', repairs: NO_HOLES, solvent }).system.primer.value.kind;
     expect([primer('not-done'), primer('comes-off'), primer('stays')]).toEqual(['bonding', 'none', 'bonding']);
   });
   test('cross-cut: ISO 2409 counts up as it gets worse', () => {
-    const prep = (adhesion: number) => specified('wall', 'bedroom', { adhesion, repairs: 'none' }).system.prep.value;
+    const prep = (adhesion: number) => specified('wall', 'bedroom', { adhesion, repairs: NO_HOLES }).system.prep.value;
     expect([prep(2).includes('scrape'), prep(3).includes('scrape')]).toEqual([false, true]);
   });
   test('raking light weighs against sheen, washing the other way', () => {
-    const sheen = (use: RoomUse) => specified('wall', use, { raking: true, level: '4' }).system.sheen;
+    const sheen = (use: RoomUse) => specified('wall', use, { raking: 'yes', level: '4' }).system.sheen;
     expect([sheen('living').value, sheen('kitchen').value]).toEqual(['matte', 'eggshell']);
     expect(sheen('kitchen').because.map((r) => r.rule)).toContain('sheen.washing-wins');
   });
@@ -253,9 +256,9 @@ describe('a system as a whole', () => {
     const rules = (survey: Partial<Survey>) => cautionsOf(specified('wall', 'bedroom', survey)).map((c) => c.rule);
     expect(rules({ condition: 'peeling' })).toEqual(['caution.lead', 'caution.dust', 'caution.electricity']);
     expect(rules({ condition: 'peeling', built: 1990 })).not.toContain('caution.lead');
-    expect(rules({ texture: 'popcorn', repairs: 'none' })).toContain('caution.asbestos');
+    expect(rules({ texture: 'popcorn', repairs: NO_HOLES })).toContain('caution.asbestos');
     for (const caution of cautionsOf(
-      specified('wall', 'bedroom', { damp: true, texture: 'popcorn', condition: 'peeling' }),
+      specified('wall', 'bedroom', { damp: 'yes', texture: 'popcorn', condition: 'peeling' }),
     ))
       expect(word({ rule: caution.rule, with: {} }).length).toBeGreaterThan(40);
   });

@@ -1,16 +1,35 @@
 import { setting } from '../job/defaults.ts';
 import { STARTING_SURVEY } from '../job/library.ts';
 import { layered, nearest } from '../job/scope.ts';
-import type { Colour, Id, Job, Product, Survey, SystemValues } from '../job/types.ts';
-import { familyOf, PREP_STEPS, type Sheen } from '../job/vocabulary.ts';
+import type { Colour, Id, Job, PrimerChoice, Product, Survey, SystemValues } from '../job/types.ts';
+import { familyOf, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { remember } from '../units/remember.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import { bestTint, hideAll, primed, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
+import { grazing } from './light.ts';
 import { because, effective, type Decided, type Reason } from './reasons.ts';
-import { brushFor, coverFor, prepFor, primerFor, sheenFor, type Case } from './system.ts';
+import {
+  brushFor,
+  conditionerFor,
+  coverFor,
+  paintFor,
+  prepFor,
+  primerFor,
+  sheenFor,
+  styleFor,
+  type Case,
+} from './system.ts';
 
 export type System = { readonly [K in keyof SystemValues]: Decided<SystemValues[K]> };
+
+/** A part of a door that wants more than its faces. */
+export interface ZoneSystem {
+  readonly zone: Zone;
+  readonly survey: Survey;
+  readonly prep: Decided<SystemValues['prep']>;
+  readonly primer: Decided<PrimerChoice>;
+}
 
 /** A surface with what goes on it: the finish is {product, colour, sheen}. */
 export interface Specified {
@@ -26,6 +45,10 @@ export interface Specified {
   readonly question: HidingQuestion;
   /** A full primer coat tinted to save finish coats; null where none would. */
   readonly tinted: TintedPrimer | null;
+  /** Edges and handle zones of a door that get something else than its faces. */
+  readonly zones: readonly ZoneSystem[];
+  /** Windows whose light grazes it, by label. */
+  readonly grazedBy: readonly string[];
   /** A room with steam or splashes. */
   readonly wet: boolean;
   /** The product for the primer decided on; null: none. */
@@ -36,12 +59,28 @@ export interface Specified {
 const PRIMER_WHITE = '#f0f0ea';
 const SAME_COLOUR = 1;
 
-type Specifying = Pick<Job, 'settings' | 'products' | 'colours' | 'finishes' | 'survey' | 'decisions'>;
+export type Specifying = Pick<
+  Job,
+  'settings' | 'products' | 'colours' | 'finishes' | 'survey' | 'decisions' | 'practice'
+>;
 
-export function specifySurface(job: Specifying, surface: Surface, room: Case['room']): Specified {
+export function specifySurface(
+  job: Specifying,
+  surface: Surface,
+  room: Case['room'],
+  grazedBy: readonly string[] = [],
+): Specified {
   const { product, colour, from } = finishOf(job, surface);
   const survey = layered(job.survey, surface, STARTING_SURVEY[familyOf(surface.kind)]);
-  const decisions = job.decisions[surface.id] ?? {};
+  const c: Case = { kind: surface.kind, room, survey, product, colour, practice: job.practice, grazedBy };
+  return { ...systemOf(job, c, surface.id), surface, finishFrom: from, wet: isWetRoom(room) };
+}
+
+const isWetRoom = (room: Case['room']) => room.use === 'bathroom' || room.use === 'kitchen';
+
+/** Decides a case member by member; a decision may look at those before it (the user's own where there is one). */
+function systemOf(job: Specifying, c: Case, id: Id): Omit<Specified, 'surface' | 'finishFrom' | 'wet'> {
+  const decisions = job.decisions[id] ?? {};
   const overruled = <K extends keyof SystemValues>(
     member: K,
     decided: Decided<SystemValues[K]>,
@@ -49,32 +88,40 @@ export function specifySurface(job: Specifying, surface: Surface, room: Case['ro
     const override = decisions[member];
     return override === undefined ? decided : { ...decided, override };
   };
-  const c: Case = { kind: surface.kind, room, survey, product, colour };
   const sheen = overruled('sheen', sheenFor(c));
-  const primer = overruled('primer', primerFor(c));
-  const primerProduct = primerOf(job, effective(primer).kind);
-  const { hiding, question, tinted } = hidingOf(job, c, effective(primer), primerProduct);
+  const style = overruled('style', styleFor(c));
+  const conditioner = overruled('conditioner', conditionerFor(c, effective(sheen)));
+  const prep = overruled('prep', prepFor(c, PREP_STEPS));
+  const ask = hidingAsked(job, c, effective(style), effective(conditioner));
+  const plain = primerFor(c);
+  const tints = tintsFor(job, c, ask, plain.value);
+  const primer = overruled('primer', withTint(plain, tints));
+  const chosen = effective(primer);
+  const under = backgroundsUnder(job, c, chosen);
+  const hiding = hideAll(ask, under);
   const system: System = {
-    prep: overruled('prep', prepFor(c, PREP_STEPS)),
+    prep,
     primer,
+    paint: overruled('paint', paintFor(c)),
     sheen,
     cover: overruled('cover', coverFor(c, effective(sheen))),
     brush: overruled('brush', brushFor(c)),
-    coats: overruled('coats', coatsFor(job, c, effective(sheen), effective(primer).extent, hiding, tinted)),
+    coats: overruled('coats', coatsFor(job, c, effective(sheen), chosen, hiding, tints.offered)),
+    style,
+    conditioner,
   };
   return {
-    surface,
-    survey,
-    product,
-    colour,
+    survey: c.survey,
+    product: c.product,
+    colour: c.colour,
     sheen: effective(sheen),
-    finishFrom: from,
     system,
     hiding,
-    question,
-    tinted,
-    wet: room.use === 'bathroom' || room.use === 'kitchen',
-    primer: primerProduct,
+    question: { ...ask, background: hiding.before },
+    tinted: chosen.tint === null ? tints.offered : null,
+    zones: zonesOf(c, prep, primer),
+    grazedBy: c.grazedBy,
+    primer: primerOf(job, chosen.kind),
   };
 }
 
@@ -91,35 +138,90 @@ const primerOf = (job: Specifying, kind: Product['primer']): Product | null =>
     ? null
     : (Object.values(job.products).find((product) => product.role === 'primer' && product.primer === kind) ?? null);
 
-function hidingOf(
+/** A litre of paint with `dose` litres of conditioner covers as the label says, with that much less paint in the film. */
+export const dilution = (dose: number): number => 1 / (1 + dose);
+
+function hidingAsked(
   job: Specifying,
   c: Case,
-  primer: SystemValues['primer'],
-  product: Product | null,
-): { hiding: Hiding; question: HidingQuestion; tinted: TintedPrimer | null } {
-  const full = primer.extent === 'full' && product;
-  const under = (colour: string) => (full ? primed(colour, PRIMER_WHITE, product.contrast, primer.coats) : colour);
-  const common = {
+  style: CoatStyle,
+  conditioner: number,
+): Omit<HidingQuestion, 'background'> {
+  return {
     paint: c.colour.hex,
     contrast: c.product.contrast,
-    film: setting(job, 'hiding.film'),
+    film: setting(job, 'hiding.film') * dilution(conditioner),
     cutFilm: setting(job, 'hiding.cutFilm'),
+    first: style === 'equal' ? 1 : setting(job, style === 'one-heavy' ? 'style.heavy' : 'style.thin'),
     cv: setting(job, 'hiding.cv'),
     limit: setting(job, 'hiding.deltaE'),
   };
-  const hiding = hideAll(common, [c.survey.colour, ...c.survey.patches].map(under));
-  const question = { ...common, background: hiding.before };
-  const undercoat = Object.values(job.products).find((p) => p.role === 'primer' && p.primer === 'undercoat');
-  // a tint is worth its own coat only where three or more finish coats are wanted
-  const tinted =
-    hiding.coats >= 3 && undercoat
-      ? bestTint(
-          { ...question, background: c.survey.colour },
-          { white: PRIMER_WHITE, contrast: undercoat.contrast },
-          hiding.coats,
-        )
-      : null;
-  return { hiding, question, tinted };
+}
+
+const oldColours = ({ survey }: Case) => [survey.colour, ...survey.patches];
+
+/** What the finish has to cover: the old colours, or what a full primer leaves of them. */
+function backgroundsUnder(job: Specifying, c: Case, primer: PrimerChoice): readonly string[] {
+  const product = primer.extent === 'full' ? primerOf(job, primer.kind) : null;
+  return product
+    ? oldColours(c).map((old) => primed(old, primer.tint ?? PRIMER_WHITE, product.contrast, primer.coats))
+    : oldColours(c);
+}
+
+interface Tints {
+  /** Coats saved by tinting what goes on anyway, or by a tinted undercoat that earns its own coat: taken. */
+  readonly taken: { readonly primer: PrimerChoice; readonly saves: number; readonly alone: boolean } | null;
+  /** One that saves no more than its own coat: said, and the user's to take. */
+  readonly offered: TintedPrimer | null;
+}
+const NO_TINT: Tints = { taken: null, offered: null };
+
+function tintsFor(job: Specifying, c: Case, ask: Omit<HidingQuestion, 'background'>, primer: PrimerChoice): Tints {
+  const hiding = hideAll(ask, backgroundsUnder(job, c, primer));
+  if (hiding.coats < 3) return NO_TINT;
+  const alone = primer.extent !== 'full';
+  const product = primerOf(job, alone ? 'undercoat' : primer.kind);
+  if (!product) return NO_TINT;
+  const worst = hideAll(ask, oldColours(c)).before;
+  const tint = bestTint(
+    { ...ask, background: worst },
+    { white: PRIMER_WHITE, contrast: product.contrast },
+    hiding.coats,
+  );
+  if (!tint) return NO_TINT;
+  // two finish coats at least go over it, so it cannot save more than the rest
+  const saves = hiding.coats - Math.max(2, tint.coats);
+  if (saves < (alone ? 2 : 1)) return { taken: null, offered: alone && saves > 0 ? tint : null };
+  const taken: PrimerChoice = alone
+    ? { kind: 'undercoat', extent: 'full', coats: 1, tint: tint.tint }
+    : { ...primer, tint: tint.tint };
+  return { taken: { primer: taken, saves, alone }, offered: null };
+}
+
+const withTint = (plain: Decided<PrimerChoice>, { taken }: Tints): Decided<PrimerChoice> =>
+  taken
+    ? {
+        value: taken.primer,
+        because: [
+          ...(taken.alone ? [] : plain.because),
+          because(taken.alone ? 'primer.tint-alone' : 'primer.tint', {
+            tint: taken.primer.tint ?? '',
+            saves: coatsInWords(taken.saves),
+          }),
+        ],
+      }
+    : plain;
+
+function zonesOf(c: Case, prep: System['prep'], primer: System['primer']): ZoneSystem[] {
+  if (c.kind !== 'door') return [];
+  return ZONES.flatMap((zone) => {
+    const survey = { ...c.survey, ...c.survey.zones[zone] };
+    const there: Case = { ...c, survey };
+    const own = { zone, survey, prep: prepFor(there, PREP_STEPS), primer: primerFor(there) };
+    const same =
+      JSON.stringify([own.prep.value, own.primer.value.kind]) === JSON.stringify([prep.value, primer.value.kind]);
+    return same ? [] : [own];
+  });
 }
 
 /** Coats from hiding, never under the minimum: two, or one for a like-for-like refresh of a sound coat. */
@@ -127,16 +229,16 @@ function coatsFor(
   job: Specifying,
   c: Case,
   sheen: Sheen,
-  primer: string,
+  primer: PrimerChoice,
   hiding: Hiding,
   tinted: TintedPrimer | null,
 ): Decided<number> {
   const like =
     c.survey.condition === 'sound' &&
     c.survey.sheen === sheen &&
-    primer !== 'full' &&
+    primer.extent !== 'full' &&
     c.survey.coat !== 'bare' &&
-    deltaE(bandsOf(c.survey.colour), bandsOf(c.colour.hex)) <= SAME_COLOUR;
+    oldColours(c).every((old) => deltaE(bandsOf(old), bandsOf(c.colour.hex)) <= SAME_COLOUR);
   const minimum = like ? 1 : 2;
   const look = hiding.looks.find((l) => l.coats === hiding.coats);
   const used = {
@@ -173,15 +275,24 @@ const remembered = remember(
     finishes: Specifying['finishes'],
     survey: Specifying['survey'],
     decisions: Specifying['decisions'],
+    practice: Specifying['practice'],
   ): Specified[] => {
-    const maps = { settings, products, colours, finishes, survey, decisions };
-    return takeoff.surfaces.map((surface) => specifySurface(maps, surface, takeoff.room));
+    const job = { settings, products, colours, finishes, survey, decisions, practice };
+    const grazed = grazing(job, takeoff);
+    return takeoff.surfaces.map((surface) => specifySurface(job, surface, takeoff.room, grazedOf(grazed, surface)));
   },
 );
 
+/** Walls of a room get one sheen, so what grazes one of them counts for all. */
+function grazedOf(grazed: ReadonlyMap<Id, readonly string[]>, { kind }: Surface): readonly string[] {
+  if (kind === 'ceiling') return grazed.get('ceiling') ?? [];
+  if (kind !== 'wall') return [];
+  return [...new Set([...grazed].flatMap(([id, windows]) => (id === 'ceiling' ? [] : windows)))];
+}
+
 /** All surfaces of a room; not worked out again while its measures and what the job says of finishes stay the same. */
 export const specifyRoom = (job: Specifying, takeoff: RoomTakeoff): Specified[] =>
-  remembered(takeoff, job.settings, job.products, job.colours, job.finishes, job.survey, job.decisions);
+  remembered(takeoff, job.settings, job.products, job.colours, job.finishes, job.survey, job.decisions, job.practice);
 
 export const specifyJob = (job: Job): Specified[] => takeoffJob(job).flatMap((takeoff) => specifyRoom(job, takeoff));
 

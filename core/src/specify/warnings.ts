@@ -1,8 +1,9 @@
 import { familyOf } from '../job/vocabulary.ts';
 import type { SystemValues } from '../job/types.ts';
 import { because, effective, type Reason, type RuleId } from './reasons.ts';
+import { bandsOf, deltaE } from './colour.ts';
 import type { Specified } from './specify.ts';
-import { coatOf } from './system.ts';
+import { coatOf, conditionOf, DRY_ENOUGH, isDamp, isRaked } from './system.ts';
 
 /** What a system as a whole gets wrong, however it was chosen, and the members that would mend it. */
 export interface Warning {
@@ -19,6 +20,7 @@ interface Check {
   readonly with?: (s: Specified) => Reason['with'];
 }
 
+const HANDLED = ['door', 'sash', 'frame', 'casing', 'stair', 'baseboard'];
 const SHINY = ['satin', 'semi-gloss', 'gloss'];
 const primer = (s: Specified) => effective(s.system.primer);
 const prep = (s: Specified) => effective(s.system.prep);
@@ -39,22 +41,43 @@ const CHECKS: readonly Check[] = [
     rule: 'warn.weak',
     mend: ['primer'],
     when: (s) =>
-      (s.survey.condition === 'weak' || s.survey.condition === 'chalky') &&
+      ['weak', 'chalky'].includes(conditionOf(s.survey)) &&
       (primer(s).kind !== 'penetrating' || primer(s).extent !== 'full'),
-    with: (s) => ({ condition: s.survey.condition }),
+    with: (s) => ({ condition: conditionOf(s.survey) }),
   },
   { rule: 'warn.fresh', mend: [], when: (s) => s.survey.fresh },
-  { rule: 'warn.damp', mend: [], when: (s) => s.survey.damp },
+  { rule: 'warn.damp', mend: [], when: (s) => isDamp(s.survey) },
+  {
+    rule: 'warn.moisture',
+    mend: [],
+    when: (s) => (s.survey.moisture ?? 0) > DRY_ENOUGH && !isDamp(s.survey),
+    with: (s) => ({ moisture: s.survey.moisture ?? 0, dry: DRY_ENOUGH }),
+  },
+  {
+    rule: 'warn.family',
+    mend: ['paint'],
+    when: (s) => HANDLED.includes(s.surface.kind) && ['wall', 'ceiling', 'wet-room'].includes(s.product.family ?? ''),
+    with: (s) => ({ family: s.product.family ?? '' }),
+  },
+  {
+    rule: 'warn.one-heavy',
+    mend: ['style'],
+    when: (s) =>
+      effective(s.system.style) === 'one-heavy' &&
+      (s.surface.kind !== 'door' || deltaE(bandsOf(s.survey.colour), bandsOf(s.colour.hex)) > 1),
+  },
   {
     rule: 'warn.stains',
     mend: ['primer'],
     when: (s) =>
-      s.survey.stains && (primer(s).kind !== 'blocking' || primer(s).extent === 'none') && primer(s).extent !== 'full',
+      s.survey.stains.length > 0 &&
+      (primer(s).kind !== 'blocking' || primer(s).extent === 'none') &&
+      primer(s).extent !== 'full',
   },
   {
     rule: 'warn.wax',
     mend: ['prep'],
-    when: (s) => s.survey.wax && !(prep(s).includes('degrease') && prep(s).includes('sand')),
+    when: (s) => s.survey.wax === 'yes' && !(prep(s).includes('degrease') && prep(s).includes('sand')),
   },
   {
     rule: 'warn.adhesion',
@@ -76,11 +99,7 @@ const CHECKS: readonly Check[] = [
     rule: 'warn.raking',
     mend: ['sheen'],
     when: (s) =>
-      !isTrim(s) &&
-      s.survey.raking &&
-      s.survey.level !== '5' &&
-      s.survey.substrate === 'drywall' &&
-      SHINY.includes(s.sheen),
+      !isTrim(s) && isRaked(s) && s.survey.level !== '5' && s.survey.substrate === 'drywall' && SHINY.includes(s.sheen),
     with: (s) => ({
       sheen: s.sheen,
       level: s.survey.level === 'unknown' ? 'an unknown level' : `Level ${s.survey.level}`,
@@ -125,7 +144,7 @@ export function cautionsOf(s: Specified): Caution[] {
     disturbs && { rule: 'caution.dust', step: 'prep' },
     s.product.base === 'oil' && { rule: 'caution.solvent', step: 'paint' },
     steps.includes('plates-off') && { rule: 'caution.electricity', step: 'prep' },
-    s.survey.damp && { rule: 'caution.damp', step: 'survey' },
+    isDamp(s.survey) && { rule: 'caution.damp', step: 'survey' },
   ];
   return list.filter((c) => c !== false);
 }

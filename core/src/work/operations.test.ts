@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { readAny } from '../exchange/read.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
-import type { Job } from '../job/types.ts';
+import type { Job, Survey } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { derive } from '../order/derive.ts';
 import { tasksOf } from '../sequence/tasks.ts';
@@ -62,11 +62,12 @@ describe('minutes, worked by hand from the starting paces', () => {
   });
 
   test('a poor surface takes its preparation twice as long', () => {
-    const poor = study({ name: 'setSurvey', args: { scope: wall(1), set: { condition: 'peeling' } } });
-    expect(find(poor, `${wall(1)}:prep`).minutes.value).toBeCloseTo(
-      2 * find(study(), `${wall(1)}:prep`).minutes.value,
-      9,
-    );
+    const prep = (set: Partial<Survey>) =>
+      find(study({ name: 'setSurvey', args: { scope: wall(1), set } }), `${wall(1)}:prep`).minutes.value;
+    const repairs = { pinhole: 0, coin: 0, large: 0, anchor: 0 };
+    expect(prep({ condition: 'peeling', repairs })).toBeCloseTo(2 * prep({ repairs }), 9);
+    // holes by their class: 10 x 1/2 + 2 x 4 + 15 + 3 x 2 minutes
+    expect(prep({ repairs: { pinhole: 10, coin: 2, large: 1, anchor: 3 } }) - prep({ repairs })).toBeCloseTo(34, 9);
   });
 
   test('gross school: an ordinary opening stays in what labour is priced on, one over the threshold does not', () => {
@@ -98,7 +99,13 @@ describe('minutes, worked by hand from the starting paces', () => {
       'roll3',
     ]);
     expect(
-      kinds(study({ name: 'setSurvey', args: { scope: wall(1), set: { repairs: 'none' } } }), wall(1)),
+      kinds(
+        study({
+          name: 'setSurvey',
+          args: { scope: wall(1), set: { repairs: { pinhole: 0, coin: 0, large: 0, anchor: 0 } } },
+        }),
+        wall(1),
+      ),
     ).not.toContain('prime1');
   });
 

@@ -1,8 +1,9 @@
 import { setting } from '../job/defaults.ts';
 import type { Id, Job, SurfaceId } from '../job/types.ts';
-import { familyOf } from '../job/vocabulary.ts';
+import { familyOf, REPAIR_CLASSES } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { effective } from '../specify/reasons.ts';
+import { conditionOf } from '../specify/system.ts';
 import type { Specified } from '../specify/specify.ts';
 import { remember } from '../units/remember.ts';
 import { compute, given, type Working } from '../units/working.ts';
@@ -68,18 +69,24 @@ function list(job: Labouring, takeoff: RoomTakeoff, surfaces: readonly Specified
     const area = labourArea(job, takeoff, s);
     const broad = familyOf(s.surface.kind) !== 'trim';
     const run = s.surface.length > 0;
-    const poor = s.survey.condition !== 'sound' || s.survey.repairs === 'many';
+    const poor = !['sound', 'unknown'].includes(conditionOf(s.survey));
     const prep = run
       ? pace('prepare', s.surface.length, 'pace.prepTrim', 'length')
       : pace('prepare', area, 'pace.prep', 'area');
-    operations.push(
-      of(
-        'prep',
-        poor
-          ? compute('product', 'prepare', 'minutes', prep, given('poor surface', setting(job, 'prep.poor'), 'ratio'))
-          : prep,
-        s,
+    const surfaceWork = poor
+      ? compute('product', 'prepare', 'minutes', prep, given('poor surface', setting(job, 'prep.poor'), 'ratio'))
+      : prep;
+    const holes = REPAIR_CLASSES.filter((hole) => s.survey.repairs[hole] > 0).map((hole) =>
+      compute(
+        'product',
+        `${hole} holes`,
+        'minutes',
+        given('holes', s.survey.repairs[hole], 'count'),
+        given('minutes each', setting(job, `fill.${hole}`), 'minutes'),
       ),
+    );
+    operations.push(
+      of('prep', holes.length ? compute('sum', 'prepare', 'minutes', surfaceWork, ...holes) : surfaceWork, s),
     );
     const primer = effective(s.system.primer);
     const share = primer.extent === 'spot' ? setting(job, 'spot.share') : 1;

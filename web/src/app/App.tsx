@@ -15,6 +15,7 @@ const Measure = lazy(() => import('../measure/MeasureView.tsx'));
 const Specify = lazy(() => import('../specify/SpecifyView.tsx'));
 const Order = lazy(() => import('../order/OrderView.tsx'));
 const Sequence = lazy(() => import('../sequence/SequenceView.tsx'));
+const FinishSheet = lazy(() => import('../specify/FinishSheet.tsx'));
 const DaySheet = lazy(() => import('../sequence/DaySheet.tsx'));
 
 const queries = new QueryClient();
@@ -60,6 +61,7 @@ export function App() {
                     <Route path="specify" element={<Specify />} />
                     <Route path="order" element={<Order />} />
                     <Route path="sequence" element={<Sequence />} />
+                    <Route path="schedule" element={<FinishSheet />} />
                     <Route path="sheet" element={<DaySheet />} />
                   </Route>
                   <Route path="*" element={<LostPage />} />

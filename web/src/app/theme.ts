@@ -53,6 +53,23 @@ export const themeFor = (scheme: Scheme) =>
           },
         },
       },
+      MuiSlider: {
+        styleOverrides: {
+          root: { color: 'var(--spruce)', height: 6, paddingBlock: 8 },
+          rail: { background: 'var(--line)', opacity: 1, borderRadius: 0 },
+          track: { border: 0, borderRadius: 0 },
+          mark: { width: 2, height: 12, background: 'var(--ink)', opacity: 1 },
+          markLabel: { top: 24, fontFamily: '"Barlow Condensed", sans-serif', fontSize: 15, color: 'var(--ink)' },
+          thumb: {
+            width: 16,
+            height: 24,
+            borderRadius: 2,
+            background: 'var(--tape)',
+            border: '2px solid var(--ink)',
+            boxShadow: 'none',
+          },
+        },
+      },
       MuiSnackbarContent: { styleOverrides: { root: { background: 'var(--band)', color: 'var(--band-ink)' } } },
       MuiTooltip: {
         styleOverrides: { tooltip: { background: 'var(--band)', color: 'var(--band-ink)', fontSize: 13 } },

@@ -1,11 +1,21 @@
 import { expect, test } from '@jest/globals';
-import { BRUSH_SHAPES, FABRICS, PILES, PREP_STEPS, PRIMER_KINDS } from '@kovelin/core/job/vocabulary.ts';
+import {
+  BRUSH_SHAPES,
+  COAT_STYLES,
+  CONDITIONERS,
+  FABRICS,
+  PAINT_FAMILIES,
+  PILES,
+  PREP_STEPS,
+  PRIMER_KINDS,
+} from '@kovelin/core/job/vocabulary.ts';
 import { MATERIALS } from '@kovelin/core/order/materials.ts';
 import { OPERATIONS } from '@kovelin/core/work/operations.ts';
 import {
   brushWord,
   coverWord,
   materialWord,
+  memberWord,
   pieceWord,
   pileWord,
   prepWord,
@@ -20,8 +30,13 @@ test('every published value has words, in both systems', () => {
       ...PILES.map((pile) => coverWord({ pile, fabric: FABRICS[0], width: 0.2286 }, system)),
       ...BRUSH_SHAPES.map((shape) => brushWord({ width: 0.0508, shape, bristle: 'synthetic' }, system)),
       ...PRIMER_KINDS.flatMap((kind) =>
-        (['spot', 'full'] as const).map((extent) => primerWord({ kind, extent, coats: 1 })),
+        (['spot', 'full'] as const).map((extent) =>
+          primerWord({ kind, extent, coats: 1, tint: extent === 'full' ? '#556677' : null }),
+        ),
       ),
+      ...PAINT_FAMILIES.map((v) => memberWord('paint', v, system)),
+      ...COAT_STYLES.map((v) => memberWord('style', v, system)),
+      ...CONDITIONERS.map((v) => memberWord('conditioner', v, system)),
       ...PREP_STEPS.map((step) => prepWord([step])),
       ...OPERATIONS.map((kind) => taskWord({ kind, coat: 1, surfaceName: 'Wall A' }, system)),
       ...MATERIALS.map((item) =>

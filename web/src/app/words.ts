@@ -1,5 +1,5 @@
-import type { Brush, Cover, PrimerChoice } from '@kovelin/core/job/types.ts';
-import type { PrepStep, TrimOrder } from '@kovelin/core/job/vocabulary.ts';
+import type { Brush, Cover, PrimerChoice, SystemValues } from '@kovelin/core/job/types.ts';
+import type { CoatStyle, Conditioner, PaintFamily, PrepStep, TrimOrder } from '@kovelin/core/job/vocabulary.ts';
 import type { MaterialLine } from '@kovelin/core/order/materials.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
@@ -33,10 +33,11 @@ export const coverWord = ({ pile, fabric, width }: Cover, system: System) =>
 export const brushWord = ({ width, shape, bristle }: Brush, system: System) =>
   `${across(width, system)} ${shape.replace('-', ' ')}, ${bristle}`;
 
-export function primerWord({ kind, extent, coats }: PrimerChoice): string {
+export function primerWord({ kind, extent, coats, tint }: PrimerChoice): string {
   if (extent === 'none' || kind === 'none') return 'None';
   const name = kind === 'undercoat' ? 'undercoat' : `${kind} primer`;
-  return extent === 'spot' ? `Spot-prime: ${name}` : `${sentenceCase(name)}${coats > 1 ? `, ${coats} coats` : ''}`;
+  if (extent === 'spot') return `Spot-prime: ${name}`;
+  return `${sentenceCase(name)}${coats > 1 ? `, ${coats} coats` : ''}${tint ? `, tinted to ${tint}` : ''}`;
 }
 
 const STEPS: Readonly<Record<PrepStep, string>> = {
@@ -54,6 +55,54 @@ const STEPS: Readonly<Record<PrepStep, string>> = {
 export const prepWord = (steps: readonly PrepStep[]) =>
   steps.length ? sentenceCase(steps.map((s) => STEPS[s]).join(', ')) : 'Nothing';
 export const coatsWord = (n: number) => `${n} ${n === 1 ? 'coat' : 'coats'}`;
+
+export const FAMILY_WORDS: Readonly<Record<PaintFamily, string>> = {
+  wall: 'Wall paint',
+  'wet-room': 'Wall paint for wet rooms',
+  ceiling: 'Ceiling paint',
+  enamel: 'Water-borne enamel',
+  'oil-enamel': 'Oil enamel',
+  'chalk-type': 'Chalk-type paint, waxed',
+};
+export const STYLE_WORDS: Readonly<Record<CoatStyle, string>> = {
+  equal: 'Equal coats',
+  'thin-then-full': 'A thin coat, then full ones',
+  'one-heavy': 'One heavy coat',
+};
+/** 4, 6 or 8 fl oz to the quart; 125, 190 or 250 mL to the litre. */
+export const conditionerWord = (dose: Conditioner, system: System) =>
+  dose === 0
+    ? 'None'
+    : system === 'imperial'
+      ? `${Math.round(dose * 32)} fl oz to the quart left in the pot`
+      : `${Math.round(dose * 1000)} mL to the litre left in the pot`;
+
+/** A member of a system in the reader's words. */
+export function memberWord<K extends keyof SystemValues>(member: K, value: SystemValues[K], system: System): string {
+  const words: { readonly [M in keyof SystemValues]: (v: SystemValues[M]) => string } = {
+    prep: prepWord,
+    primer: primerWord,
+    paint: (v) => FAMILY_WORDS[v],
+    sheen: sentenceCase,
+    cover: (v) => coverWord(v, system),
+    brush: (v) => brushWord(v, system),
+    coats: coatsWord,
+    style: (v) => STYLE_WORDS[v],
+    conditioner: (v) => conditionerWord(v, system),
+  };
+  return words[member](value);
+}
+export const MEMBER_WORDS: Readonly<Record<keyof SystemValues, string>> = {
+  prep: 'Preparation',
+  primer: 'Primer',
+  paint: 'Kind of paint',
+  sheen: 'Sheen',
+  cover: 'Roller cover',
+  brush: 'Brush',
+  coats: 'Coats',
+  style: 'How they go on',
+  conditioner: 'Flow conditioner',
+};
 
 export const TRIM_ORDER_WORDS: Readonly<Record<TrimOrder, string>> = {
   'trim-first': 'Trim first',

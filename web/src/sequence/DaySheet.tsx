@@ -1,23 +1,8 @@
-import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
-import { formatArea, formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
-import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useState } from 'react';
+import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { useJob } from '../app/job-context.ts';
-import {
-  brushWord,
-  coatsWord,
-  coverWord,
-  materialWord,
-  pieceWord,
-  prepWord,
-  primerWord,
-  sentenceCase,
-  surfaceWord,
-  taskWord,
-} from '../app/words.ts';
+import { Paper } from '../app/Paper.tsx';
+import { materialWord, pieceWord, taskWord } from '../app/words.ts';
 import { useSchedule } from '../workers/schedule.ts';
 import { clock, dayWord } from './clock.ts';
 
@@ -25,7 +10,6 @@ import { clock, dayWord } from './clock.ts';
 export default function DaySheet() {
   const { derived, state, system } = useJob();
   const { data } = useSchedule(state.job);
-  const [paper, setPaper] = useState<'a4' | 'letter'>(system === 'imperial' ? 'letter' : 'a4');
   const crew = state.job.crew;
   const days = new Map<number, TaskView[]>();
   for (const task of data?.schedule.tasks ?? []) {
@@ -33,132 +17,80 @@ export default function DaySheet() {
     days.set(day, [...(days.get(day) ?? []), task]);
   }
   return (
-    <main className="sheet-view" aria-label="Day sheet">
-      <div className="sheet-tools">
-        <Button variant="contained" onClick={() => window.print()}>
-          Print
-        </Button>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={paper}
-          onChange={(_, next: 'a4' | 'letter' | null) => next && setPaper(next)}
-          aria-label="Paper"
-        >
-          <ToggleButton value="a4">A4</ToggleButton>
-          <ToggleButton value="letter">Letter</ToggleButton>
-        </ToggleButtonGroup>
-      </div>
-      <article className={`sheet ${paper}`}>
-        <h1>{state.job.name}</h1>
-        <p className="sheet-facts">
-          {crew.people.map((p) => p.name).join(', ')} · {formatMinutes(derived.order.labour.minutes)} of work
-          {data &&
-            data.schedule.tasks.length > 0 &&
-            ` · done ${dayWord(data.schedule.finish, crew, true)} at ${clock(data.schedule.finish, crew).time}`}
-        </p>
-        <h2>Buy</h2>
-        <table>
-          <tbody>
-            {derived.order.paints.map((p) => (
-              <tr key={p.key}>
-                <td className="box" aria-hidden="true" />
-                <td>
-                  {p.product.name}, {p.sheen}
-                  {p.colour && `, ${p.colour.name}`}
-                </td>
-                <td>
-                  {p.choice?.cans.map((c) => `${c.count} × ${formatVolume(c.litres, system)}`).join(' + ') ??
-                    'no sizes known'}
-                </td>
-              </tr>
-            ))}
-            {derived.order.materials.map((m) => (
-              <tr key={`${m.item}${JSON.stringify(m.size)}`}>
-                <td className="box" aria-hidden="true" />
-                <td>{materialWord(m, system)}</td>
-                <td>{pieceWord(m.quantity, m.unit)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        {data?.schedule.problems.map((p) => (
-          <p key={p.message}>{p.message}</p>
-        ))}
-        {[...days].map(([day, tasks]) => (
-          <section key={day} className="sheet-day">
-            <h2>{dayWord(tasks[0]?.pieces[0]?.[0] ?? 0, crew)}</h2>
-            <table>
-              <thead>
-                <tr>
-                  <th />
-                  <th>From</th>
-                  <th>To</th>
-                  <th>Who</th>
-                  <th>What</th>
-                  <th>Paint, and drying after it</th>
-                </tr>
-              </thead>
-              <tbody>
-                {tasks.map((task) => (
-                  <tr key={task.id}>
-                    <td className="box" aria-hidden="true" />
-                    <td className="number">{clock(task.pieces[0]?.[0] ?? 0, crew).time}</td>
-                    <td className="number">{clock(task.pieces.at(-1)?.[1] ?? 0, crew).time}</td>
-                    <td>{task.who.map((w) => crew.people[w]?.name).join(', ')}</td>
-                    <td>
-                      {task.roomName}: {taskWord(task, system)}
-                    </td>
-                    <td>
-                      {task.paint}
-                      {task.drying > 0 && `; dries ${formatMinutes(task.drying)}`}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </section>
-        ))}
-        <section className="sheet-day">
-          <h2>Finish schedule</h2>
+    <Paper label="Day sheet" system={system}>
+      <h1>{state.job.name}</h1>
+      <p className="sheet-facts">
+        {crew.people.map((p) => p.name).join(', ')} · {formatMinutes(derived.order.labour.minutes)} of work
+        {data &&
+          data.schedule.tasks.length > 0 &&
+          ` · done ${dayWord(data.schedule.finish, crew, true)} at ${clock(data.schedule.finish, crew).time}`}
+      </p>
+      <h2>Buy</h2>
+      <table>
+        <tbody>
+          {derived.order.paints.map((p) => (
+            <tr key={p.key}>
+              <td className="box" aria-hidden="true" />
+              <td>
+                {p.product.name}, {p.sheen}
+                {p.colour && `, ${p.colour.name}`}
+              </td>
+              <td>
+                {p.choice?.cans.map((c) => `${c.count} × ${formatVolume(c.litres, system)}`).join(' + ') ??
+                  'no sizes known'}
+              </td>
+            </tr>
+          ))}
+          {derived.order.materials.map((m) => (
+            <tr key={`${m.item}${JSON.stringify(m.size)}`}>
+              <td className="box" aria-hidden="true" />
+              <td>{materialWord(m, system)}</td>
+              <td>{pieceWord(m.quantity, m.unit)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {data?.schedule.problems.map((p) => (
+        <p key={p.message}>{p.message}</p>
+      ))}
+      {[...days].map(([day, tasks]) => (
+        <section key={day} className="sheet-day">
+          <h2>{dayWord(tasks[0]?.pieces[0]?.[0] ?? 0, crew)}</h2>
           <table>
             <thead>
               <tr>
-                <th>Surface</th>
-                <th>Area</th>
-                <th>Finish</th>
-                <th>Prepare</th>
-                <th>Primer</th>
-                <th>Coats</th>
-                <th>Cover and brush</th>
+                <th />
+                <th>From</th>
+                <th>To</th>
+                <th>Who</th>
+                <th>What</th>
+                <th>Paint, and drying after it</th>
               </tr>
             </thead>
             <tbody>
-              {derived.surfaces.map((s) => (
-                <tr key={s.surface.id}>
+              {tasks.map((task) => (
+                <tr key={task.id}>
+                  <td className="box" aria-hidden="true" />
+                  <td className="number">{clock(task.pieces[0]?.[0] ?? 0, crew).time}</td>
+                  <td className="number">{clock(task.pieces.at(-1)?.[1] ?? 0, crew).time}</td>
+                  <td>{task.who.map((w) => crew.people[w]?.name).join(', ')}</td>
                   <td>
-                    {state.job.rooms.byId[s.surface.room]?.name}: {surfaceWord(s.surface.name, system)}
+                    {task.roomName}: {taskWord(task, system)}
                   </td>
-                  <td className="number">{formatArea(s.surface.area.value, system)}</td>
                   <td>
-                    {s.product.name}, {s.colour.name}, {sentenceCase(s.sheen).toLowerCase()}
-                  </td>
-                  <td>{prepWord(effective(s.system.prep))}</td>
-                  <td>{primerWord(effective(s.system.primer))}</td>
-                  <td>{coatsWord(effective(s.system.coats))}</td>
-                  <td>
-                    {coverWord(effective(s.system.cover), system)}; {brushWord(effective(s.system.brush), system)}
+                    {task.paint}
+                    {task.drying > 0 && `; dries ${formatMinutes(task.drying)}`}
                   </td>
                 </tr>
               ))}
             </tbody>
           </table>
         </section>
-        <p className="hint">
-          Times and quantities are estimates from the readings and starting values of this job; a product’s label
-          outranks them. Where paint may hold lead or a texture asbestos, test first and follow your local code.
-        </p>
-      </article>
-    </main>
+      ))}
+      <p className="hint">
+        Times and quantities are estimates from the readings and starting values of this job; a product’s label outranks
+        them. Where paint may hold lead or a texture asbestos, test first and follow your local code.
+      </p>
+    </Paper>
   );
 }

@@ -3,6 +3,7 @@ import { effective } from '@kovelin/core/specify/reasons.ts';
 import { orphans } from '@kovelin/core/specify/specify.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import { exportSchedule } from '../store/jobs.ts';
 import type { JobView } from '../app/job-context.ts';
 import { brushWord, coatsWord, coverWord, primerWord, sentenceCase, surfaceWord } from '../app/words.ts';
@@ -23,6 +24,9 @@ export function FinishSchedule({ view }: { view: JobView }) {
           <input type="checkbox" checked={together} onChange={(event) => setTogether(event.target.checked)} /> same
           systems together
         </label>
+        <Link className="tool" to={`../schedule${useLocation().search}`} relative="path">
+          To print
+        </Link>
         <button type="button" className="tool" onClick={() => void exportSchedule(view.state.job, derived.surfaces)}>
           As CSV
         </button>

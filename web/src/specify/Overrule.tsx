@@ -1,11 +1,17 @@
 import type { Brush, Cover, PrimerChoice, SystemValues } from '@kovelin/core/job/types.ts';
 import {
   BRISTLES,
+  COAT_STYLES,
+  CONDITIONERS,
   FABRICS,
+  PAINT_FAMILIES,
   PILES,
   PREP_STEPS,
   PRIMER_KINDS,
   SHEENS,
+  type CoatStyle,
+  type Conditioner,
+  type PaintFamily,
   type PrepStep,
   type PrimerKind,
 } from '@kovelin/core/job/vocabulary.ts';
@@ -14,7 +20,7 @@ import { INCH } from '@kovelin/core/units/si.ts';
 import type { ReactNode } from 'react';
 import { Choice } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
-import { coatsWord, pileWord, sentenceCase } from '../app/words.ts';
+import { coatsWord, conditionerWord, FAMILY_WORDS, pileWord, sentenceCase, STYLE_WORDS } from '../app/words.ts';
 
 type Member = keyof SystemValues;
 
@@ -52,8 +58,8 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
       const pick = (kind: PrimerKind, extent: PrimerChoice['extent']) =>
         onPick(
           kind === 'none' || extent === 'none'
-            ? { kind: 'none', extent: 'none', coats: 0 }
-            : { kind, extent, coats: Math.max(1, p.coats) },
+            ? { kind: 'none', extent: 'none', coats: 0, tint: null }
+            : { kind, extent, coats: Math.max(1, p.coats), tint: extent === 'full' ? p.tint : null },
         );
       return (
         <div className="pair">
@@ -69,6 +75,27 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
             options={words(['none', 'spot', 'full'] as const)}
             onChange={(extent) => pick(p.kind, extent)}
           />
+          {p.extent !== 'none' && (
+            <Choice
+              label="Coats of it"
+              value={String(p.coats)}
+              options={[1, 2].map((n) => [String(n), coatsWord(n)])}
+              onChange={(n) => onPick({ ...p, coats: Number(n) })}
+            />
+          )}
+          {p.extent === 'full' && (
+            <Choice
+              label="Tint"
+              value={p.tint ?? ''}
+              options={[
+                ['', 'as it comes'],
+                ...[...new Set([p.tint, s.system.primer.value.tint, s.tinted?.tint, s.colour.hex])].flatMap((tint) =>
+                  tint ? [[tint, tint === s.colour.hex ? 'to the finish' : `to ${tint}`] as const] : [],
+                ),
+              ]}
+              onChange={(tint) => onPick({ ...p, tint: tint || null })}
+            />
+          )}
         </div>
       );
     }
@@ -110,6 +137,33 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
         </div>
       );
     }
+    case 'paint':
+      return (
+        <Choice
+          label="Kind instead"
+          value={value as PaintFamily}
+          options={PAINT_FAMILIES.map((family) => [family, FAMILY_WORDS[family]])}
+          onChange={onPick}
+        />
+      );
+    case 'style':
+      return (
+        <Choice
+          label="Instead"
+          value={value as CoatStyle}
+          options={COAT_STYLES.map((style) => [style, STYLE_WORDS[style]])}
+          onChange={onPick}
+        />
+      );
+    case 'conditioner':
+      return (
+        <Choice
+          label="Dose instead"
+          value={String(value)}
+          options={CONDITIONERS.map((dose) => [String(dose), conditionerWord(dose, system)])}
+          onChange={(dose) => onPick(Number(dose) as Conditioner)}
+        />
+      );
     case 'brush': {
       const brush = value as Brush;
       const widths = [1, 1.5, 2, 2.5, 3].map((w) => w * INCH);

@@ -1,13 +1,12 @@
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Slider from '@mui/material/Slider';
 import { useState } from 'react';
 import { useJob } from '../app/job-context.ts';
 import { coatsWord } from '../app/words.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { FinishSchedule } from './FinishSchedule.tsx';
-import { SpecifyPanel } from './SpecifyPanel.tsx';
+import { SpecifyPanel, type Side } from './SpecifyPanel.tsx';
 
 /** 0: as it is now; n: after coat n; 'hidden': the paint's own colour. */
 type Stage = number | 'hidden';
@@ -29,6 +28,7 @@ function unevenness(s: Specified, stage: Stage): Pick<Coat, 'thin' | 'cut'> {
 export default function SpecifyView() {
   const view = useJob();
   const [stage, setStage] = useState<Stage>('hidden');
+  const [side, setSide] = useState<Side>('on');
   const { takeoff, derived, surface, specified } = view;
   if (!takeoff || !takeoff.surfaces.length)
     return (
@@ -41,6 +41,7 @@ export default function SpecifyView() {
     2,
     ...takeoff.surfaces.map((s) => effective(byId.get(s.id)?.system.coats ?? { value: 0, because: [] })),
   );
+  const stageWord = (at: number) => (at === 0 ? 'old' : at > most ? 'hidden' : `after coat ${at}`);
   const paint = (id: string): Coat => {
     const s = byId.get(id);
     return s
@@ -52,21 +53,20 @@ export default function SpecifyView() {
       <main className="middle" aria-label="Specify">
         <div className="stage-bar">
           <span id="stage">Show the room</span>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={stage}
-            onChange={(_, next: Stage | null) => next !== null && setStage(next)}
+          <Slider
+            className="stage-slider"
             aria-labelledby="stage"
-          >
-            <ToggleButton value={0}>as it is</ToggleButton>
-            {Array.from({ length: most }, (_, i) => (
-              <ToggleButton key={i} value={i + 1}>
-                after coat {i + 1}
-              </ToggleButton>
-            ))}
-            <ToggleButton value="hidden">fully hidden</ToggleButton>
-          </ToggleButtonGroup>
+            step={1}
+            min={0}
+            max={most + 1}
+            value={stage === 'hidden' ? most + 1 : Math.min(stage, most)}
+            onChange={(_, at) => setStage(at === most + 1 ? 'hidden' : Number(at))}
+            getAriaValueText={stageWord}
+            marks={Array.from({ length: most + 2 }, (_, at) => ({
+              value: at,
+              label: at > 1 && at <= most ? String(at) : stageWord(at),
+            }))}
+          />
         </div>
         <UnrolledRoom
           view={view}
@@ -76,7 +76,7 @@ export default function SpecifyView() {
         />
         <FinishSchedule view={view} />
       </main>
-      <SpecifyPanel key={surface?.id} view={view} />
+      <SpecifyPanel key={surface?.id} view={view} side={side} onSide={setSide} />
     </>
   );
 }

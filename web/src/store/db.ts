@@ -1,4 +1,4 @@
-import { migrate, type Json } from '@kovelin/core/job/migrations.ts';
+import { JOB_VERSION, migrate, type Json } from '@kovelin/core/job/migrations.ts';
 import { Dexie, type EntityTable, type Table } from 'dexie';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Patch } from 'immer';
@@ -27,16 +27,17 @@ export class Database extends Dexie {
     const tables = { jobs: 'id, updated', touches: '[jobId+rev]' };
     this.version(1).stores(tables);
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
-    this.version(2)
-      .stores(tables)
-      .upgrade((upgrade) =>
-        upgrade
-          .table<{ job: Json }>('jobs')
-          .toCollection()
-          .modify((row) => {
-            row.job = migrate(row.job);
-          }),
-      );
+    for (let version = 2; version <= JOB_VERSION; version++)
+      this.version(version)
+        .stores(tables)
+        .upgrade((upgrade) =>
+          upgrade
+            .table<{ job: Json }>('jobs')
+            .toCollection()
+            .modify((row) => {
+              row.job = migrate(row.job);
+            }),
+        );
   }
 }
 

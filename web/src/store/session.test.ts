@@ -111,11 +111,11 @@ test('a save that fails is said and tried again', async () => {
   expect((await stored())?.rooms.byId['a']?.name).toBe('Parlour');
 });
 
-test('a job kept by an earlier version opens in this one, with all it had', async () => {
-  const frozen = readFileSync(join(__dirname, '../../../core/src/job/fixtures/v1.json'), 'utf8');
+test.each([1, 2])('a job kept by version %i opens in this one, with all it had', async (version) => {
+  const frozen = readFileSync(join(__dirname, `../../../core/src/job/fixtures/v${version}.json`), 'utf8');
   const name = `old-${count++}`;
   const old = new Dexie(name);
-  old.version(1).stores({ jobs: 'id, updated', touches: '[jobId+rev]' });
+  old.version(version).stores({ jobs: 'id, updated', touches: '[jobId+rev]' });
   await old.table('jobs').put({ id: 'j', rev: 7, name: 'Loft', updated: 0, job: JSON.parse(frozen) as unknown });
   old.close();
   const now = new Database(name);

@@ -1,0 +1,51 @@
+import { familyOf, REPAIR_CLASSES, type PrepStep, type RepairClass } from '../job/vocabulary.ts';
+import { because, effective, type Reason } from './reasons.ts';
+import type { Specified } from './specify.ts';
+import { coatOf, isGlossy } from './system.ts';
+
+/** A step of preparation with what it takes: grits of paper, holes by class. */
+export interface PrepLine {
+  readonly step: PrepStep | 'between';
+  readonly how: Reason;
+  readonly grits: readonly number[];
+  readonly holes: readonly { readonly hole: RepairClass; readonly count: number; readonly how: Reason }[];
+}
+
+const HOW: Readonly<Record<PrepStep, Reason['rule']>> = {
+  'plates-off': 'how.plates-off',
+  'hardware-off': 'how.hardware-off',
+  wash: 'how.wash',
+  degrease: 'how.degrease',
+  scrape: 'how.scrape',
+  fill: 'how.fill',
+  degloss: 'how.degloss',
+  sand: 'how.sand',
+  dust: 'how.dust',
+  caulk: 'how.caulk',
+};
+
+/** 80 to key, never on board that will be seen; 120-150 to prepare; 220 between coats [common practice, no source]. */
+function gritsOf(s: Specified): number[] {
+  const hard = ['oil', 'clear', 'unknown'].includes(coatOf(s.survey)) || isGlossy(s.survey.sheen);
+  const keyed = hard && !['drywall', 'unknown'].includes(s.survey.substrate);
+  return keyed ? [80, 150] : hard ? [120, 150] : [150];
+}
+
+/** The preparation decided on, step by step, and the rub between coats of an enamel. */
+export function prepPlan(s: Specified): PrepLine[] {
+  const lines = effective(s.system.prep).map((step): PrepLine => ({
+    step,
+    how: because(HOW[step]),
+    grits: step === 'sand' ? gritsOf(s) : [],
+    holes:
+      step === 'fill'
+        ? REPAIR_CLASSES.flatMap((hole) =>
+            s.survey.repairs[hole] > 0
+              ? [{ hole, count: s.survey.repairs[hole], how: because(`hole.${hole}` as const) }]
+              : [],
+          )
+        : [],
+  }));
+  const enamelled = familyOf(s.surface.kind) === 'trim' && effective(s.system.coats) > 1;
+  return enamelled ? [...lines, { step: 'between', how: because('how.between'), grits: [220], holes: [] }] : lines;
+}

@@ -1,0 +1,354 @@
+import type { Survey } from '../job/types.ts';
+import {
+  BOARD_LEVELS,
+  CONDITIONS,
+  EXISTING_COATS,
+  KNOWN,
+  RAKING,
+  REPAIR_CLASSES,
+  SHEENS,
+  STAINS,
+  SUBSTRATES,
+  TEXTURES,
+  TOUCHERS,
+} from '../job/vocabulary.ts';
+import type { Specified } from './specify.ts';
+import { coatOf, conditionOf, holesOf, isRaked } from './system.ts';
+
+/**
+ * The survey as a conversation: what is asked about a surface, in the order a painter looks. Each question belongs to
+ * one key of the survey; `one` of its options is chosen, `many` may be, or it is counted, measured or a colour.
+ */
+export interface Question {
+  readonly key: QuestionKey;
+  readonly ask: string;
+  /** As it is named in a list of answers. */
+  readonly short: string;
+  readonly form: 'one' | 'many' | 'holes' | 'colour' | 'zones' | 'year';
+  readonly options: readonly Option[];
+  readonly asked: (s: Specified) => boolean;
+  readonly test?: TestId;
+}
+export interface Option {
+  readonly label: string;
+  readonly set: (survey: Survey) => Partial<Survey>;
+  readonly isNow: (survey: Survey) => boolean;
+}
+export type QuestionKey =
+  | 'substrate'
+  | 'texture'
+  | 'coat'
+  | 'condition'
+  | 'adhesion'
+  | 'repairs'
+  | 'stains'
+  | 'porous'
+  | 'damp'
+  | 'wax'
+  | 'fresh'
+  | 'sheen'
+  | 'colour'
+  | 'touched'
+  | 'raking'
+  | 'level'
+  | 'zones'
+  | 'built';
+
+const WORDS: Readonly<Record<string, string>> = {
+  mdf: 'MDF',
+  unknown: 'I don’t know',
+  bare: 'nothing, it is bare',
+  clear: 'a clear finish',
+  oil: 'oil or alkyd',
+  'water-borne': 'water-borne paint',
+  drywall: 'board (drywall)',
+  masonry: 'masonry or brick',
+  weak: 'weak, it crumbles',
+  windows: 'as the windows say',
+};
+const label = (value: string): string => WORDS[value] ?? value.replaceAll('-', ' ');
+
+type Plain = 'substrate' | 'texture' | 'coat' | 'condition' | 'sheen' | 'porous' | 'damp' | 'wax' | 'raking' | 'level';
+const pickFrom = <K extends Plain>(
+  key: K,
+  values: readonly Survey[K][],
+  words: Readonly<Record<string, string>> = {},
+): Option[] =>
+  values.map((value) => ({
+    label: words[value] ?? label(value),
+    set: () => ({ [key]: value }) as Partial<Survey>,
+    isNow: (survey) => survey[key] === value,
+  }));
+/** One of a list more, or fewer. */
+const listed = <K extends 'stains' | 'touched'>(key: K, values: readonly Survey[K][number][]): Option[] =>
+  values.map((value) => ({
+    label: label(value),
+    set: (survey) => {
+      const list: readonly string[] = survey[key];
+      const next = list.includes(value) ? list.filter((v) => v !== value) : [...list, value];
+      return { [key]: next } as Partial<Survey>;
+    },
+    isNow: (survey) => (survey[key] as readonly string[]).includes(value),
+  }));
+const NO_HOLES = Object.fromEntries(REPAIR_CLASSES.map((of) => [of, 0])) as unknown as Survey['repairs'];
+const isBroad = (s: Specified) => s.surface.kind === 'wall' || s.surface.kind === 'ceiling';
+const always = () => true;
+
+export const QUESTIONS: readonly Question[] = [
+  {
+    key: 'substrate',
+    ask: 'What is it made of?',
+    short: 'Made of',
+    form: 'one',
+    options: pickFrom('substrate', SUBSTRATES),
+    asked: always,
+  },
+  {
+    key: 'texture',
+    ask: 'How rough is it?',
+    short: 'Texture',
+    form: 'one',
+    options: pickFrom('texture', TEXTURES),
+    asked: isBroad,
+  },
+  {
+    key: 'coat',
+    ask: 'What is on it now?',
+    short: 'Existing coat',
+    form: 'one',
+    options: pickFrom('coat', EXISTING_COATS),
+    asked: always,
+    test: 'solvent',
+  },
+  {
+    key: 'condition',
+    ask: 'What state is that in?',
+    short: 'Condition',
+    form: 'one',
+    options: pickFrom('condition', CONDITIONS),
+    asked: always,
+    test: 'wipe',
+  },
+  {
+    key: 'adhesion',
+    ask: 'Does the old coat hold?',
+    short: 'Cross-cut',
+    form: 'one',
+    options: [null, 0, 1, 2, 3, 4, 5].map((value) => ({
+      label: value === null ? 'not tested' : `ISO class ${value} (ASTM ${5 - value}B)`,
+      set: () => ({ adhesion: value }),
+      isNow: (survey) => survey.adhesion === value,
+    })),
+    asked: (s) => s.survey.coat !== 'bare',
+    test: 'cross-cut',
+  },
+  {
+    key: 'repairs',
+    ask: 'How many holes are there, and how large?',
+    short: 'Repairs',
+    form: 'holes',
+    options: [
+      { label: 'none', set: () => ({ repairs: NO_HOLES }), isNow: (survey) => holesOf(survey) === 0 },
+      {
+        label: 'a few pinholes',
+        set: () => ({ repairs: { ...NO_HOLES, pinhole: 5 } }),
+        isNow: (survey) => holesOf(survey) > 0,
+      },
+    ],
+    asked: always,
+  },
+  {
+    key: 'stains',
+    ask: 'Are there stains?',
+    short: 'Stains',
+    form: 'many',
+    options: listed('stains', STAINS),
+    asked: always,
+  },
+  {
+    key: 'porous',
+    ask: 'Does it drink?',
+    short: 'Drinks water',
+    form: 'one',
+    options: pickFrom('porous', KNOWN),
+    asked: always,
+    test: 'drop',
+  },
+  {
+    key: 'damp',
+    ask: 'Is it damp?',
+    short: 'Damp',
+    form: 'one',
+    options: pickFrom('damp', KNOWN),
+    asked: always,
+    test: 'moisture',
+  },
+  {
+    key: 'wax',
+    ask: 'Was it ever waxed or polished?',
+    short: 'Wax or polish',
+    form: 'one',
+    options: pickFrom('wax', KNOWN),
+    asked: always,
+  },
+  {
+    key: 'fresh',
+    ask: 'Is any plaster or filler still drying?',
+    short: 'Still drying',
+    form: 'one',
+    options: [true, false].map((value) => ({
+      label: value ? 'yes' : 'no',
+      set: () => ({ fresh: value }),
+      isNow: (survey) => survey.fresh === value,
+    })),
+    asked: (s) => s.survey.substrate === 'plaster' || s.survey.substrate === 'masonry' || holesOf(s.survey) > 0,
+  },
+  {
+    key: 'sheen',
+    ask: 'How shiny is it now?',
+    short: 'Its sheen',
+    form: 'one',
+    options: pickFrom('sheen', SHEENS),
+    asked: (s) => s.survey.coat !== 'bare',
+  },
+  {
+    key: 'colour',
+    ask: 'What colour is it, and are there others on it?',
+    short: 'Old colours',
+    form: 'colour',
+    options: [],
+    asked: always,
+  },
+  {
+    key: 'touched',
+    ask: 'Who touches it?',
+    short: 'Touched by',
+    form: 'many',
+    options: listed('touched', TOUCHERS),
+    asked: always,
+  },
+  {
+    key: 'raking',
+    ask: 'Does light graze it?',
+    short: 'Grazing light',
+    form: 'one',
+    options: pickFrom('raking', RAKING),
+    asked: isBroad,
+  },
+  {
+    key: 'level',
+    ask: 'To what level was the board finished?',
+    short: 'Board level',
+    form: 'one',
+    options: pickFrom('level', BOARD_LEVELS, { '3': 'Level 3', '4': 'Level 4', '5': 'Level 5' }),
+    asked: (s) => s.survey.substrate === 'drywall' && isRaked(s),
+  },
+  {
+    key: 'zones',
+    ask: 'Are the edges or the handle side different?',
+    short: 'Edges and handle',
+    form: 'zones',
+    options: [],
+    asked: (s) => s.surface.kind === 'door',
+  },
+  {
+    key: 'built',
+    ask: 'How old may the oldest paint be?',
+    short: 'Oldest paint',
+    form: 'year',
+    options: [],
+    asked: always,
+  },
+];
+
+/** Questions of this surface that somebody answered, nearest scope or wider; the rest are starting values. */
+export const answered = (given: Partial<Survey>, key: QuestionKey): boolean =>
+  key === 'colour' ? 'colour' in given || 'patches' in given : key in given;
+
+export type TestId = 'solvent' | 'cross-cut' | 'drop' | 'wipe' | 'moisture';
+export interface SurfaceTest {
+  readonly id: TestId;
+  readonly title: string;
+  readonly steps: readonly string[];
+  /** Asked for where the answer is not known. */
+  readonly helps: (s: Specified) => boolean;
+  readonly results: readonly (readonly [Partial<Survey>, string])[];
+  readonly isNow: (survey: Survey) => number;
+}
+const at = <T>(list: readonly T[], value: T): number => list.indexOf(value);
+
+/** What a painter can find out on the spot [common practice, no source; cross-cut: ISO 2409, ASTM D3359]. */
+export const TESTS: readonly SurfaceTest[] = [
+  {
+    id: 'solvent',
+    title: 'Solvent rub',
+    steps: [
+      'Wet a white rag with alcohol, not acetone: that can soften oil paint too.',
+      'Rub a hidden place ten times. Where paint peels, rub the layer below: the rag reads only what it touches.',
+      'Look at the rag.',
+    ],
+    helps: (s) => s.survey.coat === 'unknown',
+    results: [
+      [{ solvent: 'comes-off' }, 'colour came off: water-borne'],
+      [{ solvent: 'stays' }, 'nothing came off: oil'],
+    ],
+    isNow: ({ solvent }) => at(['comes-off', 'stays'], solvent),
+  },
+  {
+    id: 'wipe',
+    title: 'Wipe',
+    steps: ['Draw a dry dark cloth over the wall, once, with a firm hand.', 'Look at the cloth.'],
+    helps: (s) => s.survey.condition === 'unknown',
+    results: [
+      [{ wipe: 'clean' }, 'clean: it does not chalk'],
+      [{ wipe: 'marks' }, 'a pale mark: it chalks'],
+    ],
+    isNow: ({ wipe }) => at(['clean', 'marks'], wipe),
+  },
+  {
+    id: 'cross-cut',
+    title: 'Cross-cut and tape',
+    steps: [
+      'With a sharp blade and a rule, score six lines 2 mm apart down to the ground, and six across them.',
+      'Brush off, press clear tape on, and pull it off in one go at a low angle.',
+      'Count how much of the lattice came away. ISO 2409 counts 0 (nothing) to 5; ASTM D3359 the other way round.',
+    ],
+    helps: (s) => s.survey.adhesion === null && s.survey.coat !== 'bare',
+    results: [0, 1, 2, 3, 4, 5].map((n) => [{ adhesion: n }, `ISO class ${n} (ASTM ${5 - n}B)`] as const),
+    isNow: ({ adhesion }) => adhesion ?? -1,
+  },
+  {
+    id: 'drop',
+    title: 'Water drop',
+    steps: ['Put a drop of water on the wall with a finger.', 'Watch it for a minute.'],
+    helps: (s) => s.survey.porous === 'unknown',
+    results: [
+      [{ drop: 'stands' }, 'it stands: sealed'],
+      [{ drop: 'slowly' }, 'gone within the minute: it drinks'],
+      [{ drop: 'at-once' }, 'dark at once: it drinks hard'],
+    ],
+    isNow: ({ drop }) => at(['stands', 'slowly', 'at-once'], drop),
+  },
+  {
+    id: 'moisture',
+    title: 'Moisture reading',
+    steps: [
+      'Set a pin meter to its wood scale and press the pins in, low down and where it looks dark.',
+      'Read it in three places and write down the worst.',
+    ],
+    helps: (s) => s.survey.damp === 'unknown' || s.survey.fresh,
+    results: [],
+    isNow: () => -1,
+  },
+];
+
+/** What a surface is taken for, in a few words: the survey read back. */
+export function readBack({ survey }: Specified): string {
+  const holes = holesOf(survey);
+  return [
+    `${label(survey.texture)} ${survey.substrate === 'unknown' ? 'ground' : survey.substrate}`,
+    coatOf(survey) === 'bare' ? 'bare' : `${survey.sheen}, ${coatOf(survey)}`,
+    conditionOf(survey),
+    holes ? `${holes} holes` : 'no holes',
+  ].join('; ');
+}

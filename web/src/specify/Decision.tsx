@@ -1,0 +1,130 @@
+import type { SystemValues } from '@kovelin/core/job/types.ts';
+import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
+import { QUESTIONS } from '@kovelin/core/specify/questions.ts';
+import type { Decided } from '@kovelin/core/specify/reasons.ts';
+import { effective } from '@kovelin/core/specify/reasons.ts';
+import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { turnsOf } from '@kovelin/core/specify/what-if.ts';
+import { word } from '@kovelin/core/specify/wording.ts';
+import { LEVEL_OF } from '@kovelin/core/specify/classes.ts';
+import { useState } from 'react';
+import type { JobView } from '../app/job-context.ts';
+import { MEMBER_WORDS, memberWord } from '../app/words.ts';
+import { Overrule } from './Overrule.tsx';
+
+export type Member = keyof SystemValues;
+
+interface DecisionProps {
+  readonly view: JobView;
+  readonly s: Specified;
+  readonly member: Member;
+  /** Surfaces an overrule goes to. */
+  readonly group: readonly string[];
+}
+
+/** A value with its because, what would change it, and a way to overrule it and back. */
+export function Decision({ view, s, member, group }: DecisionProps) {
+  const [open, setOpen] = useState(false);
+  const [turning, setTurning] = useState(false);
+  const { session, system } = view;
+  const decided = s.system[member] as Decided<SystemValues[Member]>;
+  const overruled = decided.override !== undefined;
+  const decide = (value: SystemValues[Member] | null) =>
+    session.edit({ name: 'decideAll', args: { surfaces: group, member, value } as never });
+  const say = (value: SystemValues[Member]) => memberWord(member, value as never, system);
+  const title = MEMBER_WORDS[member];
+  return (
+    <div className={overruled ? 'decision overruled' : 'decision'} data-member={member}>
+      <div className="decision-head">
+        <span>{title}</span>
+        <button
+          type="button"
+          className="link"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+          aria-label={`Overrule ${title.toLowerCase()}`}
+        >
+          {open ? 'close' : 'overrule'}
+        </button>
+      </div>
+      <b>
+        {say(effective(decided))}
+        {member === 'sheen' && <small> {LEVEL_OF[s.sheen]}</small>}
+      </b>
+      {member === 'primer' && s.primer && <small className="with">{s.primer.name}</small>}
+      {member === 'paint' && s.product.family !== effective(s.system.paint) && (
+        <small className="with">chosen: {s.product.name}</small>
+      )}
+      {overruled ? (
+        <p>
+          overruled by you; Kovelin would take {say(decided.value).toLowerCase()}.{' '}
+          <button type="button" className="link" onClick={() => decide(null)}>
+            Go back to it
+          </button>
+        </p>
+      ) : (
+        decided.because.map((reason) => <p key={reason.rule}>because {word(reason)}</p>)
+      )}
+      {member === 'prep' && <PrepSteps s={s} />}
+      <details className="turns" onToggle={(event) => setTurning(event.currentTarget.open)}>
+        <summary>What would change it?</summary>
+        {turning && <Turns view={view} s={s} member={member} say={say} />}
+      </details>
+      {open && <Overrule member={member} value={effective(decided)} system={system} onPick={decide} s={s} />}
+    </div>
+  );
+}
+
+/** Each step with its paper and its holes. */
+function PrepSteps({ s }: { s: Specified }) {
+  return (
+    <ol className="prep-steps">
+      {prepPlan(s).map((line) => (
+        <li key={line.step}>
+          {word(line.how)}
+          {line.grits.length > 0 && <i> {line.grits.join(', then ')} grit</i>}
+          {line.holes.map(({ hole, count, how }) => (
+            <small key={hole}>
+              {count} {hole === 'coin' ? 'coin-size' : hole}: {word(how)}
+            </small>
+          ))}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+type TurnsProps = Pick<DecisionProps, 'view' | 's' | 'member'> & {
+  readonly say: (value: SystemValues[Member]) => string;
+};
+function Turns({ view, s, member, say }: TurnsProps) {
+  const room = view.state.shown.rooms.byId[s.surface.room];
+  const turns = room ? turnsOf(view.state.shown, s, room, member) : [];
+  if (!turns.length) return <p>No other answer about this surface would, by itself.</p>;
+  return (
+    <ul>
+      {turns.map((turn) => (
+        <li key={`${turn.key}${turn.answers.join()}`}>
+          {QUESTIONS.find((q) => q.key === turn.key)?.short}: {turn.answers.join(' or ')} →{' '}
+          <i>{say(turn.becomes).toLowerCase()}</i>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What a door's edges or handle side get besides. */
+export function ZoneSystems({ s, system }: { s: Specified; system: JobView['system'] }) {
+  return s.zones.map((z) => (
+    <div key={z.zone} className="decision" data-zone={z.zone}>
+      <div className="decision-head">
+        <span>{z.zone === 'edge' ? 'Its edges' : 'Its handle side'}</span>
+      </div>
+      <b>{memberWord('primer', effective(z.primer), system)}</b>
+      <p>{memberWord('prep', effective(z.prep), system)}</p>
+      {z.primer.because.map((reason) => (
+        <p key={reason.rule}>because {word(reason)}</p>
+      ))}
+    </div>
+  ));
+}

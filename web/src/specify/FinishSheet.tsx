@@ -1,0 +1,119 @@
+import { groupBy } from '@kovelin/core/units/group.ts';
+import { alike } from '@kovelin/core/specify/alike.ts';
+import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
+import { effective } from '@kovelin/core/specify/reasons.ts';
+import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
+import { word } from '@kovelin/core/specify/wording.ts';
+import { formatArea } from '@kovelin/core/units/quantities.ts';
+import { useJob, type JobView } from '../app/job-context.ts';
+import { Paper } from '../app/Paper.tsx';
+import {
+  brushWord,
+  coatsWord,
+  conditionerWord,
+  coverWord,
+  primerWord,
+  STYLE_WORDS,
+  surfaceWord,
+} from '../app/words.ts';
+
+/** The finish schedule on paper: per room, surfaces with one system together, how each is prepared, and what to mind. */
+export default function FinishSheet() {
+  const view = useJob();
+  const { derived, state, system } = view;
+  const rooms = [...groupBy(derived.surfaces, (s) => s.surface.room)];
+  const cautions = [...new Set(derived.surfaces.flatMap((s) => cautionsOf(s).map((c) => c.rule)))];
+  return (
+    <Paper label="Finish schedule" system={system}>
+      <h1>{state.job.name}: finish schedule</h1>
+      {rooms.map(([room, surfaces]) => (
+        <section key={room}>
+          <h2>{state.job.rooms.byId[room]?.name}</h2>
+          <table>
+            <thead>
+              <tr>
+                <th>Surface</th>
+                <th>Area</th>
+                <th>Finish</th>
+                <th>Prepare</th>
+                <th>Primer</th>
+                <th>Coats</th>
+                <th>Cover and brush</th>
+              </tr>
+            </thead>
+            <tbody>
+              {alike(surfaces).map((group) => (
+                <Row key={group[0]?.surface.id} group={group} view={view} />
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+      <h2>Take care</h2>
+      {cautions.map((rule) => (
+        <p key={rule} className="sheet-facts">
+          {word({ rule, with: {} })}
+        </p>
+      ))}
+      <p className="hint">
+        Worked out from the survey and the labels of this job; a product’s label outranks it. ○ marks what was decided
+        against the recommendation.
+      </p>
+    </Paper>
+  );
+}
+
+function Row({ group, view: { system, state } }: { group: readonly Specified[]; view: JobView }) {
+  const s = group[0];
+  if (!s) return null;
+  const { primer, coats, cover, brush, style, conditioner } = s.system;
+  const own = (d: { override?: unknown }) => (d.override === undefined ? '' : ' ○');
+  const dose = effective(conditioner);
+  const notes = warningsOf(s).map((w) => {
+    const date = state.job.noted[`${s.surface.id}|${w.reason.rule}`];
+    return `${word(w.reason)}${date ? ` (insisted on, ${date})` : ''}`;
+  });
+  return (
+    <tr>
+      <td>
+        {group.map((g) => surfaceWord(g.surface.name, system)).join(', ')}
+        {notes.map((note) => (
+          <small key={note}>! {note}</small>
+        ))}
+      </td>
+      <td className="number">
+        {formatArea(
+          group.reduce((sum, g) => sum + g.surface.area.value, 0),
+          system,
+        )}
+      </td>
+      <td>
+        {s.product.name}, {s.colour.name}, {s.sheen}
+        {own(s.system.sheen)}
+      </td>
+      <td>
+        {prepPlan(s)
+          .map(
+            (line) =>
+              `${line.step === 'between' ? 'rub between coats' : line.step.replace('-', ' ')}${line.grits.length ? ` ${line.grits.join('-')}` : ''}`,
+          )
+          .join(', ')}
+        {own(s.system.prep)}
+      </td>
+      <td>
+        {primerWord(effective(primer))}
+        {own(primer)}
+      </td>
+      <td>
+        {coatsWord(effective(coats))}
+        {own(coats)}
+        {effective(style) !== 'equal' && `, ${STYLE_WORDS[effective(style)].toLowerCase()}`}
+        {dose > 0 && `; conditioner ${conditionerWord(dose, system)}`}
+      </td>
+      <td>
+        {coverWord(effective(cover), system)}; {brushWord(effective(brush), system)}
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,47 @@
+import { KELVIN, LIGHTS, underLight, type LightName } from '@kovelin/core/specify/lights.ts';
+import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { lrvOf } from '@kovelin/core/specify/colour.ts';
+import type { JobView } from '../app/job-context.ts';
+
+const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
+  day: 'Day',
+  overcast: 'Overcast',
+  evening: 'Evening sun',
+  lamp: 'Warm lamp',
+};
+
+/** This surface's colour, what was on it and the room's others, side by side under four lights. */
+export default function OtherLight({ view, s }: { view: JobView; s: Specified }) {
+  const others = view.derived.surfaces.filter((o) => o.surface.room === s.surface.room).map((o) => o.colour);
+  const colours = [...new Map([s.colour, ...others].map((c) => [c.id, c])).values()];
+  const rows = [...colours.map((c) => ({ ...c })), { id: 'old', name: 'What is on it now', hex: s.survey.colour }];
+  return (
+    <table className="lights">
+      <thead>
+        <tr>
+          <th>Colour</th>
+          {LIGHTS.map((light) => (
+            <th key={light} scope="col">
+              {LIGHT_WORDS[light]} <small>{KELVIN[light]} K</small>
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((c) => (
+          <tr key={c.id}>
+            <th scope="row">
+              {c.name} <small>LRV {lrvOf(c.hex).toFixed(0)}</small>
+            </th>
+            {LIGHTS.map((light) => {
+              const seen = underLight(c.hex, light);
+              return (
+                <td key={light} style={{ background: seen }} aria-label={`${c.name}, ${LIGHT_WORDS[light]}: ${seen}`} />
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,93 @@
+import { schoolPrices, type SchoolPrice } from '@kovelin/core/order/schools.ts';
+import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import type { JobView } from '../app/job-context.ts';
+import { pileWord, TRIM_ORDER_WORDS } from '../app/words.ts';
+
+type Of = SchoolPrice['of'];
+const TITLES: Readonly<Record<Of, string>> = {
+  walls: 'Sheen of walls',
+  coats: 'How coats go on',
+  weakCoats: 'Penetrating primer on weak ground',
+  brick: 'Cover on brick',
+  house: 'One cover for everything it serves',
+  openings: 'Openings in what labour is priced on',
+  trimOrder: 'Trim and walls',
+};
+const WORDS: Readonly<Record<string, string>> = {
+  weighed: 'Weighed wall by wall',
+  'touch-up': 'Flat: it touches up',
+  wipe: 'Satin: it wipes',
+  equal: 'Equal coats',
+  'thin-then-full': 'A thin coat, then full ones',
+  '1': 'Once',
+  '2': 'Twice',
+  'long-pile': 'A long pile',
+  'half-inch': 'Half-inch: less spatter',
+  null: 'No: the best for each surface',
+  net: 'Net: what is not painted is not priced',
+  gross: 'Gross: ordinary openings stay in, for the slow edges',
+  ...TRIM_ORDER_WORDS,
+};
+
+/** Where practitioners disagree: the choice is the user's, each with its price on this job. */
+export default function Practice({ view, onClose }: { view: JobView; onClose: () => void }) {
+  const { session, state, system } = view;
+  const prices = schoolPrices(state.job);
+  const titles = [...new Set(prices.map((p) => p.of))];
+  const word = ({ of, set }: SchoolPrice): string => {
+    const value = set[of];
+    return value && typeof value === 'object'
+      ? `${pileWord(value.pile, system)}, ${value.fabric}`
+      : (WORDS[String(value)] ?? String(value));
+  };
+  const sign = (n: number) => (n > 0 ? '+' : '−');
+  const price = ({ cost, paint, minutes }: SchoolPrice): string => {
+    const parts = [
+      Math.abs(cost) > 0 && `${sign(cost)}${formatMoney(Math.abs(cost), state.job.currency)}`,
+      Math.abs(paint) > 0.01 && `${sign(paint)}${formatVolume(Math.abs(paint), system)} of paint`,
+      Math.abs(minutes) >= 1 && `${sign(minutes)}${formatMinutes(Math.abs(minutes))} of work`,
+    ].filter(Boolean);
+    return parts.join(', ') || 'costs the same here';
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="practice" maxWidth="md">
+      <div className="dialog practice">
+        <h2 id="practice">Your practice</h2>
+        <p className="hint">
+          Painters disagree about these. Set them once for the job; any surface can still be overruled. Prices are
+          against the practice as it stands, on this job.
+        </p>
+        <div className="schools">
+          {titles.map((of) => (
+            <fieldset key={of}>
+              <legend>{TITLES[of]}</legend>
+              {prices
+                .filter((p) => p.of === of)
+                .map((p) => (
+                  <label key={word(p)} className="school">
+                    <input
+                      type="radio"
+                      name={of}
+                      checked={p.chosen}
+                      onChange={() => session.edit({ name: 'setPractice', args: { set: p.set } })}
+                    />
+                    <span>
+                      <b>{word(p)}</b>
+                      {p.chosen ? 'your practice' : price(p)}
+                    </span>
+                  </label>
+                ))}
+            </fieldset>
+          ))}
+        </div>
+        <div className="row-buttons">
+          <Button variant="contained" onClick={onClose}>
+            Close
+          </Button>
+        </div>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,434 @@
+import { layered, roomScope } from '@kovelin/core/job/scope.ts';
+import type { Survey as Answers, ZoneSurvey } from '@kovelin/core/job/types.ts';
+import {
+  CONDITIONS,
+  EXISTING_COATS,
+  FLOORS,
+  REPAIR_CLASSES,
+  ZONES,
+  type RepairClass,
+  type Zone,
+} from '@kovelin/core/job/vocabulary.ts';
+import {
+  answered,
+  QUESTIONS,
+  readBack,
+  TESTS,
+  type Question,
+  type QuestionKey,
+  type SurfaceTest,
+} from '@kovelin/core/specify/questions.ts';
+import { bearingsOf, compassPoint } from '@kovelin/core/specify/light.ts';
+import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { DRY_ENOUGH, WET } from '@kovelin/core/specify/system.ts';
+import { outcomes, type Change } from '@kovelin/core/specify/what-if.ts';
+import { useState } from 'react';
+import { Choice, DraftField, Section } from '../app/fields.tsx';
+import type { JobView } from '../app/job-context.ts';
+import { MEMBER_WORDS, memberWord, sentenceCase, surfaceWord } from '../app/words.ts';
+import { ColourInput } from './ColourInput.tsx';
+import { TestDrawing } from './TestDrawing.tsx';
+
+type Set = (change: Partial<Answers>) => void;
+type Props = { readonly view: JobView; readonly s: Specified };
+
+/** What is there now, asked one thing at a time; answers fall back on the room's and the job's. */
+export function Survey({ view, s }: Props) {
+  const { session, state, takeoff } = view;
+  const [wide, setWide] = useState(false);
+  const [key, setKey] = useState<QuestionKey | null>(null);
+  const scope = wide ? roomScope(s.surface.room, s.surface.kind) : s.surface.id;
+  const given = layered<Partial<Answers>>(state.shown.survey, s.surface, {});
+  const asked = QUESTIONS.filter((q) => q.asked(s));
+  const open = asked.find((q) => q.key === key) ?? asked.find((q) => !answered(given, q.key)) ?? null;
+  const set: Set = (change) => {
+    // an answer does not take its question away: a test may follow, or more than one answer
+    if (open) setKey(open.key);
+    session.edit({ name: 'setSurvey', args: { scope, set: change } });
+  };
+  const next = (from: QuestionKey) => {
+    const at = asked.findIndex((q) => q.key === from);
+    const later = [...asked.slice(at + 1), ...asked.slice(0, at)];
+    setKey(later.find((q) => !answered(given, q.key))?.key ?? asked[at + 1]?.key ?? null);
+  };
+  const count = asked.filter((q) => answered(given, q.key)).length;
+  return (
+    <Section title="What is there now" extra={<small>{`${count} of ${asked.length} answered`}</small>}>
+      <p className="read-back">{sentenceCase(readBack(s))}</p>
+      {s.surface.kind !== 'ceiling' && (
+        <label className="check">
+          <input type="checkbox" checked={wide} onChange={(event) => setWide(event.target.checked)} /> answer for all
+          like it in this room
+        </label>
+      )}
+      {open ? (
+        <Asked key={open.key} view={view} s={s} question={open} set={set} onNext={() => next(open.key)} />
+      ) : (
+        <p className="hint">Every question about this surface is answered.</p>
+      )}
+      <ul className="answers" aria-label="Answers">
+        {asked.map((q) => (
+          <li key={q.key} className={q.key === open?.key ? 'chosen' : ''}>
+            <button type="button" className="link" onClick={() => setKey(q.key)}>
+              {q.short}
+            </button>
+            <span>
+              {say(q, s)} {!answered(given, q.key) && <small>starting value</small>}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <CopyAnswers view={view} s={s} given={given} />
+      {takeoff && <RoomLight view={view} s={s} />}
+    </Section>
+  );
+}
+
+function say(q: Question, { survey, grazedBy }: Specified): string {
+  if (q.key === 'repairs')
+    return (
+      REPAIR_CLASSES.filter((of) => survey.repairs[of] > 0)
+        .map((of) => `${survey.repairs[of]} ${of}`)
+        .join(', ') || 'none'
+    );
+  if (q.key === 'colour') return [survey.colour, ...survey.patches].join(', ');
+  if (q.key === 'built') return survey.built === null ? 'not known: taken as old' : `about ${survey.built}`;
+  if (q.key === 'zones') return ZONES.filter((zone) => survey.zones[zone]).join(' and ') || 'as the faces';
+  if (q.key === 'raking' && survey.raking === 'windows')
+    return grazedBy.length ? `yes: window ${grazedBy.join(', ')}` : 'no window near';
+  if (q.key === 'damp' && survey.moisture !== null) return `${survey.moisture} % read`;
+  return q.options.flatMap((o) => (o.isNow(survey) ? [o.label] : [])).join(', ') || 'none';
+}
+
+interface AskedProps extends Props {
+  readonly question: Question;
+  readonly set: Set;
+  readonly onNext: () => void;
+}
+function Asked({ view, s, question: q, set, onNext }: AskedProps) {
+  const test = TESTS.find((t) => t.id === q.test);
+  return (
+    <fieldset className="asked" data-question={q.key}>
+      <legend>{q.ask}</legend>
+      {(q.form === 'one' || q.form === 'many') && (
+        <div className="options">
+          {q.options.map((o) => (
+            <button
+              key={o.label}
+              type="button"
+              className="option"
+              aria-pressed={o.isNow(s.survey)}
+              onClick={() => {
+                set(o.set(s.survey));
+                // a test may follow an answer that nobody knows
+                if (q.form === 'one' && !/know|not tested/.test(o.label)) onNext();
+              }}
+            >
+              {o.label}
+            </button>
+          ))}
+        </div>
+      )}
+      {q.form === 'holes' && <Holes s={s} set={set} />}
+      {q.form === 'colour' && <OldColours s={s} set={set} />}
+      {q.form === 'zones' && <Zones s={s} set={set} />}
+      {q.form === 'year' && (
+        <DraftField
+          label="Oldest paint from about (year)"
+          value={s.survey.built === null ? '' : String(s.survey.built)}
+          placeholder="not known: taken as old"
+          parse={readYear}
+          onCommit={(built) => {
+            set({ built });
+            return null;
+          }}
+        />
+      )}
+      {q.form !== 'one' && (
+        <button
+          type="button"
+          className="take"
+          onClick={() => {
+            // leaving it as it stands is an answer too
+            if (q.form === 'many' || q.form === 'holes' || q.form === 'zones' || q.form === 'year')
+              set({ [q.key]: s.survey[q.key as keyof Answers] });
+            if (q.form === 'colour') set({ colour: s.survey.colour });
+            onNext();
+          }}
+        >
+          {q.form === 'many' && s.survey[q.key as 'stains' | 'touched'].length === 0 ? 'None' : 'That is all'}
+        </button>
+      )}
+      {test?.helps(s) && <Test view={view} s={s} test={test} set={set} onNext={onNext} />}
+    </fieldset>
+  );
+}
+
+const changed = (list: readonly Change[], view: JobView) =>
+  list
+    .map(
+      ({ member, becomes }) =>
+        `${MEMBER_WORDS[member].toLowerCase()} ${memberWord(member, becomes as never, view.system).toLowerCase()}`,
+    )
+    .join('; ');
+
+/** How to find out, and what each result would change. */
+function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: Set; onNext: () => void }) {
+  const room = view.state.shown.rooms.byId[s.surface.room];
+  const results = room ? outcomes(view.state.shown, s, room, test.results) : [];
+  return (
+    <div className="test">
+      <h4>{test.title}</h4>
+      <TestDrawing test={test.id} />
+      <ol>
+        {test.steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      {test.id === 'moisture' ? (
+        <>
+          <p>
+            Under {DRY_ENOUGH} % it can be painted; above {WET} % it is damp.
+          </p>
+          <DraftField
+            label="Worst reading (%)"
+            value={s.survey.moisture === null ? '' : String(s.survey.moisture)}
+            placeholder="not measured"
+            parse={readPerCent}
+            onCommit={(moisture) => {
+              set({ moisture });
+              return null;
+            }}
+          />
+        </>
+      ) : (
+        <div className="options">
+          {results.map(({ label, set: change, changes }, i) => (
+            <button
+              key={label}
+              type="button"
+              className="option"
+              aria-pressed={test.isNow(s.survey) === i}
+              onClick={() => {
+                set(change);
+                onNext();
+              }}
+            >
+              {label}
+              <small>{changes.length ? `then ${changed(changes, view)}` : 'changes nothing'}</small>
+            </button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+const HOLE_WORDS: Readonly<Record<RepairClass, string>> = {
+  pinhole: 'Pinholes',
+  coin: 'Coin-size',
+  large: 'Larger',
+  anchor: 'Anchors',
+};
+function Holes({ s, set }: { s: Specified; set: Set }) {
+  return (
+    <div className="pair">
+      {REPAIR_CLASSES.map((of) => (
+        <DraftField
+          key={of}
+          label={HOLE_WORDS[of]}
+          value={String(s.survey.repairs[of])}
+          parse={readCount}
+          onCommit={(n) => {
+            set({ repairs: { ...s.survey.repairs, [of]: n } });
+            return null;
+          }}
+        />
+      ))}
+    </div>
+  );
+}
+
+function OldColours({ s, set }: { s: Specified; set: Set }) {
+  const { colour, patches } = s.survey;
+  return (
+    <div className="colour-line">
+      <span className="chip large" style={{ background: colour }} />
+      <ColourInput label="Its colour" value={colour} onPick={(next) => set({ colour: next })} />
+      {patches.map((patch, i) => (
+        <button
+          key={patch}
+          type="button"
+          className="chip large"
+          style={{ background: patch }}
+          aria-label={`Remove the old colour ${patch}`}
+          onClick={() => set({ patches: patches.filter((_, j) => j !== i) })}
+        />
+      ))}
+      {patches.length < 4 && (
+        <ColourInput
+          label="A patch or stripe"
+          value="#8a6d4b"
+          onPick={(patch) => set({ patches: [...patches.filter((p) => p !== patch), patch] })}
+        />
+      )}
+    </div>
+  );
+}
+
+const ZONE_WORDS: Readonly<Record<Zone, string>> = { edge: 'Edges', handle: 'Handle side' };
+function Zones({ s, set }: { s: Specified; set: Set }) {
+  const put = (zone: Zone, change: ZoneSurvey | null) => {
+    const { [zone]: old, ...rest } = s.survey.zones;
+    set({ zones: change ? { ...rest, [zone]: { ...old, ...change } } : rest });
+  };
+  return ZONES.map((zone) => {
+    const own = s.survey.zones[zone];
+    return (
+      <div key={zone} className="zone">
+        <label className="check">
+          <input
+            type="checkbox"
+            checked={own !== undefined}
+            onChange={(event) => put(zone, event.target.checked ? { coat: s.survey.coat } : null)}
+          />{' '}
+          {ZONE_WORDS[zone]} differ from the faces
+        </label>
+        {own && (
+          <div className="pair">
+            <Choice
+              label="On it now"
+              value={own.coat ?? s.survey.coat}
+              options={EXISTING_COATS.map((v) => [v, sentenceCase(v)])}
+              onChange={(coat) => put(zone, { coat })}
+            />
+            <Choice
+              label="Condition"
+              value={own.condition ?? s.survey.condition}
+              options={CONDITIONS.map((v) => [v, sentenceCase(v)])}
+              onChange={(condition) => put(zone, { condition })}
+            />
+            <label className="check">
+              <input
+                type="checkbox"
+                checked={own.wax === 'yes'}
+                onChange={(event) => put(zone, { wax: event.target.checked ? 'yes' : 'no' })}
+              />{' '}
+              wax or grease
+            </label>
+          </div>
+        )}
+      </div>
+    );
+  });
+}
+
+/** The answers given here, for surfaces like it anywhere in the job. */
+function CopyAnswers({ view, s, given }: Props & { given: Partial<Answers> }) {
+  const { derived, session, state, system } = view;
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const alike = derived.surfaces.filter((o) => o.surface.kind === s.surface.kind && o.surface.id !== s.surface.id);
+  if (!alike.length || !Object.keys(given).length) return null;
+  return (
+    <details className="copy">
+      <summary>Copy these answers to …</summary>
+      <div className="checks">
+        {alike.map(({ surface }) => (
+          <label key={surface.id} className="check">
+            <input
+              type="checkbox"
+              checked={chosen.has(surface.id)}
+              onChange={(event) => {
+                const next = new Set(chosen);
+                if (event.target.checked) next.add(surface.id);
+                else next.delete(surface.id);
+                setChosen(next);
+              }}
+            />{' '}
+            {surface.room === s.surface.room ? '' : `${state.shown.rooms.byId[surface.room]?.name ?? ''}: `}
+            {surfaceWord(surface.name, system)}
+          </label>
+        ))}
+      </div>
+      <button
+        type="button"
+        className="take"
+        disabled={!chosen.size}
+        onClick={() => {
+          session.edit({ name: 'setSurveys', args: { scopes: [...chosen], set: given } });
+          setChosen(new Set());
+        }}
+      >
+        Copy to {chosen.size} {chosen.size === 1 ? 'surface' : 'surfaces'}
+      </button>
+    </details>
+  );
+}
+
+const FLOOR_WORDS = {
+  unknown: 'not said',
+  sealed: 'Sealed: varnish, tile',
+  porous: 'Porous: bare wood, stone',
+  carpet: 'Carpet',
+};
+const DRIPS = {
+  unknown: '',
+  sealed: 'Let a drip harden and lift it.',
+  porous: 'A drip soaks in: wet rag at once.',
+  carpet: 'Lift nothing while it is wet; keep a damp cloth at hand.',
+};
+/** What holds for the whole room: the floor below, and which way its windows look. */
+function RoomLight({ view, s }: Props) {
+  const room = view.room;
+  if (!room) return null;
+  const first = room.walls.byId[room.walls.order[0] ?? ''];
+  const bearings = bearingsOf(room);
+  const windows = Object.values(room.openings.byId).filter((o) => o.kind === 'window');
+  const set = (change: Parameters<typeof view.session.edit>[0]) => view.session.edit(change);
+  return (
+    <div className="room-light" key={s.surface.room}>
+      <div className="pair">
+        <Choice
+          label="Floor of the room"
+          value={room.floor}
+          options={FLOORS.map((floor) => [floor, FLOOR_WORDS[floor]])}
+          onChange={(floor) => set({ name: 'setRoom', args: { room: room.id, set: { floor } } })}
+        />
+        <Choice
+          label={`Facing wall ${first?.label ?? 'A'} you look`}
+          value={room.bearing === null ? '' : String(Math.round(room.bearing / 45) * 45)}
+          options={[
+            ['', 'not known'],
+            ...[0, 45, 90, 135, 180, 225, 270, 315].map((b) => [String(b), compassPoint(b)] as const),
+          ]}
+          onChange={(b) =>
+            set({ name: 'setRoom', args: { room: room.id, set: { bearing: b === '' ? null : Number(b) } } })
+          }
+        />
+      </div>
+      <p className="hint">
+        {DRIPS[room.floor]}{' '}
+        {bearings &&
+          windows.map((o) => `Window ${o.label} looks ${compassPoint(bearings.get(o.wall) ?? 0)}.`).join(' ')}
+      </p>
+    </div>
+  );
+}
+
+type Read<T> = { ok: true; value: T } | { ok: false; message: string };
+function readYear(text: string): Read<number | null> {
+  if (!text.trim()) return { ok: true, value: null };
+  const year = /^\d{4}$/.test(text.trim()) ? Number(text) : NaN;
+  return year >= 1000 && year <= 2100
+    ? { ok: true, value: year }
+    : { ok: false, message: 'A year of four figures is expected, such as 1962.' };
+}
+function readCount(text: string): Read<number> {
+  const n = /^\d{1,3}$/.test(text.trim()) ? Number(text) : NaN;
+  return Number.isNaN(n) ? { ok: false, message: 'A whole number from 0 to 999 is expected.' } : { ok: true, value: n };
+}
+function readPerCent(text: string): Read<number | null> {
+  if (!text.trim()) return { ok: true, value: null };
+  const n = Number(text.replace(/%/, '').replace(',', '.'));
+  return n >= 0 && n <= 100 ? { ok: true, value: n } : { ok: false, message: 'A reading from 0 to 100 % is expected.' };
+}
