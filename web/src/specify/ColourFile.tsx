@@ -1,4 +1,5 @@
 import { readPalette, writeCxf, type Palette } from '@kovelin/core/exchange/palette.ts';
+import { OWN_PALETTE } from '@kovelin/core/specify/own-palette.ts';
 import { undertone, lrvOf } from '@kovelin/core/specify/colour.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
@@ -7,21 +8,23 @@ import { useState } from 'react';
 import { freshId, type JobView } from '../app/job-context.ts';
 import { download } from '../store/jobs.ts';
 
+const OWN: Palette = { colours: OWN_PALETTE.map((c) => ({ ...c, shown: true })), problems: [] };
+
 /** Colours from a palette file into the job, and the job's colours out. */
 export default function ColourFile({ view, onClose }: { view: JobView; onClose: () => void }) {
   const { session, state } = view;
-  const [palette, setPalette] = useState<Palette | null>(null);
+  const [palette, setPalette] = useState<Palette>(OWN);
   const [refused, setRefused] = useState<string[]>([]);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const open = async (file: File | undefined) => {
     if (!file) return;
     const read = readPalette(await file.text());
     setRefused(read.ok ? read.value.problems.slice(0, 5).map(sentence) : read.problems.map(sentence));
-    setPalette(read.ok ? read.value : null);
+    setPalette(read.ok ? read.value : OWN);
     setChosen(new Set());
   };
   const take = () => {
-    const colours = (palette?.colours ?? [])
+    const colours = palette.colours
       .filter((_, i) => chosen.has(i))
       .map(({ name, hex }) => ({ id: freshId(), name, hex }));
     if (colours.length) session.edit({ name: 'addColours', args: { colours } });
@@ -35,8 +38,10 @@ export default function ColourFile({ view, onClose }: { view: JobView; onClose: 
   return (
     <Dialog open onClose={onClose} aria-labelledby="colour-file" maxWidth="md">
       <div className="dialog bring-in">
-        <h2 id="colour-file">Colours from a file</h2>
-        <p className="hint">A GPL palette, a CSV of names with sRGB or Lab, or CxF3 (ISO 17972).</p>
+        <h2 id="colour-file">Colours to take into the job</h2>
+        <p className="hint">
+          Kovelin’s own palette, or a file: a GPL palette, a CSV of names with sRGB or Lab, or CxF3 (ISO 17972).
+        </p>
         <label className="file">
           <span>Choose the file</span>
           <input
@@ -51,25 +56,23 @@ export default function ColourFile({ view, onClose }: { view: JobView; onClose: 
             {text}
           </p>
         ))}
-        {palette && (
-          <ul className="palette" aria-label="Colours of the file">
-            {palette.colours.slice(0, 300).map((c, i) => (
-              <li key={i}>
-                <label className="check">
-                  <input type="checkbox" checked={chosen.has(i)} onChange={() => toggle(i)} />
-                  <span className="chip large" style={{ background: c.hex }} />
-                  <span>
-                    <b>{c.name}</b>
-                    <small>
-                      LRV {lrvOf(c.hex).toFixed(0)}; {undertone(c.hex)}
-                      {!c.shown && '; beyond this screen'}
-                    </small>
-                  </span>
-                </label>
-              </li>
-            ))}
-          </ul>
-        )}
+        <ul className="palette" aria-label={palette === OWN ? 'Colours shipped' : 'Colours of the file'}>
+          {palette.colours.slice(0, 300).map((c, i) => (
+            <li key={i}>
+              <label className="check">
+                <input type="checkbox" checked={chosen.has(i)} onChange={() => toggle(i)} />
+                <span className="chip large" style={{ background: c.hex }} />
+                <span>
+                  <b>{c.name}</b>
+                  <small>
+                    LRV {lrvOf(c.hex).toFixed(0)}; {undertone(c.hex)}
+                    {!c.shown && '; beyond this screen'}
+                  </small>
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
         <div className="row-buttons">
           <Button variant="contained" disabled={!chosen.size} onClick={take}>
             Take {chosen.size} {chosen.size === 1 ? 'colour' : 'colours'}

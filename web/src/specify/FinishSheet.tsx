@@ -30,7 +30,7 @@ export default function FinishSheet() {
       {rooms.map(([room, surfaces]) => (
         <section key={room}>
           <h2>{state.job.rooms.byId[room]?.name}</h2>
-          <table>
+          <table className="fixed">
             <thead>
               <tr>
                 <th>Surface</th>

@@ -54,7 +54,7 @@ export function Survey({ view, s }: Props) {
   const count = asked.filter((q) => answered(given, q.key)).length;
   return (
     <Section title="What is there now" extra={<small>{`${count} of ${asked.length} answered`}</small>}>
-      <p className="read-back">{sentenceCase(readBack(s))}</p>
+      <p className="read-back">{readBack(s).replace(/^./, (first) => first.toUpperCase())}</p>
       {s.surface.kind !== 'ceiling' && (
         <label className="check">
           <input type="checkbox" checked={wide} onChange={(event) => setWide(event.target.checked)} /> answer for all
