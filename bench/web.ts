@@ -16,6 +16,7 @@ export async function benchWeb(wanted: (part: string) => boolean): Promise<void>
   try {
     if (wanted('size')) await initialJs(browser, url);
     if (wanted('keys')) await keys(browser, url);
+    if (wanted('slider')) await slider(browser, url);
     if (wanted('memory')) await memory(browser, url);
   } finally {
     await browser.close();
@@ -109,6 +110,40 @@ async function keys(browser: Browser, url: string): Promise<void> {
     line(`${name}: until the frame that shows it`, ms(spent.whole), times(spent.whole, FRAME, 'a frame'));
     await page.close();
   }
+}
+
+/** The slider of Specify dragged through its stages: script, layout and paint of each step. */
+async function slider(browser: Browser, url: string): Promise<void> {
+  console.log('\nPage: dragging the slider of coats, p95 of some sixty steps, against one frame of 16.7 ms');
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await openJob(page, url, null);
+  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Specify' }).click();
+  const track = page.locator('.stage-slider');
+  await track.waitFor();
+  const box = (await track.boundingBox()) as NonNullable<Awaited<ReturnType<typeof track.boundingBox>>>;
+  await page.evaluate('globalThis.__name = (f) => f');
+  await page.evaluate(() => {
+    const spent: number[] = [];
+    let start = 0;
+    document.addEventListener('mousemove', () => (start = performance.now()), true);
+    const input = document.querySelector('.stage-slider input') as Element;
+    new MutationObserver(() => {
+      document.body.getBoundingClientRect();
+      spent.push(performance.now() - start);
+    }).observe(input, { attributeFilter: ['aria-valuetext'] });
+    Object.assign(globalThis, { spent });
+  });
+  const most = Number(await track.locator('input').getAttribute('max'));
+  const to = (i: number) => page.mouse.move(box.x + (box.width * (i % (most + 1))) / most, box.y + box.height / 2);
+  await to(0);
+  await page.mouse.down();
+  for (let i = 1; i <= 70; i++) await to(i);
+  await page.mouse.up();
+  const all = await page.evaluate(() => (globalThis as unknown as { spent: number[] }).spent);
+  const counted = all.slice(5).sort((x, y) => x - y);
+  const spent = counted[Math.floor(counted.length * 0.95)] ?? NaN;
+  line('demo (4 rooms): script and layout of a step', ms(spent), times(spent, FRAME, 'a frame'));
+  await page.close();
 }
 
 /** Heap after an hour's worth of edits (one in five seconds) against after ten. */

@@ -58,8 +58,8 @@ const edits: Edit[] = [
     args: {
       set: {
         people: [
-          { id: 'p1', name: 'Ines' },
-          { id: 'p2', name: 'Tomas' },
+          { id: 'p1', name: 'Ines', day: 36_000 },
+          { id: 'p2', name: 'Tomas', day: 31_500 },
         ],
         start: '2026-12-01',
       },

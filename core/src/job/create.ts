@@ -1,6 +1,6 @@
 import type { System } from '../units/si.ts';
 import { STARTING_COLOURS, STARTING_FINISHES, STARTING_PRODUCTS, useFromName } from './library.ts';
-import type { Id, Job, Opening, Part, Practice, Room, Table, Wall } from './types.ts';
+import type { Id, Job, JobOption, Opening, Part, Practice, Pricing, Room, ShelfCan, Table, Wall } from './types.ts';
 
 export type IdSource = () => Id;
 
@@ -91,13 +91,29 @@ export const STARTING_PRACTICE: Practice = {
   brick: 'long-pile',
   weakCoats: 1,
   house: null,
+  boxing: 'box',
 };
+
+/** Starting judgements, to be changed to one's own. */
+export const STARTING_PRICING: Pricing = {
+  overhead: 0.1,
+  margin: 0.15,
+  tax: 0,
+  taxName: 'Tax',
+  taxed: 'all',
+  billed: 'hours',
+  client: '',
+  valid: 30,
+  notes: '',
+};
+/** A painter's day of eight hours and a quarter [starting judgement]. */
+export const STARTING_DAY = 34_650;
 
 /** A job in which everything can be computed at once: starting products, colours and crew. */
 export function newJob(id: Id, name: string, units: System = 'imperial', rooms: readonly Room[] = []): Job {
   return {
     format: 'kovelin-job',
-    version: 3,
+    version: 4,
     id,
     name,
     units,
@@ -111,16 +127,21 @@ export function newJob(id: Id, name: string, units: System = 'imperial', rooms: 
     practice: STARTING_PRACTICE,
     crew: {
       people: [
-        { id: 'person-1', name: 'Painter 1' },
-        { id: 'person-2', name: 'Painter 2' },
+        { id: 'person-1', name: 'Painter 1', day: STARTING_DAY },
+        { id: 'person-2', name: 'Painter 2', day: STARTING_DAY },
       ],
       hours: [
         [480, 720],
         [765, 1020],
       ],
       start: null,
-      hourly: 4200,
     },
+    pricing: STARTING_PRICING,
+    shelf: toTable<ShelfCan>([]),
+    options: toTable<JobOption>([]),
+    owned: {},
+    prices: {},
+    bought: {},
     noted: {},
     settings: {},
   };

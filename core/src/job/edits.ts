@@ -12,13 +12,17 @@ import type {
   FinishChoice,
   Id,
   Job,
+  JobOption,
   Opening,
   Part,
   Practice,
+  Priced,
+  Pricing,
   Product,
   Reading,
   Room,
   Scope,
+  ShelfCan,
   Survey,
   SystemValues,
   TrimRun,
@@ -35,6 +39,12 @@ const refuse = (message: string): never => {
 };
 
 type D = Draft<Job>;
+
+export interface PricesTaken {
+  readonly paints: readonly { readonly product: Id; readonly cans: Product['cans']; readonly code?: string }[];
+  readonly materials: readonly { readonly item: string; readonly each: number }[];
+  readonly priced: Priced;
+}
 const roomOf = (job: D, id: Id): Draft<Room> => job.rooms.byId[id] ?? refuse('This room is no longer in the job.');
 const wallOf = (room: Draft<Room>, id: Id): Draft<Wall> =>
   room.walls.byId[id] ?? refuse('This wall is no longer in the room.');
@@ -207,7 +217,47 @@ const EDITS = {
   setProduct: (job: D, { product }: { product: Product }) => {
     if (!(product.labelRate > 0)) refuse('A spread rate must be more than zero.');
     if (!(product.contrast > 0 && product.contrast < 1)) refuse('A contrast ratio lies between 0 and 1.');
+    if (product.cans.some((can) => !(can.litres > 0 && Number.isInteger(can.price) && can.price >= 0)))
+      refuse('A can holds more than nothing and costs a whole number of cents, zero or more.');
     job.products[product.id] = castDraft(product);
+  },
+  /** Prices from a list or the desk, dated: sizes of paints, pieces of materials. Paints that are gone are passed over. */
+  takePrices: (job: D, { paints, materials, priced }: PricesTaken) => {
+    for (const { product, cans, code } of paints) {
+      const found = job.products[product];
+      if (found) Object.assign(found, castDraft({ cans, priced, ...(code === undefined ? {} : { code }) }));
+    }
+    for (const { item, each } of materials) job.prices[item] = { each, ...priced };
+  },
+  setPricing: (job: D, { set }: { set: Partial<Pricing> }) => {
+    for (const key of ['overhead', 'margin', 'tax'] as const)
+      if (set[key] !== undefined && !(set[key] >= 0 && set[key] < 1)) refuse('A share lies between 0 and 100 %.');
+    Object.assign(job.pricing, set);
+  },
+  addShelfCan: (job: D, { can }: { can: ShelfCan }) => {
+    if (!(can.litres > 0)) refuse('A can on the shelf holds more than nothing.');
+    insert(job.shelf, castDraft(can));
+  },
+  removeShelfCan: (job: D, { can }: { can: Id }) => remove(job.shelf, can),
+  addOption: (job: D, { option }: { option: JobOption }) => {
+    named(option.name, 'An option');
+    insert(job.options, castDraft(option));
+  },
+  setOption: (job: D, { option, set }: { option: Id; set: Partial<Omit<JobOption, 'id'>> }) => {
+    if (set.name !== undefined) named(set.name, 'An option');
+    Object.assign(job.options.byId[option] ?? refuse('This option is no longer in the job.'), castDraft(set));
+  },
+  removeOption: (job: D, { option }: { option: Id }) => remove(job.options, option),
+  /** Pieces of a material that need not be bought; zero forgets it. */
+  setOwned: (job: D, { key, pieces }: { key: string; pieces: number }) => {
+    if (!Number.isInteger(pieces) || pieces < 0 || pieces > 9999) refuse('Pieces are a whole number from 0 to 9999.');
+    if (pieces) job.owned[key] = pieces;
+    else Reflect.deleteProperty(job.owned, key);
+  },
+  /** Ticked off the shopping list, or put back with null. */
+  tick: (job: D, { key, date }: { key: string; date: string | null }) => {
+    if (date === null) Reflect.deleteProperty(job.bought, key);
+    else job.bought[key] = date;
   },
   /** Undo and redo: patches recorded from an earlier edit. */
   patch: (job: D, { patches }: { patches: readonly Patch[] }) => {

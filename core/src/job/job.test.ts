@@ -61,13 +61,20 @@ describe('a job file at the door', () => {
     const family = opened.ok && Object.values(opened.value.products).map((p) => p.family);
     expect(family).toEqual(['wall', 'ceiling', 'enamel', null, null, null, null, null]);
   });
+  test('version 4: pay by the hour becomes pay for a day, and nothing is priced on top', () => {
+    const opened = openJob(readFileSync(join(__dirname, 'fixtures/v3.json'), 'utf8'));
+    const { people, hours } = opened.ok ? opened.value.crew : { people: [], hours: [] };
+    const minutes = hours.reduce((sum, [from, to]) => sum + to - from, 0);
+    expect(people.map((p) => p.day)).toEqual(people.map(() => (4200 * minutes) / 60));
+    expect(opened).toMatchObject({ ok: true, value: { pricing: { overhead: 0, margin: 0, tax: 0 }, owned: {} } });
+  });
   test('what is written opens to the same document', () => expect(openJob(text)).toEqual({ ok: true, value: job }));
   test.each([
     ['truncated', text.slice(0, 2000), /cut off/],
     ['empty', '', /empty/],
     ['another kind', '%PDF-1.7 ...', /another kind/],
     ['other JSON', '{"a":1}', /not a Kovelin job/],
-    ['a future version', text.replace('"version":3', '"version":99'), /newer Kovelin.*left as it is/],
+    ['a future version', text.replace('"version":4', '"version":99'), /newer Kovelin.*left as it is/],
     ['a wrong type', text.replace('"turn":90', '"turn":"R"'), /walls\/byId.*turn.*number/],
     ['an unknown key', text.replace('"units"', '"unit":1,"units"'), /unit.*not allowed/],
     ['a dangling wall', text.replace('"order":["r1-0"', '"order":["gone"'), /order list/],

@@ -1,13 +1,15 @@
 import { GALLON, QUART, SQUARE_FOOT } from '../units/si.ts';
 import type { Colour, Product, Survey } from './types.ts';
-import type { Family, PaintFamily, PrimerKind, RoomUse, Sheen } from './vocabulary.ts';
+import type { Family, PaintFamily, PrimerKind, RoomUse, Sheen, TintBase } from './vocabulary.ts';
 
 /** Starting products: plainly named, invented, with common label values. A job copies them and may change its copy. */
 const perGallon = (squareFeet: number) => (squareFeet * SQUARE_FOOT) / GALLON;
+/** Five gallons are mixed in pale and middling colours only [starting judgement]. */
+const BIG: readonly TintBase[] = ['white', 'middle'];
 const usCans = (quart: number, gallon: number, five: number) => [
-  { litres: QUART, price: quart },
-  { litres: GALLON, price: gallon },
-  { litres: 5 * GALLON, price: five },
+  { litres: QUART, price: quart, bases: null },
+  { litres: GALLON, price: gallon, bases: null },
+  { litres: 5 * GALLON, price: five, bases: BIG },
 ];
 const STARTING = 'starting value, invented';
 
@@ -28,10 +30,15 @@ const finish = (
   family,
   sheens,
   labelRate: perGallon(rate),
+  porousRate: null,
+  solids: null,
   contrast,
+  contrastRate: null,
   recoat: 120,
   dry: 60,
   cans: usCans(...prices),
+  code: id.toUpperCase(),
+  priced: null,
   source: STARTING,
   picked: null,
 });

@@ -100,10 +100,56 @@ function toVersion3(job: Json): Json {
   return { ...next, practice, version: 3 };
 }
 
-/** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
-const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = { 1: toVersion2, 2: toVersion3 };
+/** 4: spreads by solids and on porous ground, sizes by base, dated prices; day rates; pricing, options, shelf, shopping. */
+function toVersion4(job: Json): Json {
+  const product = (p: Json): Json => ({
+    ...p,
+    porousRate: null,
+    solids: null,
+    contrastRate: null,
+    code: '',
+    priced: null,
+    cans: Array.isArray(p['cans'])
+      ? p['cans'].map((can: unknown) => (isRecord(can) ? { ...can, bases: null } : can))
+      : p['cans'],
+  });
+  const { hourly, ...crew } = isRecord(job['crew']) ? job['crew'] : {};
+  const stretches: unknown[] = Array.isArray(crew['hours']) ? crew['hours'] : [];
+  const minutes = stretches.reduce<number>((sum, s) => sum + (Array.isArray(s) ? Number(s[1]) - Number(s[0]) : 0), 0);
+  const day = Math.round((Number(hourly) / 60) * minutes);
+  const people: unknown = Array.isArray(crew['people'])
+    ? crew['people'].map((p: unknown) => (isRecord(p) ? { ...p, day } : p))
+    : crew['people'];
+  const empty = () => ({ byId: {}, order: [] });
+  return {
+    ...over(job, 'products', product),
+    crew: isRecord(job['crew']) ? { ...crew, people } : job['crew'],
+    practice: isRecord(job['practice']) ? { ...job['practice'], boxing: 'box' } : job['practice'],
+    // costs alone, as version 3 counted
+    pricing: {
+      overhead: 0,
+      margin: 0,
+      tax: 0,
+      taxName: 'Tax',
+      taxed: 'all',
+      billed: 'hours',
+      client: '',
+      valid: 30,
+      notes: '',
+    },
+    shelf: empty(),
+    options: empty(),
+    owned: {},
+    prices: {},
+    bought: {},
+    version: 4,
+  };
+}
 
-export const JOB_VERSION = 3;
+/** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
+const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = { 1: toVersion2, 2: toVersion3, 3: toVersion4 };
+
+export const JOB_VERSION = 4;
 
 /** From whatever version it says, through every step to the one in force. */
 export function migrate(json: Json): Json {

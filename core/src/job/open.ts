@@ -118,6 +118,14 @@ function references(job: Job): Problem[] {
         if (!Object.hasOwn(room.walls.byId, end))
           say(`${path}/checks`, `a diagonal names a wall that is not in the room (“${end}”).`);
   }
+  tableIsWhole('shelf', job.shelf);
+  tableIsWhole('options', job.options);
+  for (const { id, product, colour } of Object.values(job.shelf.byId))
+    if (!Object.hasOwn(job.products, product) || (colour !== null && !Object.hasOwn(job.colours, colour)))
+      say(`shelf/byId/${id}`, 'it names a paint or a colour that is not in the job.');
+  for (const { id, finish } of Object.values(job.options.byId))
+    if (finish && !(Object.hasOwn(job.products, finish.product) && Object.hasOwn(job.colours, finish.colour)))
+      say(`options/byId/${id}`, 'it names a paint or a colour that is not in the job.');
   for (const [scope, finish] of Object.entries(job.finishes)) {
     if (!Object.hasOwn(job.products, finish.product))
       say(`finishes/${scope}`, `it names a paint that is not in the job (“${finish.product}”).`);

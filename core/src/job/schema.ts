@@ -14,6 +14,10 @@ const one = (values: readonly string[]) => Joi.string().valid(...values);
 const ratio = Joi.number().greater(0).less(1);
 const minutes = Joi.number().min(0).max(100_000);
 const money = Joi.number().integer().min(0).max(1e9);
+const rate = Joi.number().greater(0).max(100);
+const litres = Joi.number().greater(0).max(1000);
+const share = Joi.number().min(0).max(1).required();
+const priced = { source: Joi.string().max(200).required(), date: Joi.string().isoDate().required() };
 const hex = Joi.string().pattern(/^#[0-9a-f]{6}$/, '#rrggbb');
 
 const reading = Joi.object({
@@ -116,14 +120,27 @@ const product = Joi.object({
   base: one(v.BASES).required(),
   family: one(v.PAINT_FAMILIES).required().allow(null),
   sheens: Joi.array().items(one(v.SHEENS)).min(1).required(),
-  labelRate: Joi.number().greater(0).max(100).required(),
+  labelRate: rate.required(),
+  porousRate: rate.required().allow(null),
+  solids: Joi.object({ volume: ratio.required(), dry: Joi.number().greater(0).max(0.01).required() })
+    .required()
+    .allow(null),
   contrast: ratio.required(),
+  contrastRate: rate.required().allow(null),
   recoat: minutes.required(),
   dry: minutes.required(),
   cans: Joi.array()
-    .items(Joi.object({ litres: Joi.number().greater(0).max(1000).required(), price: money.required() }))
+    .items(
+      Joi.object({
+        litres: litres.required(),
+        price: money.required(),
+        bases: Joi.array().items(one(v.TINT_BASES)).unique().required().allow(null),
+      }),
+    )
     .max(20)
     .required(),
+  code: Joi.string().max(80).required().allow(''),
+  priced: Joi.object(priced).required().allow(null),
   source: Joi.string().max(200).required(),
   picked: Joi.string().isoDate().required().allow(null),
 });
@@ -186,7 +203,7 @@ const decisions = Joi.object({
 
 export const jobSchema = Joi.object({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(3).required(),
+  version: Joi.number().valid(4).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),
@@ -213,10 +230,11 @@ export const jobSchema = Joi.object({
     house: Joi.object({ pile: pile.required(), fabric: one(v.FABRICS).required() })
       .required()
       .allow(null),
+    boxing: one(v.BOXINGS).required(),
   }).required(),
   crew: Joi.object({
     people: Joi.array()
-      .items(Joi.object({ id, name: label }))
+      .items(Joi.object({ id, name: label, day: money.required() }))
       .min(1)
       .max(3)
       .required(),
@@ -225,8 +243,42 @@ export const jobSchema = Joi.object({
       .min(1)
       .required(),
     start: Joi.string().isoDate().required().allow(null),
-    hourly: money.required(),
   }).required(),
+  pricing: Joi.object({
+    overhead: share,
+    margin: share.less(1),
+    tax: share,
+    taxName: label,
+    taxed: one(v.TAXED).required(),
+    billed: one(v.BILLINGS).required(),
+    client: Joi.string().max(200).required().allow(''),
+    valid: Joi.number().integer().min(0).max(365).required(),
+    notes: Joi.string().max(4000).required().allow(''),
+  }).required(),
+  shelf: table(
+    Joi.object({
+      id,
+      product: id,
+      sheen: one(v.SHEENS).required(),
+      colour: id.allow(null),
+      litres: litres.required(),
+      batch: Joi.string().max(40).required().allow(''),
+    }),
+  ),
+  options: table(
+    Joi.object({
+      id,
+      name: label,
+      surfaces: Joi.array().items(scope).unique().max(500).required(),
+      finish: Joi.object({ product: id, colour: id }).required().allow(null),
+      taken: Joi.boolean().required(),
+    }),
+  ),
+  owned: Joi.object().pattern(Joi.string().max(120), Joi.number().integer().min(0).max(9999)).required(),
+  prices: Joi.object()
+    .pattern(Joi.string().max(120), Joi.object({ each: money.required(), ...priced }))
+    .required(),
+  bought: Joi.object().pattern(Joi.string().max(300), Joi.string().isoDate()).required(),
   noted: Joi.object().pattern(Joi.string().max(300), Joi.string().isoDate()).required(),
   settings: Joi.object()
     .pattern(one(Object.keys(DEFAULTS)), Joi.number().min(0))

@@ -3,6 +3,8 @@ import type {
   Base,
   BoardLevel,
   BrickSchool,
+  Billing,
+  Boxing,
   BrushShape,
   Bristle,
   CoatStyle,
@@ -30,7 +32,9 @@ import type {
   SolventRub,
   Stain,
   Substrate,
+  Taxed,
   Texture,
+  TintBase,
   Toucher,
   TrimKind,
   TrimOrder,
@@ -173,6 +177,13 @@ export interface Room {
 export interface Can {
   readonly litres: Litres;
   readonly price: Money;
+  /** Tint bases this size is made in; null: all of them. */
+  readonly bases: readonly TintBase[] | null;
+}
+/** Where a price comes from, and when: an ISO date. */
+export interface Priced {
+  readonly source: string;
+  readonly date: string;
 }
 
 /** A snapshot of a product, copied when it is picked; no derivation reads the library again. */
@@ -187,12 +198,22 @@ export interface Product {
   readonly sheens: readonly Sheen[];
   /** Label spread rate, m2/L on a smooth sealed surface. */
   readonly labelRate: number;
+  /** Label rate on bare porous ground, which holds the porosity already; null: none is given. */
+  readonly porousRate: number | null;
+  /** Volume solids (0-1) and the dry film wanted: the spread is worked out of them, not read off the label; null: the label. */
+  readonly solids: { readonly volume: number; readonly dry: Metres } | null;
   /** Contrast ratio at the label's film, 0-1 (ISO 6504-3's quantity). */
   readonly contrast: number;
+  /** Spread, m2/L, at which the contrast ratio was measured; null: the label rate. */
+  readonly contrastRate: number | null;
   readonly recoat: Minutes;
   /** Until it can be masked or cut against. */
   readonly dry: Minutes;
   readonly cans: readonly Can[];
+  /** Its number in a price list; empty: none. */
+  readonly code: string;
+  /** null: starting prices. */
+  readonly priced: Priced | null;
   readonly source: string;
   /** ISO date it was picked; null for a starting value. */
   readonly picked: string | null;
@@ -288,11 +309,52 @@ export interface Practice {
   readonly weakCoats: 1 | 2;
   /** One cover kept for all work it serves, so that touch-ups match; null: the best for each surface. */
   readonly house: Pick<Cover, 'pile' | 'fabric'> | null;
+  /** Cans boxed, so that a wall is one colour; or used as they come, a batch to whole walls. */
+  readonly boxing: Boxing;
+}
+
+/** Paint that is there already. */
+export interface ShelfCan {
+  readonly id: Id;
+  readonly product: Id;
+  readonly sheen: Sheen;
+  /** null: untinted primer. */
+  readonly colour: Id | null;
+  readonly litres: Litres;
+  readonly batch: string;
+}
+
+/** Something priced apart from the rest: surfaces left out unless it is taken, or another finish on them. */
+export interface JobOption {
+  readonly id: Id;
+  readonly name: string;
+  readonly surfaces: readonly SurfaceId[];
+  /** null: the surfaces themselves are the option. */
+  readonly finish: FinishChoice | null;
+  readonly taken: boolean;
+}
+
+/** How a price is made of costs; shares are fractions. */
+export interface Pricing {
+  /** On top of costs. */
+  readonly overhead: number;
+  /** Of the price before tax. */
+  readonly margin: number;
+  readonly tax: number;
+  readonly taxName: string;
+  readonly taxed: Taxed;
+  readonly billed: Billing;
+  readonly client: string;
+  /** Days the quote holds. */
+  readonly valid: number;
+  readonly notes: string;
 }
 
 export interface Person {
   readonly id: Id;
   readonly name: string;
+  /** Pay for a day, minor units. */
+  readonly day: Money;
 }
 export interface Crew {
   readonly people: readonly Person[];
@@ -300,13 +362,11 @@ export interface Crew {
   readonly hours: readonly (readonly [Minutes, Minutes])[];
   /** ISO date of the first day; null: not set. */
   readonly start: string | null;
-  /** Pay for an hour's work, minor units. */
-  readonly hourly: Money;
 }
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 3;
+  readonly version: 4;
   readonly id: Id;
   readonly name: string;
   readonly units: System;
@@ -319,6 +379,15 @@ export interface Job {
   readonly decisions: Readonly<Record<SurfaceId, Decisions>>;
   readonly practice: Practice;
   readonly crew: Crew;
+  readonly pricing: Pricing;
+  readonly shelf: Table<ShelfCan>;
+  readonly options: Table<JobOption>;
+  /** Pieces of a material owned already, by its key. */
+  readonly owned: Readonly<Record<string, number>>;
+  /** Prices of materials that are not the starting ones, by item: a piece, minor units. */
+  readonly prices: Readonly<Record<string, Priced & { readonly each: Money }>>;
+  /** What was ticked on the shopping list, by key: the ISO date. */
+  readonly bought: Readonly<Record<string, string>>;
   /** Cautions read and warnings insisted on, by `surface|rule`: the ISO date. */
   readonly noted: Readonly<Record<string, string>>;
   /** Starting values the user has changed, by key of defaults.ts. */

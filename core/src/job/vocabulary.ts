@@ -186,5 +186,17 @@ export type TrimOrder = (typeof TRIM_ORDERS)[number];
 export const OPENING_SCHOOLS = ['net', 'gross'] as const;
 export type OpeningSchool = (typeof OPENING_SCHOOLS)[number];
 
+/** Bases a colour is mixed in, by its depth. */
+export const TINT_BASES = ['white', 'middle', 'deep'] as const;
+export type TintBase = (typeof TINT_BASES)[number];
+
+export const BOXINGS = ['box', 'as-they-come'] as const;
+export type Boxing = (typeof BOXINGS)[number];
+
+export const BILLINGS = ['hours', 'days'] as const;
+export type Billing = (typeof BILLINGS)[number];
+export const TAXED = ['all', 'materials', 'nothing'] as const;
+export type Taxed = (typeof TAXED)[number];
+
 export const BASES = ['water-borne', 'oil'] as const;
 export type Base = (typeof BASES)[number];

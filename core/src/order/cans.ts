@@ -1,7 +1,9 @@
 import type { Can } from '../job/types.ts';
 import type { Litres, Money } from '../units/si.ts';
 
-export interface CanCount extends Can {
+/** What is sold: how much is in it, and its price. */
+export type Size = Pick<Can, 'litres' | 'price'>;
+export interface CanCount extends Size {
   readonly count: number;
 }
 export interface CanChoice {
@@ -27,7 +29,7 @@ function better(a: CanChoice, b: CanChoice): boolean {
  * bound over counts, bounded by the cheapest litre still to choose from and, at equal cost, by the largest can.
  * @returns null when nothing is sold.
  */
-export function chooseCans(sizes: readonly Can[], demand: Litres): CanChoice | null {
+export function chooseCans(sizes: readonly Size[], demand: Litres): CanChoice | null {
   if (demand <= GRACE) return EMPTY;
   const usable = sizes.filter((can) => can.litres > 0);
   if (!usable.length) return null;
@@ -38,7 +40,7 @@ export function chooseCans(sizes: readonly Can[], demand: Litres): CanChoice | n
 
   function hopeless(k: number, rest: Litres, cost: Money, count: number): boolean {
     if (!best) return false;
-    const can = kinds[k] as Can;
+    const can = kinds[k] as Size;
     const least = cost + Math.max(0, Math.ceil((rest * can.price) / can.litres - 1e-6));
     if (least !== best.cost) return least > best.cost;
     const fewest = count + Math.ceil(rest / (largestFrom[k] as number) - 1e-9);

@@ -29,7 +29,7 @@ export function derive(job: Job): Derived {
   const paints = orderPaint(job, surfaces);
   const materials = orderMaterials(job, takeoffs, surfaces);
   const minutes = operations.reduce((sum, op) => sum + op.minutes.value, 0);
-  const labour = { minutes, cost: Math.round((minutes / 60) * job.crew.hourly) };
+  const labour = { minutes, cost: Math.round((minutes / 60) * hourlyOf(job.crew)) };
   const shown = [...paints.map((p) => p.choice?.cost ?? 0), ...materials.map((m) => m.cost), labour.cost];
   return {
     takeoffs,
@@ -37,6 +37,12 @@ export function derive(job: Job): Derived {
     operations,
     order: { paints, materials, labour, total: shown.reduce((a, b) => a + b, 0) },
   };
+}
+
+/** What an hour's work costs on average: a day's pay over its working hours. */
+export function hourlyOf({ people, hours }: Job['crew']): number {
+  const day = hours.reduce((sum, [from, to]) => sum + to - from, 0);
+  return people.reduce((sum, p) => sum + p.day, 0) / people.length / (day / 60);
 }
 
 /** What the bottom of every screen shows, in SI; each figure is the sum the named step shows. */

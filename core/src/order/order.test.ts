@@ -5,11 +5,11 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readAny } from '../exchange/read.ts';
 import { applyEdit } from '../job/edits.ts';
-import type { Can, Job } from '../job/types.ts';
+import type { Job } from '../job/types.ts';
 import { seeded } from '../sequence/schedule.ts';
 import { GALLON, QUART } from '../units/si.ts';
 import { evaluate } from '../units/working.ts';
-import { chooseCans } from './cans.ts';
+import { chooseCans, type Size } from './cans.ts';
 import { derive } from './derive.ts';
 import { demandOf, litresFor, shortfallChance } from './shortfall.ts';
 
@@ -23,8 +23,8 @@ describe('cans at least cost', () => {
   /** The same question put to a MILP solver (HiGHS), lexicographically: cost, then count, then litres left over. */
   const solver = async () => {
     const milp = await highs();
-    return (cans: readonly Can[], demand: number): [number, number, number] => {
-      const sum = (of: (can: Can) => number) => cans.map((can, i) => `${of(can)} n${i}`).join(' + ');
+    return (cans: readonly Size[], demand: number): [number, number, number] => {
+      const sum = (of: (can: Size) => number) => cans.map((can, i) => `${of(can)} n${i}`).join(' + ');
       const bounds = [`fill: ${sum((c) => c.litres)} >= ${demand}`];
       const least = (goal: string) => {
         const { ObjectiveValue } = milp.solve(

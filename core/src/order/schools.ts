@@ -29,6 +29,7 @@ export const SCHOOLS: readonly School[] = [
     { pile: 0.01, fabric: 'woven' },
     { pile: 0.013, fabric: 'microfibre' },
   ]),
+  ...of('boxing', ['box', 'as-they-come']),
   ...of('openings', ['net', 'gross']),
   ...of('trimOrder', ['trim-first', 'trim-last']),
 ];

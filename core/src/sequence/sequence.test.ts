@@ -217,7 +217,10 @@ describe('rooms', () => {
     const job: Job = {
       ...bedroom('trim baseboard 5"\n'),
       practice: { ...STARTING_PRACTICE, trimOrder },
-      crew: { ...bedroom('').crew, people: [1, 2, 3].slice(0, people).map((n) => ({ id: `p${n}`, name: `P${n}` })) },
+      crew: {
+        ...bedroom('').crew,
+        people: [1, 2, 3].slice(0, people).map((n) => ({ id: `p${n}`, name: `P${n}`, day: 30_000 })),
+      },
     };
     const schedule = scheduleJob(job, derive(job).operations);
     const day = job.crew.hours.map(([a, b]) => [a - 480, b - 480] as const);

@@ -3,6 +3,7 @@ import Color from 'colorjs.io';
 import fc from 'fast-check';
 import { contrastOfClass, glossClass, glossLevel, hidingClass, parseContrast } from './classes.ts';
 import { hexOfLab, labDelta, labOf, lrvOf, undertone } from './colour.ts';
+import { parseColour } from './colour-text.ts';
 import { averageReadings } from './readings.ts';
 import { bestTint, doubts, filmReflectance, hide, hideAll } from './hiding.ts';
 
@@ -70,6 +71,19 @@ describe('colours', () => {
     ['#c3cdbd', 'light, a leaning to green'],
     ['#808080', 'of middle depth, neutral'],
   ])('%s is %s', (colour, words) => expect(undertone(colour)).toBe(words));
+});
+
+test.each([
+  ['#22394F', { hex: '#22394f', shown: true }],
+  ['fa0', { hex: '#ffaa00', shown: true }],
+  ['34 57 79', { hex: '#22394f', shown: true }],
+  ['rgb(34, 57, 79)', { hex: '#22394f', shown: true }],
+  ['Lab 53,585 0 0', { hex: '#808080', shown: true }],
+  ['Lab 60 110 60', { hex: expect.stringMatching(/^#[0-9a-f]{6}$/), shown: false }],
+])('a colour written “%s”', (text, value) => expect(parseColour(text)).toEqual({ ok: true, value }));
+test.each(['#12345', 'Lab 120 0 0', '300 0 0', 'teal', ''])('“%s” is no colour, and what would be is said', (text) => {
+  const read = parseColour(text);
+  expect(read.ok ? '' : read.problems[0]?.message).toMatch(/Write sRGB as #22394f/);
 });
 
 describe('Kubelka and Munk', () => {

@@ -3,8 +3,9 @@ import Color from 'colorjs.io';
 import fc from 'fast-check';
 import { newJob, newRoom, seededIds } from '../job/create.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
-import type { Job, Survey } from '../job/types.ts';
+import type { Cover, Job, Practice, Product, Survey } from '../job/types.ts';
 import { KNOWN, PREP_STEPS, SHEENS, STAINS, TOUCHERS, type RoomUse, type SurfaceKind } from '../job/vocabulary.ts';
+import { INCH } from '../units/si.ts';
 import { given } from '../units/working.ts';
 import { bandsOf, deltaE, luminance } from './colour.ts';
 import { contrastRatio, film, filmReflectance, hide, scatteringPower } from './hiding.ts';
@@ -114,6 +115,7 @@ describe('rules of thumb', () => {
     ['eggshell for living walls', 'wall', 'living', {}, 'eggshell'],
     ['satin for trim', 'baseboard', 'bedroom', {}, 'satin'],
     ['semi-gloss for trim in wet rooms', 'door', 'bathroom', {}, 'semi-gloss'],
+    ['matte where little wears it', 'wall', 'bedroom', {}, 'matte'],
   ] as const)('sheen: %s', (_, kind, use, survey, sheen) => expect(specified(kind, use, survey).sheen).toBe(sheen));
 
   test.each([
@@ -141,6 +143,65 @@ describe('rules of thumb', () => {
     expect(effective(specified('wall', 'bedroom', survey).system.primer)).toMatchObject({ kind, extent }),
   );
 
+  const school = (set: Partial<Practice>): Edit[] => [{ name: 'setPractice', args: { set } }];
+  test.each([
+    ['flat walls that touch up', { walls: 'touch-up' }, 'sheen', 'flat'],
+    ['satin walls that wipe', { walls: 'wipe' }, 'sheen', 'satin'],
+    ['half-inch for brick too', { brick: 'half-inch' }, 'cover', { pile: 0.013 }],
+    [
+      'one house-standard cover where it serves',
+      { house: { pile: 0.013, fabric: 'woven' } },
+      'cover',
+      { pile: 0.013, fabric: 'woven' },
+    ],
+    ['a thin first coat, then a full one', { coats: 'thin-then-full' }, 'style', 'thin-then-full'],
+    ['two coats of penetrating primer on weak ground', { weakCoats: 2 }, 'primer', { coats: 2 }],
+  ] as const)('school: %s', (_, set, member, expected) => {
+    const survey = {
+      texture: member === 'cover' ? 'brick' : 'smooth',
+      condition: member === 'primer' ? 'weak' : 'sound',
+    };
+    const { value } = specified('wall', 'bedroom', survey as Partial<Survey>, school(set)).system[member];
+    if (typeof expected === 'object') expect(value).toMatchObject(expected);
+    else expect(value).toBe(expected);
+  });
+  test.each([
+    ['microfibre sheds least', 'wall', {}, { fabric: 'microfibre', width: 9 * INCH }],
+    ['nylon-polyester on board', 'wall', { coat: 'bare' }, { fabric: 'nylon-polyester' }],
+    ['woven into texture', 'wall', { texture: 'brick' }, { fabric: 'woven' }],
+    ['3-4 in for trim', 'baseboard', {}, { width: 4 * INCH, pile: 0.005 }],
+  ] as const)('cover: %s', (_, kind, survey, cover) =>
+    expect(specified(kind, 'bedroom', survey as Partial<Survey>).system.cover.value).toMatchObject(cover),
+  );
+  test('brushes: an angled sash of 2 to 2 1/2 in; synthetic for water-borne, natural for oil', () => {
+    const brush = (edits: Edit[] = []) => specified('door', 'bedroom', {}, edits).system.brush.value;
+    expect(brush()).toEqual({ width: 2 * INCH, shape: 'angled-sash', bristle: 'synthetic' });
+    const enamel = base.products['paint-trim'] as Product;
+    expect(brush([{ name: 'setProduct', args: { product: { ...enamel, base: 'oil' } } }]).bristle).toBe('natural');
+  });
+  test('a pile too short starves the film, too long a one heaps it up; neither is as even as one that fits', () => {
+    const nap = (pile: Cover['pile']) =>
+      specified('wall', 'bedroom', {}, [
+        {
+          name: 'decide',
+          args: { surface: 'r-0/field', member: 'cover', value: { pile, fabric: 'microfibre', width: 0.23 } },
+        },
+      ]);
+    const [short, fits, long] = [nap(0.005), nap(0.01), nap(0.018)];
+    expect([short.question.film < fits.question.film, fits.question.film < long.question.film]).toEqual([true, true]);
+    expect([short.question.cv > fits.question.cv, fits.question.cv < long.question.cv]).toEqual([true, true]);
+  });
+  test('a contrast ratio measured at a richer spread than the label’s means a thinner film, never fewer coats', () => {
+    const wall = base.products['paint-wall'] as Product;
+    const at = (contrastRate: number | null, solids: Product['solids'] = null) =>
+      specified('wall', 'bedroom', { colour: '#2f3e46' }, [
+        { name: 'setProduct', args: { product: { ...wall, contrastRate, solids } } },
+      ]);
+    expect(at(5).question.film).toBeCloseTo(5 / wall.labelRate, 9);
+    expect(at(5).hiding.coats).toBeGreaterThan(at(null).hiding.coats);
+    // 40 % solids at 40 um: 10 m2/L (10 x VS % / um)
+    expect(at(8, { volume: 0.4, dry: 40e-6 }).question.film).toBeCloseTo(0.8, 9);
+  });
   test('oil is always sanded; prep keeps the trade’s order', () => {
     const { value } = specified('wall', 'kitchen', { coat: 'oil', condition: 'peeling' }).system.prep;
     expect(value).toEqual(['plates-off', 'degrease', 'scrape', 'fill', 'degloss', 'sand', 'dust']);

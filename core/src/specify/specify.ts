@@ -2,12 +2,13 @@ import { setting } from '../job/defaults.ts';
 import { STARTING_SURVEY } from '../job/library.ts';
 import { layered, nearest } from '../job/scope.ts';
 import type { Colour, Id, Job, PrimerChoice, Product, Survey, SystemValues } from '../job/types.ts';
-import { familyOf, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
+import { familyOf, PILES, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { remember } from '../units/remember.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import { bestTint, hideAll, primed, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
 import { grazing } from './light.ts';
+import { contrastFilm, napOf, type Nap } from './spread.ts';
 import { because, effective, type Decided, type Reason } from './reasons.ts';
 import {
   brushFor,
@@ -41,6 +42,8 @@ export interface Specified {
   readonly finishFrom: string;
   readonly system: System;
   readonly hiding: Hiding;
+  /** The cover against the one that fits. */
+  readonly nap: Nap;
   /** What was asked of the hiding model, for its what-ifs. */
   readonly question: HidingQuestion;
   /** A full primer coat tinted to save finish coats; null where none would. */
@@ -92,7 +95,10 @@ function systemOf(job: Specifying, c: Case, id: Id): Omit<Specified, 'surface' |
   const style = overruled('style', styleFor(c));
   const conditioner = overruled('conditioner', conditionerFor(c, effective(sheen)));
   const prep = overruled('prep', prepFor(c, PREP_STEPS));
-  const ask = hidingAsked(job, c, effective(style), effective(conditioner));
+  const cover = overruled('cover', coverFor(c, effective(sheen)));
+  const fitting = coverFor({ ...c, practice: { ...c.practice, house: null } }, effective(sheen)).value.pile;
+  const nap = napOf(job, PILES.indexOf(effective(cover).pile) - PILES.indexOf(fitting));
+  const ask = hidingAsked(job, c, effective(style), effective(conditioner), nap);
   const plain = primerFor(c);
   const tints = tintsFor(job, c, ask, plain.value);
   const primer = overruled('primer', withTint(plain, tints));
@@ -104,7 +110,7 @@ function systemOf(job: Specifying, c: Case, id: Id): Omit<Specified, 'surface' |
     primer,
     paint: overruled('paint', paintFor(c)),
     sheen,
-    cover: overruled('cover', coverFor(c, effective(sheen))),
+    cover,
     brush: overruled('brush', brushFor(c)),
     coats: overruled('coats', coatsFor(job, c, effective(sheen), chosen, hiding, tints.offered)),
     style,
@@ -117,6 +123,7 @@ function systemOf(job: Specifying, c: Case, id: Id): Omit<Specified, 'surface' |
     sheen: effective(sheen),
     system,
     hiding,
+    nap,
     question: { ...ask, background: hiding.before },
     tinted: chosen.tint === null ? tints.offered : null,
     zones: zonesOf(c, prep, primer),
@@ -146,14 +153,15 @@ function hidingAsked(
   c: Case,
   style: CoatStyle,
   conditioner: number,
+  nap: Nap,
 ): Omit<HidingQuestion, 'background'> {
   return {
     paint: c.colour.hex,
     contrast: c.product.contrast,
-    film: setting(job, 'hiding.film') * dilution(conditioner),
+    film: setting(job, 'hiding.film') * contrastFilm(c.product) * nap.film * dilution(conditioner),
     cutFilm: setting(job, 'hiding.cutFilm'),
     first: style === 'equal' ? 1 : setting(job, style === 'one-heavy' ? 'style.heavy' : 'style.thin'),
-    cv: setting(job, 'hiding.cv'),
+    cv: setting(job, 'hiding.cv') * nap.cv,
     limit: setting(job, 'hiding.deltaE'),
   };
 }

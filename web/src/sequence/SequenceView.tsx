@@ -235,7 +235,10 @@ function CrewForm({
 }) {
   const { session, state } = view;
   const people = (n: number) =>
-    Array.from({ length: n }, (_, i) => crew.people[i] ?? { id: freshId(), name: `Painter ${i + 1}` });
+    Array.from(
+      { length: n },
+      (_, i) => crew.people[i] ?? { id: freshId(), name: `Painter ${i + 1}`, day: crew.people[0]?.day ?? 0 },
+    );
   const order = state.job.practice.trimOrder;
   return (
     <Section title="Crew and school">
@@ -249,10 +252,9 @@ function CrewForm({
         ]}
         onChange={(n) => session.edit({ name: 'setCrew', args: { set: { people: people(Number(n)) } } })}
       />
-      <div className="pair">
-        {crew.people.map((person, i) => (
+      {crew.people.map((person, i) => (
+        <div className="pair" key={person.id}>
           <DraftField
-            key={person.id}
             label={`Name ${i + 1}`}
             value={person.name}
             parse={(text) =>
@@ -267,8 +269,22 @@ function CrewForm({
               })
             }
           />
-        ))}
-      </div>
+          <DraftField
+            label={`Pay for a day ${i + 1}`}
+            value={formatMoney(person.day, state.job.currency)}
+            parse={(text) => {
+              const r = parseMoney(text);
+              return r.ok ? r : { ok: false, message: r.problems[0]?.message ?? '' };
+            }}
+            onCommit={(day) =>
+              session.edit({
+                name: 'setCrew',
+                args: { set: { people: crew.people.map((p, j) => (j === i ? { ...p, day } : p)) } },
+              })
+            }
+          />
+        </div>
+      ))}
       <DraftField
         label="Hours of a day"
         value={crew.hours.map(([a, b]) => `${time(a)}-${time(b)}`).join(', ')}
@@ -288,15 +304,6 @@ function CrewForm({
                 : { ok: false, message: 'Write the date as year-month-day: 2026-12-01.' }
           }
           onCommit={(start) => session.edit({ name: 'setCrew', args: { set: { start } } })}
-        />
-        <DraftField
-          label="An hour's work"
-          value={formatMoney(crew.hourly, state.job.currency)}
-          parse={(text) => {
-            const r = parseMoney(text);
-            return r.ok ? r : { ok: false, message: r.problems[0]?.message ?? '' };
-          }}
-          onCommit={(hourly) => session.edit({ name: 'setCrew', args: { set: { hourly } } })}
         />
       </div>
       <fieldset>

@@ -9,7 +9,7 @@ import { word } from '@kovelin/core/specify/wording.ts';
 import { LEVEL_OF } from '@kovelin/core/specify/classes.ts';
 import { useState } from 'react';
 import type { JobView } from '../app/job-context.ts';
-import { MEMBER_WORDS, memberWord } from '../app/words.ts';
+import { MEMBER_WORDS, memberWord, pileWord } from '../app/words.ts';
 import { Overrule } from './Overrule.tsx';
 
 export type Member = keyof SystemValues;
@@ -49,6 +49,7 @@ export function Decision({ view, s, member, group }: DecisionProps) {
       </div>
       <b>
         {say(effective(decided))}
+        {member === 'cover' && <small> {otherPile(effective(s.system.cover).pile, system)}</small>}
         {member === 'sheen' && <small> {LEVEL_OF[s.sheen]}</small>}
       </b>
       {member === 'primer' && s.primer && <small className="with">{s.primer.name}</small>}
@@ -74,6 +75,10 @@ export function Decision({ view, s, member, group }: DecisionProps) {
     </div>
   );
 }
+
+/** The pile in the other system as well: covers are sold by either. */
+const otherPile = (pile: number, system: JobView['system']) =>
+  pileWord(pile, system === 'imperial' ? 'metric' : 'imperial');
 
 /** Each step with its paper and its holes. */
 function PrepSteps({ s }: { s: Specified }) {

@@ -1,7 +1,11 @@
 import { roomScope } from '@kovelin/core/job/scope.ts';
 import { hidingClass, parseContrast } from '@kovelin/core/specify/classes.ts';
-import { lrvOf, undertone } from '@kovelin/core/specify/colour.ts';
+import { parseColour } from '@kovelin/core/specify/colour-text.ts';
+import { labOf, lrvOf, undertone } from '@kovelin/core/specify/colour.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { wallRate } from '@kovelin/core/specify/spread.ts';
+import { formatSpread, parseSpread } from '@kovelin/core/units/quantities.ts';
+import type { System } from '@kovelin/core/units/si.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Choice, DraftField, Section } from '../app/fields.tsx';
 import { freshId, type JobView } from '../app/job-context.ts';
@@ -9,6 +13,21 @@ import { ColourInput } from './ColourInput.tsx';
 
 const ReadColour = lazy(() => import('./ReadColour.tsx'));
 const ColourFile = lazy(() => import('./ColourFile.tsx'));
+
+const labWord = (hex: string): string => {
+  const { l, a, b } = labOf(hex);
+  return [l, a, b].map((v) => v.toFixed(0)).join(' ');
+};
+
+/** A spread rate in the job's units, or nothing. */
+function readSpread(text: string, system: System): { ok: true; value: number | null } | { ok: false; message: string } {
+  if (!text.trim()) return { ok: true, value: null };
+  const read = parseSpread(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`);
+  if (!read.ok) return { ok: false, message: read.problems[0]?.message ?? '' };
+  return read.value > 0 && read.value <= 100
+    ? read
+    : { ok: false, message: 'A spread lies above zero and under 100 m2/L; leave it empty for the label’s own.' };
+}
 
 /** The paint and its colour: from the job's own, a picker, a file or the reader. */
 export function FinishPick({ view, s }: { view: JobView; s: Specified }) {
@@ -57,6 +76,16 @@ export function FinishPick({ view, s }: { view: JobView; s: Specified }) {
         }}
         onCommit={(contrast) => session.edit({ name: 'setProduct', args: { product: { ...s.product, contrast } } })}
       />
+      <DraftField
+        key={`${s.product.id} at`}
+        label="… measured at a spread of"
+        value={s.product.contrastRate === null ? '' : formatSpread(s.product.contrastRate, view.system)}
+        placeholder={`its label rate, ${formatSpread(wallRate(s.product), view.system)}`}
+        parse={(text) => readSpread(text, view.system)}
+        onCommit={(contrastRate) =>
+          session.edit({ name: 'setProduct', args: { product: { ...s.product, contrastRate } } })
+        }
+      />
       <div className="colour-line">
         <span className="chip large" style={{ background: s.colour.hex }} />
         <Choice
@@ -67,6 +96,19 @@ export function FinishPick({ view, s }: { view: JobView; s: Specified }) {
         />
         <ColourInput label="Mix another" value={s.colour.hex} onPick={mix} />
       </div>
+      <DraftField
+        key={s.colour.id}
+        label="Or write it (sRGB or Lab)"
+        value={`${s.colour.hex}, Lab ${labWord(s.colour.hex)}`}
+        parse={(text) => {
+          const read = parseColour(text);
+          return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
+        }}
+        onCommit={({ hex, shown }) => {
+          mix(hex);
+          return shown ? null : 'No screen shows that colour; the nearest it can stands in, so look at a real sample.';
+        }}
+      />
       <p className="hint">
         LRV {lrvOf(s.colour.hex).toFixed(0)}: {undertone(s.colour.hex)}.{' '}
         <button type="button" className="link" onClick={() => setFile(true)}>

@@ -12,6 +12,7 @@ const TITLES: Readonly<Record<Of, string>> = {
   weakCoats: 'Penetrating primer on weak ground',
   brick: 'Cover on brick',
   house: 'One cover for everything it serves',
+  boxing: 'Several cans of one colour',
   openings: 'Openings in what labour is priced on',
   trimOrder: 'Trim and walls',
 };
@@ -26,6 +27,8 @@ const WORDS: Readonly<Record<string, string>> = {
   'long-pile': 'A long pile',
   'half-inch': 'Half-inch: less spatter',
   null: 'No: the best for each surface',
+  box: 'Boxed: mixed, so every wall is one colour',
+  'as-they-come': 'As they come: one batch to whole walls',
   net: 'Net: what is not painted is not priced',
   gross: 'Gross: ordinary openings stay in, for the slow edges',
   ...TRIM_ORDER_WORDS,
