@@ -53,7 +53,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   const order = cli<{
     paints: { ordered: number; shortfallChance: number }[];
     labour: { minutes: number };
-    total: number;
+    price: { total: number };
   }>('order', file);
   const schedule = cli<{ finish: number }>('schedule', file);
   const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
@@ -61,7 +61,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   expect(here['Paint area']).toBeCloseTo(sum(specify.surfaces.map((s) => s.area)), 9);
   expect(here['Cut-in']).toBeCloseTo(sum(takeoff.rooms.flatMap((r) => r.lines.map((l) => l.length))), 9);
   expect(here['Paint']).toBeCloseTo(sum(order.paints.map((p) => p.ordered)), 9);
-  expect(here['Cost']).toBe(order.total);
+  expect(here['Price']).toBe(order.price.total);
   expect(here['Work']).toBeCloseTo(order.labour.minutes, 9);
   expect(here['Risk of running short']).toBeCloseTo(Math.max(...order.paints.map((p) => p.shortfallChance)), 12);
   expect(here['Days']).toBeCloseTo(schedule.finish, 9);

@@ -174,7 +174,7 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await page.getByRole('button', { name: 'Take this colour' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.getByLabel('Colour', { exact: true })).not.toHaveValue('deep');
-  await page.getByRole('button', { name: 'Colours from a file' }).click();
+  await page.getByRole('button', { name: 'More colours' }).click();
   const dialog = page.getByRole('dialog');
   const give = (name: string, text: string) =>
     dialog.getByLabel('Palette file').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });

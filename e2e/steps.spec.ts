@@ -59,7 +59,7 @@ test('a dearer can and a better label change the order; what is no price or rate
   await expect(page.getByRole('alert')).toContainText('A price cannot be negative');
   await price.fill('99.90');
   await page.keyboard.press('Enter');
-  await expect.poll(async () => (await ledger(page))['Cost']).toBeGreaterThan(before['Cost'] ?? 0);
+  await expect.poll(async () => (await ledger(page))['Price']).toBeGreaterThan(before['Price'] ?? 0);
   const rate = page.getByLabel('Label spread rate');
   for (const [typed, message] of [
     ['0', 'must be more than zero'],

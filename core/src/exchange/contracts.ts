@@ -102,10 +102,33 @@ export const orderContract = ({ order }: Derived) => ({
     shortfallChance: p.shortfallChance,
     cans: (p.choice?.cans ?? []).map(({ litres, count, price }) => ({ size: litres, count, price })),
     cost: p.choice?.cost ?? 0,
+    base: p.base,
+    fromShelf: p.fromShelf,
+    leftover: p.leftover,
+    conditioner: p.conditioner,
+    boxing: p.boxing.buckets.map(({ pours, walls, litres }) => ({
+      litres,
+      walls,
+      pours: pours.map(({ can, litres: poured }) => ({ size: p.boxed[can]?.litres ?? 0, litres: poured })),
+    })),
   })),
-  materials: order.materials.map(({ item, quantity, unit, cost, size }) => ({ item, ...size, quantity, unit, cost })),
-  labour: order.labour,
+  materials: order.materials.map(({ item, aisle, quantity, owned, unit, cost, size }) => ({
+    item,
+    aisle,
+    ...size,
+    quantity,
+    owned,
+    unit,
+    cost,
+  })),
+  labour: {
+    minutes: order.labour.minutes,
+    cost: order.labour.cost,
+    days: order.labour.days,
+    lines: order.labour.lines,
+  },
   total: order.total,
+  price: order.price,
 });
 
 export const scheduleContract = (job: Job, s: JobSchedule) => ({

@@ -121,8 +121,12 @@ function toVersion4(job: Json): Json {
     ? crew['people'].map((p: unknown) => (isRecord(p) ? { ...p, day } : p))
     : crew['people'];
   const empty = () => ({ byId: {}, order: [] });
+  const settings = isRecord(job['settings'])
+    ? reword(job['settings'], { 'price.dropcloth': ['price.drop-cloth', {}] })
+    : job['settings'];
   return {
     ...over(job, 'products', product),
+    settings,
     crew: isRecord(job['crew']) ? { ...crew, people } : job['crew'],
     practice: isRecord(job['practice']) ? { ...job['practice'], boxing: 'box' } : job['practice'],
     // costs alone, as version 3 counted

@@ -1,121 +1,369 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
-import type { Job } from '../job/types.ts';
+import { rows, type Job, type Priced } from '../job/types.ts';
+import { REPAIR_CLASSES } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
+import { prepPlan } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
+import { cautionsOf } from '../specify/warnings.ts';
 import type { Metres, Money } from '../units/si.ts';
-import { compute, given, type Working } from '../units/working.ts';
+import { compute, given, type Dimension, type Working } from '../units/working.ts';
 import { maskedLength } from '../work/operations.ts';
+import type { PaintLine } from './paint.ts';
 
-export const MATERIALS = ['tape', 'drop-cloth', 'cover', 'brush', 'caulk', 'abrasive'] as const;
-export type MaterialItem = (typeof MATERIALS)[number];
+/** Where in a shop it stands: the order of the shopping list. */
+export const AISLES = ['paint', 'masking', 'filling and sanding', 'rollers and brushes', 'cleaning', 'safety'] as const;
+export type Aisle = (typeof AISLES)[number];
+
+const ITEMS = {
+  tape: ['masking', 'roll', false],
+  'tape-fine': ['masking', 'roll', false],
+  film: ['masking', 'roll', false],
+  card: ['masking', 'shield', true],
+  'drop-cloth': ['masking', 'cloth', true],
+  caulk: ['filling and sanding', 'cartridge', false],
+  filler: ['filling and sanding', 'tub', false],
+  patch: ['filling and sanding', 'patch', false],
+  abrasive: ['filling and sanding', 'sheet', false],
+  blades: ['filling and sanding', 'pack', false],
+  cover: ['rollers and brushes', 'cover', false],
+  frame: ['rollers and brushes', 'frame', true],
+  pole: ['rollers and brushes', 'pole', true],
+  tray: ['rollers and brushes', 'tray', true],
+  liner: ['rollers and brushes', 'liner', false],
+  brush: ['rollers and brushes', 'brush', true],
+  conditioner: ['paint', 'bottle', false],
+  wash: ['cleaning', 'bottle', false],
+  degrease: ['cleaning', 'bottle', false],
+  rags: ['cleaning', 'pack', false],
+  bags: ['cleaning', 'pack', false],
+  mask: ['safety', 'mask', false],
+  goggles: ['safety', 'pair', true],
+  gloves: ['safety', 'box', false],
+  respirator: ['safety', 'mask', true],
+  'lead-test': ['safety', 'kit', false],
+  'asbestos-test': ['safety', 'test', false],
+} as const satisfies Record<string, readonly [Aisle, string, boolean]>;
+
+export type MaterialItem = keyof typeof ITEMS;
+export const MATERIALS = Object.keys(ITEMS) as readonly MaterialItem[];
+/** Kept from job to job, so that it may be owned already. */
+export const isKept = (item: MaterialItem): boolean => ITEMS[item][2];
 
 export interface MaterialLine {
+  /** Tells it apart on the shopping list and among what is owned. */
+  readonly key: string;
   readonly item: MaterialItem;
-  /** What tells two lines of one item apart: pile and width of a cover, width of a brush. */
-  readonly size: { readonly pile?: Metres; readonly width?: Metres; readonly fabric?: string };
-  /** Whole pieces. */
+  readonly aisle: Aisle;
+  /** What tells two lines of one item apart: pile and width of a cover, width of a brush, grit of a paper. */
+  readonly size: MaterialSize;
+  /** Whole pieces to buy: what is wanted less what is owned. */
   readonly quantity: number;
-  readonly unit: 'roll' | 'cloth' | 'cover' | 'brush' | 'cartridge' | 'sheet';
+  readonly wanted: number;
+  readonly owned: number;
+  readonly unit: (typeof ITEMS)[MaterialItem][1];
   readonly working: Working;
+  readonly each: Money;
+  /** null: a starting price. */
+  readonly priced: Priced | null;
   readonly cost: Money;
+}
+export interface MaterialSize {
+  readonly pile?: Metres;
+  readonly width?: Metres;
+  readonly fabric?: string;
+  readonly grit?: number;
 }
 
 /** A cartridge of caulk holds 300 mL [common practice, no source]. */
 const CARTRIDGE = 0.0003;
+const ROUGH = ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'];
 
-/** What else to buy, each by its formula, rounded up to whole pieces. */
-export function orderMaterials(
-  job: Job,
-  takeoffs: readonly RoomTakeoff[],
-  surfaces: readonly Specified[],
-): MaterialLine[] {
+export interface MaterialQuestion {
+  readonly job: Job;
+  readonly takeoffs: readonly RoomTakeoff[];
+  readonly surfaces: readonly Specified[];
+  readonly paints: readonly PaintLine[];
+  /** Working days the job takes. */
+  readonly days: number;
+}
+
+/** What else to buy, each by its formula, rounded up to whole pieces, less what is owned. */
+export function orderMaterials(question: MaterialQuestion): MaterialLine[] {
+  const { job } = question;
   const lines: MaterialLine[] = [];
-  const buy = (
-    item: MaterialItem,
-    unit: MaterialLine['unit'],
-    price: DefaultKey,
-    working: Working,
-    size: MaterialLine['size'] = {},
-  ) => {
-    const quantity = Math.ceil(working.value - 1e-9);
-    if (quantity > 0)
-      lines.push({ item, unit, size, quantity, working, cost: Math.round(quantity * setting(job, price)) });
-  };
-  const sum = (name: string, dimension: 'length' | 'area', terms: readonly Working[]) =>
-    compute('sum', name, dimension, ...terms);
-  const per = (name: string, total: Working, key: DefaultKey) =>
-    compute('quotient', name, 'count', total, given('one holds', setting(job, key), total.dimension));
-
-  if (job.practice.trimOrder === 'trim-first')
-    buy(
-      'tape',
-      'roll',
-      'price.tape',
-      per(
-        'tape',
-        sum(
-          'lines taped',
-          'length',
-          takeoffs.map((t) => given(t.room.name, maskedLength(job, t), 'length')),
-        ),
-        'tape.length',
-      ),
-    );
-  const floors = takeoffs.map((t) => t.floorArea ?? 0);
-  buy(
-    'drop-cloth',
-    'cloth',
-    'price.dropcloth',
-    per('drop cloths', given('largest floor', Math.max(0, ...floors), 'area'), 'dropcloth.area'),
-  );
-
-  const covers = new Map<string, { size: MaterialLine['size']; paints: Set<string> }>();
-  const brushes = new Map<string, { size: MaterialLine['size']; paints: Set<string> }>();
-  const note = (map: typeof covers, size: MaterialLine['size'], paint: string) => {
-    const key = JSON.stringify(size);
-    const entry = map.get(key) ?? { size, paints: new Set() };
-    entry.paints.add(paint);
-    map.set(key, entry);
-  };
-  for (const s of surfaces) {
-    const [cover, brush] = [effective(s.system.cover), effective(s.system.brush)];
-    const paint = `${s.product.id}|${s.sheen}|${s.colour.id}`;
-    note(covers, { pile: cover.pile, width: cover.width, fabric: cover.fabric }, paint);
-    note(brushes, { width: brush.width }, s.product.id);
+  for (const { item, working, size } of needs(question)) {
+    const wanted = Math.ceil(working.value - 1e-9);
+    if (wanted <= 0) continue;
+    const key = [item, ...Object.values(size)].join('|');
+    const owned = Math.min(wanted, job.owned[key] ?? 0);
+    const price = job.prices[item];
+    const each = price?.each ?? Math.round(setting(job, `price.${item}`));
+    const [aisle, unit] = ITEMS[item];
+    const quantity = wanted - owned;
+    const priced = price ? { source: price.source, date: price.date } : null;
+    lines.push({ key, item, aisle, unit, size, quantity, wanted, owned, working, each, priced, cost: quantity * each });
   }
-  for (const { size, paints } of covers.values())
-    buy('cover', 'cover', 'price.cover', given('paints rolled with it', paints.size, 'count'), size);
-  for (const { size, paints } of brushes.values())
-    buy('brush', 'brush', 'price.brush', given('products brushed with it', paints.size, 'count'), size);
+  return lines.sort((a, b) => MATERIALS.indexOf(a.item) - MATERIALS.indexOf(b.item));
+}
 
+interface Need {
+  readonly item: MaterialItem;
+  readonly working: Working;
+  readonly size: MaterialSize;
+}
+const need = (item: MaterialItem, working: Working, size: MaterialSize = {}): Need => ({ item, working, size });
+const sum = (name: string, dimension: Dimension, terms: readonly Working[]) =>
+  compute('sum', name, dimension, ...terms);
+const plus = (of: (s: Specified) => number, name: string, dimension: Dimension, list: readonly Specified[]) =>
+  sum(
+    name,
+    dimension,
+    list.map((s) => given(s.surface.name, of(s), dimension)),
+  );
+const areaOf = (s: Specified) => s.surface.area.value;
+
+function needs(q: MaterialQuestion): Need[] {
+  return [...masking(q), ...filling(q), ...rolling(q), ...cleaning(q), ...safety(q)];
+}
+
+/** `total` over what one piece holds, by a setting. */
+const per = (job: Job, name: string, total: Working, key: DefaultKey) =>
+  compute('quotient', name, 'count', total, given('one holds', setting(job, key), total.dimension));
+
+function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
+  const isRough = (room: string) =>
+    surfaces.some((s) => s.surface.room === room && s.surface.kind === 'wall' && ROUGH.includes(s.survey.texture));
+  const present = new Set(surfaces.map((s) => s.surface.room));
+  const rooms = takeoffs.filter((t) => present.has(t.room.id));
+  const lined = (rough: boolean) =>
+    sum(
+      'lines taped',
+      'length',
+      rooms.filter((t) => isRough(t.room.id) === rough).map((t) => given(t.room.name, maskedLength(job, t), 'length')),
+    );
+  const glass = rooms.flatMap((t) =>
+    t.walls.flatMap((w) =>
+      w.openings
+        .filter((o) => o.kind === 'window')
+        .map((o) => given(`window ${o.label}`, o.width.metres * o.height.metres, 'area')),
+    ),
+  );
+  const hidden = rooms.flatMap((t) =>
+    rows(t.room.parts)
+      .filter((p) => (p.kind === 'tile' || p.kind === 'cabinet') && p.width && p.height)
+      .map((p) => given(p.label, (p.width?.metres ?? 0) * (p.height?.metres ?? 0), 'area')),
+  );
+  const floors = rooms.map((t) => t.floorArea ?? 0);
+  const list = [
+    need('film', per(job, 'masking film', sum('covered', 'area', [...glass, ...hidden]), 'film.area')),
+    need(
+      'drop-cloth',
+      per(job, 'drop cloths', given('largest floor', Math.max(0, ...floors), 'area'), 'dropcloth.area'),
+    ),
+  ];
+  if (job.practice.trimOrder === 'trim-first')
+    return [
+      need('tape', per(job, 'tape', lined(false), 'tape.length')),
+      need('tape-fine', per(job, 'better tape on rough walls', lined(true), 'tape.length')),
+      ...list,
+    ];
+  // a shield is moved along, so that a person needs one, however long the wall
+  const shields = rooms.some((t) => maskedLength(job, t) > 0) ? job.crew.people.length : 0;
+  return [need('card', given('a person', shields, 'count')), ...list];
+}
+
+function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   const bead = setting(job, 'caulk.bead');
+  const present = new Set(
+    surfaces.filter((s) => effective(s.system.prep).includes('caulk')).map((s) => s.surface.room),
+  );
   const joints = sum(
     'joints',
     'length',
-    takeoffs.flatMap((t) => t.trim.map((run) => given(`${t.room.name}, ${run.kind}`, run.length.value, 'length'))),
+    takeoffs
+      .filter((t) => present.has(t.room.id))
+      .flatMap((t) => t.trim.map((run) => given(`${t.room.name}, ${run.kind}`, run.length.value, 'length'))),
   );
-  const volume = compute('product', 'bead', 'area', joints, given('section', (bead * bead) / 2, 'area'));
-  buy(
-    'caulk',
-    'cartridge',
-    'price.caulk',
-    compute('quotient', 'caulk', 'count', volume, given('a cartridge', CARTRIDGE, 'volume')),
-  );
-  const sanded = surfaces.filter((s) => effective(s.system.prep).includes('sand'));
-  buy(
-    'abrasive',
-    'sheet',
-    'price.abrasive',
-    per(
-      'abrasive',
-      sum(
-        'sanded',
-        'area',
-        sanded.map((s) => given(s.surface.name, s.surface.area.value, 'area')),
+  const volume = compute('product', 'bead', 'volume', joints, given('section', (bead * bead) / 2, 'area'));
+  const holes = REPAIR_CLASSES.map((hole) => {
+    const count = surfaces
+      .filter((s) => effective(s.system.prep).includes('fill'))
+      .reduce((n, s) => n + s.survey.repairs[hole], 0);
+    return { hole, count };
+  });
+  const filler = sum(
+    'filler',
+    'volume',
+    holes.map(({ hole, count }) =>
+      compute(
+        'product',
+        `${hole} holes`,
+        'volume',
+        given('holes', count, 'count'),
+        given('each', setting(job, `filler.${hole}`), 'volume'),
       ),
-      'abrasive.area',
     ),
   );
-  return lines;
+  const grits = new Map<number, Working[]>();
+  for (const s of surfaces)
+    for (const grit of new Set(prepPlan(s).flatMap((line) => line.grits)))
+      grits.set(grit, [...(grits.get(grit) ?? []), given(s.surface.name, areaOf(s), 'area')]);
+  const scraped = surfaces.filter((s) => effective(s.system.prep).includes('scrape'));
+  const rooms = new Set(surfaces.map((s) => s.surface.room)).size;
+  return [
+    need('caulk', compute('quotient', 'caulk', 'count', volume, given('a cartridge', CARTRIDGE, 'volume'))),
+    need('filler', per(job, 'filler', filler, 'filler.tub')),
+    need('patch', given('larger holes', holes.find((h) => h.hole === 'large')?.count ?? 0, 'count')),
+    ...[...grits]
+      .sort(([a], [b]) => a - b)
+      .map(([grit, areas]) =>
+        need('abrasive', per(job, 'abrasive', sum(`sanded at ${grit}`, 'area', areas), 'abrasive.area'), { grit }),
+      ),
+    need(
+      'blades',
+      compute(
+        'quotient',
+        'blades',
+        'count',
+        compute(
+          'product',
+          'blades',
+          'count',
+          given('rooms, and surfaces scraped', rooms + scraped.length, 'count'),
+          given('each', setting(job, 'blades.room'), 'count'),
+        ),
+        given('a pack', setting(job, 'blades.pack'), 'count'),
+      ),
+    ),
+  ];
+}
+
+function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
+  const people = job.crew.people.length;
+  const covers = new Map<string, { size: MaterialSize; working: Working[] }>();
+  for (const paint of paints) {
+    const sizes = new Map<string, { size: MaterialSize; litres: number; coats: number }>();
+    for (const { specified: s, litres } of paint.uses) {
+      const { pile, width, fabric } = effective(s.system.cover);
+      const key = JSON.stringify([pile, width, fabric]);
+      const old = sizes.get(key);
+      const coats = paint.product.role === 'primer' ? 1 : effective(s.system.coats);
+      sizes.set(key, {
+        size: { pile, width, fabric },
+        litres: (old?.litres ?? 0) + litres.value,
+        coats: Math.max(old?.coats ?? 0, coats),
+      });
+    }
+    for (const [key, { size, litres, coats }] of sizes) {
+      const worn = Math.max(
+        Math.ceil(litres / setting(job, 'cover.litres')),
+        Math.ceil(days / setting(job, 'cover.days')),
+        1,
+      );
+      const name = `${paint.product.name}${paint.colour ? `, ${paint.colour.name}` : ''}`;
+      const entry = covers.get(key) ?? { size, working: [] };
+      entry.working.push(
+        sum(name, 'count', [
+          given('worn by litres and days', coats > 1 ? Math.max(1, worn - 1) : worn, 'count'),
+          given('a new one for the last coat', coats > 1 ? 1 : 0, 'count'),
+        ]),
+      );
+      covers.set(key, entry);
+    }
+  }
+  const brushes = new Map<number, Set<string>>();
+  for (const s of surfaces) {
+    const { width } = effective(s.system.brush);
+    brushes.set(width, (brushes.get(width) ?? new Set()).add(s.product.base));
+  }
+  const widths = new Set(surfaces.map((s) => effective(s.system.cover).width));
+  const broad = surfaces.some((s) => s.surface.kind === 'wall' || s.surface.kind === 'ceiling');
+  const dose = sum(
+    'conditioner',
+    'volume',
+    paints.map((p) => given(`${p.product.name}, ${p.colour?.name ?? ''}`, p.conditioner, 'volume')),
+  );
+  return [
+    ...[...covers.values()].map(({ size, working }) => need('cover', sum('covers', 'count', working), size)),
+    ...[...widths].map((width) => need('frame', given('people', people, 'count'), { width })),
+    need('pole', given('people who roll', broad ? people : 0, 'count')),
+    need('tray', given('people', surfaces.length ? people : 0, 'count')),
+    need('liner', given('paints', paints.length, 'count')),
+    ...[...brushes].map(([width, bases]) =>
+      need(
+        'brush',
+        compute(
+          'product',
+          'brushes',
+          'count',
+          given('water-borne, oil', bases.size, 'count'),
+          given('people', people, 'count'),
+        ),
+        { width },
+      ),
+    ),
+    need('conditioner', per(job, 'conditioner', dose, 'conditioner.bottle')),
+  ];
+}
+
+function cleaning({ job, takeoffs, surfaces, days }: MaterialQuestion): Need[] {
+  const doing = (step: 'wash' | 'degrease') => surfaces.filter((s) => effective(s.system.prep).includes(step));
+  const present = new Set(surfaces.map((s) => s.surface.room));
+  const plated = new Set(
+    surfaces.filter((s) => effective(s.system.prep).includes('plates-off')).map((s) => s.surface.room),
+  );
+  const plates = takeoffs
+    .filter((t) => present.has(t.room.id) && plated.has(t.room.id))
+    .map((t) => {
+      const counted = rows(t.room.parts)
+        .filter((p) => ['plate', 'socket', 'light', 'detector', 'vent'].includes(p.kind))
+        .reduce((n, p) => n + p.count, 0);
+      return given(t.room.name, counted || setting(job, 'plates.room'), 'count');
+    });
+  const packs = (name: string, pieces: Working, key: DefaultKey) =>
+    compute('quotient', name, 'count', pieces, given('a pack', setting(job, key), 'count'));
+  return [
+    need('wash', per(job, 'sugar soap', plus(areaOf, 'washed', 'area', doing('wash')), 'wash.area')),
+    need('degrease', per(job, 'degreaser', plus(areaOf, 'degreased', 'area', doing('degrease')), 'degrease.area')),
+    need(
+      'rags',
+      packs(
+        'rags',
+        compute(
+          'product',
+          'rags',
+          'count',
+          given('days', days, 'count'),
+          given('people', job.crew.people.length, 'count'),
+          given('a person’s day', setting(job, 'rags.day'), 'count'),
+        ),
+        'rags.pack',
+      ),
+    ),
+    need('bags', packs('bags for plates', sum('plates', 'count', plates), 'bags.pack')),
+  ];
+}
+
+/** What the cautions of the surfaces call for [common practice, no source; local codes decide]. */
+function safety({ job, surfaces, days }: MaterialQuestion): Need[] {
+  const raised = new Set(surfaces.flatMap((s) => cautionsOf(s).map((c) => c.rule)));
+  const people = given('people', job.crew.people.length, 'count');
+  const none = given('not called for', 0, 'count');
+  const where = (rule: 'caution.dust' | 'caution.lead' | 'caution.solvent', working: Working) =>
+    raised.has(rule) ? working : none;
+  const asbestos = new Set(
+    surfaces.filter((s) => cautionsOf(s).some((c) => c.rule === 'caution.asbestos')).map((s) => s.surface.room),
+  );
+  return [
+    need(
+      'mask',
+      where('caution.dust', compute('product', 'dust masks', 'count', people, given('days', days, 'count'))),
+    ),
+    need('goggles', where('caution.dust', people)),
+    need('gloves', given('a box', surfaces.length ? 1 : 0, 'count')),
+    need('respirator', where('caution.solvent', people)),
+    need('lead-test', where('caution.lead', given('a kit', 1, 'count'))),
+    need('asbestos-test', given('rooms with an old texture', asbestos.size, 'count')),
+  ];
 }

@@ -1,18 +1,28 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
-import type { Colour, Job, Product } from '../job/types.ts';
-import type { Sheen } from '../job/vocabulary.ts';
+import { rows, type Cover, type Colour, type Id, type Job, type Product, type ShelfCan } from '../job/types.ts';
+import { familyOf, type Sheen, type TintBase } from '../job/vocabulary.ts';
+import { lrvOf } from '../specify/colour.ts';
 import { effective } from '../specify/reasons.ts';
+import { buyingRate } from '../specify/spread.ts';
 import { isPorous } from '../specify/system.ts';
 import { dilution, type Specified } from '../specify/specify.ts';
-import type { Litres } from '../units/si.ts';
+import { INCH, type Litres } from '../units/si.ts';
 import { remember } from '../units/remember.ts';
 import { compute, given, type Working } from '../units/working.ts';
+import { planBoxing, wallsFrom, type BoxCan, type BoxingPlan, type BoxWall } from './boxing.ts';
 import { chooseCans, type CanChoice } from './cans.ts';
-import { demandOf, litresFor, shortfallChance, type Demand } from './shortfall.ts';
+import { demandOf, expectedLeftover, litresFor, shortfallChance, type Demand } from './shortfall.ts';
 
 export interface PaintUse {
   readonly specified: Specified;
   readonly litres: Working;
+}
+/** A can from the shelf and what it does here. */
+export interface ShelfUse {
+  readonly can: ShelfCan;
+  /** Boxed with the rest, or painted from alone on these surfaces; none: it does not reach a whole wall. */
+  readonly boxed: boolean;
+  readonly walls: readonly Id[];
 }
 export interface PaintLine {
   readonly key: string;
@@ -20,22 +30,42 @@ export interface PaintLine {
   readonly sheen: Sheen;
   /** null: untinted primer. */
   readonly colour: Colour | null;
+  readonly base: TintBase;
   readonly uses: readonly PaintUse[];
   /** On the surfaces, lost, and kept for touch-up. */
   readonly expected: Working;
+  /** Of that, kept for touch-up. */
+  readonly reserve: Litres;
+  /** What bought paint must do, the shelf’s share taken off. */
   readonly demand: Demand;
   readonly wanted: Litres;
-  /** null: the product has no can sizes. */
+  readonly shelf: readonly ShelfUse[];
+  /** From the shelf, taken off what is bought. */
+  readonly fromShelf: Litres;
+  /** null: no size is sold for this base. */
   readonly choice: CanChoice | null;
   readonly ordered: Litres;
   readonly shortfallChance: number;
+  /** In the cans at the end, on average, the reserve with it. */
+  readonly leftover: Litres;
+  readonly boxing: BoxingPlan;
+  /** Cans in the order the boxing plan names them. */
+  readonly boxed: readonly BoxCan[];
+  /** Flow conditioner to stir in, litres. */
+  readonly conditioner: Litres;
 }
 
-type Ordering = Pick<Job, 'settings'>;
+type Ordering = Pick<Job, 'settings' | 'practice' | 'shelf'>;
+
+/** Base a colour is mixed in by its light reflectance [starting judgement]; an untinted one is white. */
+export function baseOf(colour: Pick<Colour, 'hex'> | null): TintBase {
+  const lrv = colour ? lrvOf(colour.hex) : 100;
+  return lrv >= 55 ? 'white' : lrv >= 22 ? 'middle' : 'deep';
+}
 
 /** Paint per product x sheen x colour for surfaces that have their systems. Area is what is painted (trim faces off). */
 export function orderPaint(job: Ordering, surfaces: readonly Specified[]): PaintLine[] {
-  const groups = new Map<string, { product: Product; sheen: Sheen; colour: Colour | null; uses: PaintUse[] }>();
+  const groups = new Map<string, Group>();
   const add = (product: Product, sheen: Sheen, colour: Colour | null, use: PaintUse) => {
     const key = `${product.id}|${sheen}|${colour?.id ?? ''}`;
     const group = groups.get(key) ?? { product, sheen, colour, uses: [] };
@@ -51,17 +81,25 @@ export function orderPaint(job: Ordering, surfaces: readonly Specified[]): Paint
   }
   return [...groups].map(([key, group]) => lineOf(job, key, group));
 }
+interface Group {
+  readonly product: Product;
+  readonly sheen: Sheen;
+  readonly colour: Colour | null;
+  readonly uses: PaintUse[];
+}
 
 /** What one surface takes of its primer and of its finish. */
 const usesOf = remember((s: Specified, settings: Job['settings']): { primer: PaintUse | null; finish: PaintUse } => {
   const primer = effective(s.system.primer);
   const share = primer.extent === 'spot' ? setting({ settings }, 'spot.share') : 1;
   const primes = s.primer && primer.extent !== 'none' && primer.coats > 0 ? s.primer : null;
+  const first = { films: primer.coats, share, thirst: 1 };
+  const under = primer.extent !== 'full' ? 1 : primer.coats > 1 ? 0 : setting({ settings }, 'order.thirst');
   return {
-    primer: primes && { specified: s, litres: litresOn({ settings }, s, primes, primer.coats, share, true) },
+    primer: primes && { specified: s, litres: litresOn({ settings }, s, primes, first) },
     finish: {
       specified: s,
-      litres: litresOn({ settings }, s, s.product, filmsOf(s), 1, primer.extent !== 'full'),
+      litres: litresOn({ settings }, s, s.product, { films: filmsOf(s), share: 1, thirst: under }),
     },
   };
 });
@@ -70,35 +108,83 @@ const usesOf = remember((s: Specified, settings: Job['settings']): { primer: Pai
 export const filmsOf = (s: Specified): number =>
   (s.question.first + effective(s.system.coats) - 1) * dilution(effective(s.system.conditioner));
 
-/** area x share x texture x coats / label rate; the first coat on a porous surface takes more. */
+interface Coats {
+  readonly films: number;
+  readonly share: number;
+  /** How much of a porous ground's thirst is left for the first of them, 0-1. */
+  readonly thirst: number;
+}
+
+/**
+ * (area + what the roller covers again of the brushed band) x texture x nap x coats / spread rate; the first coat on a porous
+ * surface takes more, or goes by the label's rate for such ground, which holds the porosity already.
+ */
 function litresOn(
-  job: Ordering,
+  job: Pick<Job, 'settings'>,
   s: Specified,
   product: Product,
-  coats: number,
-  share: number,
-  firstOnBare: boolean,
+  { films, share, thirst }: Coats,
 ): Working {
+  const rate = buyingRate(job, product);
+  const thirsty = product.porousRate === null ? setting(job, 'order.porous') : rate / product.porousRate;
+  const full = isPorous(s.survey) ? films + (thirsty - 1) * thirst : films;
+  const terms: Working[] = [paintedWith(job, s), given('full coats', full, 'count')];
   const texture = setting(job, `texture.${s.survey.texture}` as DefaultKey);
-  const thirst = isPorous(s.survey) && firstOnBare ? coats + setting(job, 'order.porous') - 1 : coats;
-  const terms = [given('area', s.surface.area.value, 'area'), given('full coats', thirst, 'count')];
   if (texture !== 1) terms.push(given('texture', texture, 'ratio'));
+  if (s.nap.film !== 1) terms.push(given('nap', s.nap.film, 'ratio'));
   if (share !== 1) terms.push(given('share', share, 'ratio'));
   return compute(
     'quotient',
     s.surface.name,
     'volume',
     compute('product', 'area to cover', 'area', ...terms),
-    given('label rate', product.labelRate, 'spread'),
+    given(product.solids ? 'spread by solids, less losses' : 'label rate', rate, 'spread'),
   );
 }
 
-function lineOf(
-  job: Ordering,
-  key: string,
-  group: Pick<PaintLine, 'product' | 'sheen' | 'colour' | 'uses'>,
-): PaintLine {
-  const used = compute('sum', 'on the surfaces', 'volume', ...group.uses.map((use) => use.litres));
+function paintedWith(job: Pick<Job, 'settings'>, s: Specified): Working {
+  const area = given('area', s.surface.area.value, 'area');
+  if (familyOf(s.surface.kind) === 'trim' || s.surface.cut === 0) return area;
+  const again = setting(job, 'cut.overlap') * setting(job, 'hiding.cutFilm');
+  return compute(
+    'sum',
+    'area, and the cut band again',
+    'area',
+    area,
+    compute(
+      'product',
+      'cut band again',
+      'area',
+      given('cut in', s.surface.cut, 'length'),
+      given('band', setting(job, 'cut.band'), 'length'),
+      given('of it again', again, 'ratio'),
+    ),
+  );
+}
+
+/** What covers hold back: each size once, by its pile and width. */
+function leftInCovers(job: Pick<Job, 'settings'>, uses: readonly PaintUse[]): Working {
+  const sizes = new Map<string, Pick<Cover, 'pile' | 'width'>>();
+  for (const { specified } of uses) {
+    const { pile, width } = effective(specified.system.cover);
+    sizes.set(`${pile}|${width}`, { pile, width });
+  }
+  const each = [...sizes.values()].map(({ pile, width }) =>
+    compute(
+      'product',
+      'left in a cover',
+      'volume',
+      given('in a 9 in cover of 10 mm', setting(job, 'loss.cover'), 'volume'),
+      given('pile', pile / 0.01, 'ratio'),
+      given('width', width / (9 * INCH), 'ratio'),
+    ),
+  );
+  return compute('sum', 'left in covers', 'volume', ...each);
+}
+
+function lineOf(job: Ordering, key: string, group: Group): PaintLine {
+  const { product, colour, uses } = group;
+  const used = compute('sum', 'on the surfaces', 'volume', ...uses.map((use) => use.litres));
   const terms: Working[] = [
     used,
     compute(
@@ -108,29 +194,93 @@ function lineOf(
       given('on the surfaces', used.value, 'volume'),
       given('share', setting(job, 'loss.can'), 'ratio'),
     ),
-    given('left in the cover', setting(job, 'loss.cover'), 'volume'),
+    leftInCovers(job, uses),
     given('left in tray and brush', setting(job, 'loss.tray'), 'volume'),
   ];
-  if (group.colour && group.product.role === 'finish')
-    terms.push(given('kept for touch-up', setting(job, 'order.reserve'), 'volume'));
+  const reserve = colour && product.role === 'finish' ? setting(job, 'order.reserve') : 0;
+  if (reserve) terms.push(given('kept for touch-up', reserve, 'volume'));
   const expected = compute('sum', 'wanted', 'volume', ...terms);
+  const walls = uses.map(({ specified, litres }): BoxWall => ({
+    id: specified.surface.id,
+    room: specified.surface.room,
+    litres: litres.value,
+  }));
+  const risk = Math.min(0.5, Math.max(1e-6, setting(job, 'order.risk')));
+  const onShelf = rows(job.shelf).filter(
+    (can) => can.product === product.id && can.sheen === group.sheen && can.colour === (colour?.id ?? null),
+  );
+  const { shelf, left, fromShelf } = useShelf(job, onShelf, walls, risk);
+  const onWalls = left.reduce((sum, wall) => sum + wall.litres, 0);
   const spread = demandOf(
-    group.uses.map((use) => use.litres.value),
+    left.map((wall) => wall.litres),
     setting(job, 'spread.cv'),
     setting(job, 'measure.cv'),
   );
-  const demand = { mean: expected.value, sd: spread.sd };
-  const wanted = litresFor(demand, Math.min(0.5, Math.max(1e-6, setting(job, 'order.risk'))));
-  const choice = chooseCans(group.product.cans, wanted);
+  const boxedShelf = shelf.filter((use) => use.boxed).reduce((sum, use) => sum + use.can.litres, 0);
+  // lost and kept are counted once, with the paint that is bought; below zero where the shelf has more than enough
+  const fixed = expected.value - used.value;
+  const demand = { mean: onWalls > 0 ? onWalls + fixed - boxedShelf : 0, sd: spread.sd };
+  const wanted = Math.max(0, litresFor(demand, risk));
+  const base = baseOf(colour);
+  const choice = chooseCans(
+    product.cans.filter((can) => can.bases === null || can.bases.includes(base)),
+    wanted,
+  );
   const ordered = choice?.litres ?? 0;
+  const bought = (choice?.cans ?? []).flatMap((can) =>
+    Array.from({ length: can.count }, (): BoxCan => ({ litres: can.litres, batch: null })),
+  );
+  const boxed = [
+    ...shelf.filter((use) => use.boxed).map((use): BoxCan => ({ litres: use.can.litres, batch: use.can.batch })),
+    ...bought,
+  ];
   return {
     key,
     ...group,
+    base,
     expected,
+    reserve,
     demand,
     wanted,
+    shelf,
+    fromShelf,
     choice,
     ordered,
     shortfallChance: shortfallChance(demand, ordered),
+    leftover: expectedLeftover({ ...demand, mean: demand.mean - (onWalls > 0 ? reserve : 0) }, ordered),
+    boxing:
+      product.role === 'finish' && job.practice.boxing === 'box'
+        ? planBoxing(boxed, left, setting(job, 'box.bucket'))
+        : { buckets: [], over: [] },
+    boxed,
+    conditioner: uses.reduce(
+      (sum, { specified, litres }) =>
+        sum + (product.role === 'finish' ? litres.value * effective(specified.system.conditioner) : 0),
+      0,
+    ),
   };
+}
+
+/** Boxed, all of it counts; as they come, a can paints whole walls by itself, with the margin the chosen risk asks for. */
+function useShelf(job: Ordering, cans: readonly ShelfCan[], walls: readonly BoxWall[], risk: number) {
+  if (job.practice.boxing === 'box') {
+    const shelf = cans.map((can): ShelfUse => ({ can, boxed: true, walls: [] }));
+    return { shelf, left: walls, fromShelf: cans.reduce((sum, can) => sum + can.litres, 0) };
+  }
+  let left = walls;
+  let fromShelf = 0;
+  const shelf = [...cans]
+    .sort((a, b) => b.litres - a.litres)
+    .map((can): ShelfUse => {
+      // each wall with its margin: several of them together then have more than enough
+      const safe = left.map((wall) => ({
+        ...wall,
+        litres: litresFor(demandOf([wall.litres], setting(job, 'spread.cv'), setting(job, 'measure.cv')), risk),
+      }));
+      const found = wallsFrom(can.litres, safe);
+      fromShelf += left.filter((wall) => found.includes(wall.id)).reduce((sum, wall) => sum + wall.litres, 0);
+      left = left.filter((wall) => !found.includes(wall.id));
+      return { can, boxed: false, walls: found };
+    });
+  return { shelf, left, fromShelf };
 }

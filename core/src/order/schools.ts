@@ -43,7 +43,7 @@ export function schoolPrices(job: Job): SchoolPrice[] {
     return {
       ...school,
       chosen,
-      cost: then.total - now.total,
+      cost: then.price - now.price,
       paint: then.paint - now.paint,
       minutes: then.minutes - now.minutes,
     };

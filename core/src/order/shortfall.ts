@@ -27,3 +27,25 @@ export function shortfallChance({ mean, sd }: Demand, bought: Litres): number {
 /** Litres to have so that the chance of running short is `risk` (0-1, exclusive). */
 export const litresFor = ({ mean, sd }: Demand, risk: number): Litres =>
   mean + (sd === 0 ? 0 : quantile(1 - risk, 0, sd));
+
+/** Litres still in the cans at the end, on average: what is short on a bad day is not a negative leftover. */
+export function expectedLeftover({ mean, sd }: Demand, have: Litres): Litres {
+  if (sd === 0) return Math.max(0, have - mean);
+  const z = (have - mean) / sd;
+  const density = Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
+  return (have - mean) * cdf(z, 0, 1) + sd * density;
+}
+
+export interface RiskPoint {
+  readonly litres: Litres;
+  readonly chance: number;
+  readonly leftover: Litres;
+}
+/** The trade between running short and having over, from where it is a coin's toss to where it hardly happens. */
+export function riskCurve(demand: Demand, points = 41): RiskPoint[] {
+  const [from, to] = [demand.mean - 0.5 * demand.sd, demand.mean + 3.2 * demand.sd];
+  return Array.from({ length: points }, (_, i) => {
+    const litres = Math.max(0, from + ((to - from) * i) / (points - 1));
+    return { litres, chance: shortfallChance(demand, litres), leftover: expectedLeftover(demand, litres) };
+  });
+}

@@ -149,21 +149,3 @@ describe('tasks and their lags', () => {
     expect(tasksOf(job, derive(job).operations, 240).find((t) => t.id === `${wall(1)}:roll1`)?.people).toBe(2);
   });
 });
-
-describe('materials', () => {
-  test('tape by length, cloths by the largest floor, a cover for each paint rolled with it', () => {
-    const { materials } = derive(study()).order;
-    const line = (item: string) => materials.filter((m) => m.item === item);
-    expect(line('tape').map((m) => [m.quantity, m.cost])).toEqual([[1, 700]]);
-    expect(line('drop-cloth')[0]?.quantity).toBe(Math.ceil((120 * FOOT ** 2) / 10));
-    expect(line('cover').map((m) => [m.size.pile, m.quantity])).toEqual([
-      [0.01, 2],
-      [0.005, 1],
-    ]);
-    expect(
-      derive(study({ name: 'setPractice', args: { set: { trimOrder: 'trim-last' } } })).order.materials.some(
-        (m) => m.item === 'tape',
-      ),
-    ).toBe(false);
-  });
-});

@@ -34,7 +34,7 @@ export function Ledger() {
     ['measure', 'Paint area', formatArea(ledger.area, system), ledger.area],
     ['measure', 'Cut-in', run(ledger.cutIn, system), ledger.cutIn],
     ['order', 'Paint', formatVolume(ledger.paint, system), ledger.paint],
-    ['order', 'Cost', formatMoney(ledger.total, state.shown.currency), ledger.total],
+    ['order', 'Price', formatMoney(ledger.price, state.shown.currency), ledger.price],
     ['sequence', 'Work', formatMinutes(ledger.minutes), ledger.minutes],
     [
       'sequence',

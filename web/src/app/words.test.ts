@@ -44,10 +44,6 @@ test('every published value has words, in both systems', () => {
           {
             item,
             size: {},
-            quantity: 1,
-            unit: 'roll',
-            working: { op: 'given', name: '', value: 1, dimension: 'count' },
-            cost: 0,
           },
           system,
         ),

@@ -1,0 +1,156 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { applyEdit, type Edit } from '../job/edits.ts';
+import { openJob } from '../job/open.ts';
+import type { Job } from '../job/types.ts';
+import { FOOT } from '../units/si.ts';
+import { evaluate } from '../units/working.ts';
+import { derive, optionPrices } from './derive.ts';
+import { priceLabour, priceOf, shareOut } from './price.ts';
+import { quoteOf, shortened } from './quote.ts';
+import { shoppingList } from './shopping.ts';
+
+const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
+if (!opened.ok) throw new Error('the example is broken');
+const cottage = opened.value;
+const edited = (...edits: Edit[]): Job =>
+  edits.reduce((now, edit) => {
+    const done = applyEdit(now, edit);
+    if (!done.ok) throw new Error(done.problems[0]?.message);
+    return done.value.job;
+  }, cottage);
+const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
+
+describe('a price', () => {
+  // Textbook relation of markup and margin, from memory: 25 % on cost is 20 % of price; tax is on the price
+  test('margin and tax on a worked example: 800.00 of costs, 20 % margin, 10 % tax', () =>
+    expect(
+      priceOf({ paint: 20000, materials: 10000, labour: 50000 }, { overhead: 0, margin: 0.2, tax: 0.1, taxed: 'all' }),
+    ).toMatchObject({ net: 100000, tax: 10000, total: 110000 }));
+  test('tax on materials alone, overhead before margin', () =>
+    expect(
+      priceOf(
+        { paint: 20000, materials: 10000, labour: 50000 },
+        { overhead: 0.1, margin: 0.2, tax: 0.05, taxed: 'materials' },
+      ),
+    ).toMatchObject({ net: 110000, tax: 1500, total: 111500 }));
+  const money = fc.integer({ min: 0, max: 5_000_000 });
+  const share = fc.double({ min: 0, max: 0.9, noNaN: true });
+  test('whole minor units, and always the sum of the lines shown', () => {
+    fc.assert(
+      fc.property(money, money, money, share, share, share, (paint, materials, labour, overhead, margin, tax) => {
+        const price = priceOf({ paint, materials, labour }, { overhead, margin, tax, taxed: 'all' });
+        expect(sum(price.lines.map((l) => l.amount))).toBe(price.total);
+        for (const { amount } of price.lines) expect(Number.isInteger(amount)).toBe(true);
+      }),
+    );
+  });
+  test('a sum shared out is that sum, each part within a unit of its share', () => {
+    fc.assert(
+      fc.property(money, fc.array(fc.nat(1000), { minLength: 1, maxLength: 9 }), (total, weights) => {
+        const parts = shareOut(total, weights);
+        expect(sum(parts)).toBe(total);
+        const all = sum(weights);
+        if (all > 0)
+          parts.forEach((part, i) => expect(Math.abs(part - (total * (weights[i] ?? 0)) / all)).toBeLessThan(1));
+      }),
+    );
+  });
+});
+
+describe('labour', () => {
+  test('by hours or by whole days of everybody; the cost is the sum of its lines', () => {
+    const { operations } = derive(cottage);
+    const hours = priceLabour(cottage, operations);
+    const days = priceLabour({ ...cottage, pricing: { ...cottage.pricing, billed: 'days' } }, operations);
+    expect(hours.cost).toBe(sum(hours.lines.map((l) => l.cost)));
+    expect(hours.minutes).toBeCloseTo(sum(operations.map((op) => op.minutes.value)) + hours.days * 2 * 45, 9);
+    expect(days.cost).toBe(hours.days * (36_000 + 31_500));
+    // enough of them, and not one too many: a day of 495 minutes has 450 for work, by two
+    expect(hours.days).toBe(Math.ceil(sum(operations.map((op) => op.minutes.value)) / 900));
+  });
+});
+
+describe('materials', () => {
+  const line = (item: string, job: Job = cottage) => derive(job).order.materials.filter((m) => m.item === item);
+  test('each by its formula, rounded up to whole pieces, its working true', () => {
+    for (const m of derive(cottage).order.materials) {
+      expect(m.wanted).toBe(Math.ceil(evaluate(m.working) - 1e-9));
+      expect([m.quantity + m.owned, m.cost]).toEqual([m.wanted, m.quantity * m.each]);
+    }
+  });
+  test('fine paper by grit, filler by holes, a new cover for last coats, safety by the cautions that apply', () => {
+    const passage = edited({ name: 'setSurvey', args: { scope: 'all:wall', set: { built: 2010 } } });
+    expect(line('abrasive').map((m) => m.size.grit)).toEqual(
+      [80, 120, 150, 220].filter((g) => line('abrasive').some((m) => m.size.grit === g)),
+    );
+    expect(line('filler')[0]?.quantity).toBeGreaterThan(0);
+    expect(line('cover').every((m) => m.quantity >= 1)).toBe(true);
+    expect([line('mask').length, line('lead-test').length, line('asbestos-test')[0]?.quantity]).toEqual([1, 1, 1]);
+    expect(line('respirator')).toEqual([]);
+    expect(line('drop-cloth', passage)).toEqual(line('drop-cloth'));
+  });
+  test('rough walls take the better tape; a floor shield where trim comes last', () => {
+    const rough = edited({ name: 'setSurvey', args: { scope: 'all:wall', set: { texture: 'rough-plaster' } } });
+    expect([line('tape').length, line('tape-fine', rough).length]).toEqual([1, 1]);
+    const last = edited({ name: 'setPractice', args: { set: { trimOrder: 'trim-last' } } });
+    expect([line('tape', last).length, line('card', last)[0]?.quantity]).toEqual([0, 2]);
+  });
+  test('a bead of caulk: 5 mm across, a cartridge of 300 mL does 24 m (by hand)', () => {
+    const caulk = line('caulk')[0];
+    const metres = (caulk?.working.value ?? 0) * (0.0003 / (0.005 ** 2 / 2));
+    expect(metres).toBeGreaterThan(30 * FOOT);
+    expect(caulk?.quantity).toBe(Math.ceil(metres / 24 - 1e-9));
+  });
+});
+
+describe('a quote', () => {
+  const wall = Object.values(cottage.rooms.byId).find((r) => r.name === 'Washroom')?.walls.order[0];
+  const option = (finish: { product: string; colour: string } | null, taken = false): Edit => ({
+    name: 'addOption',
+    args: { option: { id: 'o1', name: 'The washroom’s first wall', surfaces: [`${wall}/field`], finish, taken } },
+  });
+  test('rooms add up to the net, net and tax to the total, in plain words', () => {
+    const job = edited({ name: 'setPricing', args: { set: { tax: 0.07, client: 'The keeper' } } });
+    const quote = quoteOf(job, derive(job), '2026-11-25');
+    expect(sum(quote.rooms.map((r) => r.amount))).toBe(quote.net);
+    expect(quote.net + quote.tax).toBe(quote.total);
+    expect([quote.until, quote.rooms.length]).toEqual(['2026-12-25', 4]);
+    const words = JSON.stringify(quote);
+    expect(words).toMatch(/Walls A, B, C, D: plates off, .*2 coats of Wall paint/);
+    expect(words).toMatch(/local code/);
+    expect(words).not.toMatch(/undefined|NaN|null/);
+  });
+  test('an option is priced apart, is neither ordered nor worked until taken, and then costs what was said', () => {
+    const job = edited(option(null));
+    const [priced] = optionPrices(job);
+    const taken = edited(option(null, true));
+    expect(derive(taken).order.price.total).toBe(derive(cottage).order.price.total);
+    expect(derive(job).order.price.total + (priced?.price ?? NaN)).toBe(derive(taken).order.price.total);
+    expect(priced?.price).toBeGreaterThan(0);
+    expect(derive(job).operations.some((op) => op.surface === `${wall}/field`)).toBe(false);
+    expect(quoteOf(job, derive(job), '2026-11-25').excluded[0]).toMatch(/an option, priced apart/);
+  });
+  test('a second colour as an option: the same wall, another finish', () => {
+    const job = edited(option({ product: 'paint-wall', colour: 'deep' }, true));
+    expect(derive(job).surfaces.find((s) => s.surface.id === `${wall}/field`)?.colour.id).toBe('deep');
+    expect(optionPrices(edited(option({ product: 'paint-wall', colour: 'deep' })))[0]?.price).toBeGreaterThan(0);
+  });
+  test('names are said together', () =>
+    expect(shortened(['Wall A', 'Wall C', 'Ceiling', 'Door d1', 'Baseboard', 'Baseboard'])).toBe(
+      'Walls A, C; Ceiling; Door d1; Baseboard (2)',
+    ));
+});
+
+test('the shopping list goes aisle by aisle, and its total is the sum of its lines and of what the order says', () => {
+  const { order } = derive(cottage);
+  const list = shoppingList(cottage, order);
+  const lines = list.aisles.flatMap((a) => a.lines);
+  expect(list.total).toBe(sum(lines.map((l) => l.cost)));
+  expect(list.total).toBe(order.total - order.labour.cost);
+  expect(new Set(lines.map((l) => l.key)).size).toBe(lines.length);
+  const ticked = edited({ name: 'tick', args: { key: lines[0]?.key ?? '', date: '2026-11-25' } });
+  expect(shoppingList(ticked, order).aisles[0]?.lines[0]?.ticked).toBe(true);
+});

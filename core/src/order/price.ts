@@ -1,0 +1,98 @@
+import type { Id, Job } from '../job/types.ts';
+import type { Minutes, Money } from '../units/si.ts';
+import { OPERATIONS, type Operation, type OperationKind } from '../work/operations.ts';
+import { dayLength, setUpMinutes, workingDays } from '../work/days.ts';
+
+/** A line of labour: by kind of work where hours are billed, by person where days are. */
+export interface LabourLine {
+  readonly kind: OperationKind | 'daily' | 'person';
+  /** Who, where days are billed. */
+  readonly person: Id | null;
+  readonly minutes: Minutes;
+  readonly cost: Money;
+}
+export interface Labour {
+  readonly lines: readonly LabourLine[];
+  readonly minutes: Minutes;
+  /** Working days of the whole crew. */
+  readonly days: number;
+  readonly cost: Money;
+}
+
+/** What an hour's work costs on average: a day's pay over its working hours. */
+export const hourlyOf = ({ crew }: Pick<Job, 'crew'>): number =>
+  crew.people.reduce((sum, p) => sum + p.day, 0) / crew.people.length / (dayLength({ crew }) / 60);
+
+/** Minutes and their cost, set-up and clean-up of the days with them; the cost is the sum of the lines. */
+export function priceLabour(job: Pick<Job, 'crew' | 'settings' | 'pricing'>, operations: readonly Operation[]): Labour {
+  const worked = operations.reduce((sum, op) => sum + op.minutes.value, 0);
+  const days = workingDays(job, worked);
+  const daily = setUpMinutes(job, days).value;
+  const hourly = hourlyOf(job);
+  const byKind = [
+    ...OPERATIONS.map((kind) => ({
+      kind,
+      minutes: operations.filter((op) => op.kind === kind).reduce((sum, op) => sum + op.minutes.value, 0),
+    })),
+    { kind: 'daily' as const, minutes: daily },
+  ].filter(({ minutes }) => minutes > 0);
+  const lines =
+    job.pricing.billed === 'hours'
+      ? byKind.map(({ kind, minutes }): LabourLine => ({
+          kind,
+          minutes,
+          person: null,
+          cost: Math.round((minutes / 60) * hourly),
+        }))
+      : job.crew.people.map((person): LabourLine => ({
+          kind: 'person',
+          person: person.id,
+          minutes: (worked + daily) / job.crew.people.length,
+          cost: days * person.day,
+        }));
+  return { lines, minutes: worked + daily, days, cost: lines.reduce((sum, line) => sum + line.cost, 0) };
+}
+
+export const PRICE_LINES = ['paint', 'materials', 'labour', 'overhead', 'margin', 'tax'] as const;
+export interface Price {
+  /** In the order of PRICE_LINES, those of nothing left out. */
+  readonly lines: readonly { readonly kind: (typeof PRICE_LINES)[number]; readonly amount: Money }[];
+  /** Before tax. */
+  readonly net: Money;
+  readonly tax: Money;
+  readonly total: Money;
+}
+
+/**
+ * Price of costs: overhead is a share of costs, margin a share of the price before tax (so costs are divided, not
+ * multiplied), tax a share of all of it or of paint and materials alone. Each line is whole minor units; the total is their sum.
+ */
+export function priceOf(
+  costs: { readonly paint: Money; readonly materials: Money; readonly labour: Money },
+  { overhead, margin, tax, taxed }: Pick<Job['pricing'], 'overhead' | 'margin' | 'tax' | 'taxed'>,
+): Price {
+  const cost = costs.paint + costs.materials + costs.labour;
+  const over = Math.round(cost * overhead);
+  const gain = Math.round(((cost + over) * margin) / (1 - margin));
+  const net = cost + over + gain;
+  const base = taxed === 'all' ? net : taxed === 'materials' ? costs.paint + costs.materials : 0;
+  const due = Math.round(base * tax);
+  const amounts = { ...costs, overhead: over, margin: gain, tax: due };
+  const lines = PRICE_LINES.flatMap((kind) => (amounts[kind] ? [{ kind, amount: amounts[kind] }] : []));
+  return { lines, net, tax: due, total: net + due };
+}
+
+/** Shares a sum out by weights in whole minor units: the parts add up to it (largest remainders get the last units). */
+export function shareOut(total: Money, weights: readonly number[]): Money[] {
+  const all = weights.reduce((a, b) => a + b, 0);
+  if (!(all > 0)) return weights.map((_, i) => (i === 0 ? total : 0));
+  const exact = weights.map((w) => (total * w) / all);
+  const parts = exact.map(Math.floor);
+  const missing = total - parts.reduce((a, b) => a + b, 0);
+  const order = exact.map((v, i) => [v - Math.floor(v), i] as const).sort((a, b) => b[0] - a[0] || a[1] - b[1]);
+  for (let i = 0; i < missing; i++) {
+    const at = order[i % order.length]?.[1] ?? 0;
+    parts[at] = (parts[at] ?? 0) + 1;
+  }
+  return parts;
+}

@@ -1,0 +1,159 @@
+import { rows, type Id, type Job } from '../job/types.ts';
+import { groupBy } from '../units/group.ts';
+import { alike } from '../specify/alike.ts';
+import { effective } from '../specify/reasons.ts';
+import type { Specified } from '../specify/specify.ts';
+import { coatsWord, prepWord, primerWord, surfaceWord } from '../specify/terms.ts';
+import { cautionsOf } from '../specify/warnings.ts';
+import { word } from '../specify/wording.ts';
+import type { Money } from '../units/si.ts';
+import { optionPrices, type Derived } from './derive.ts';
+import { shareOut } from './price.ts';
+
+export interface QuoteRoom {
+  readonly room: Id;
+  readonly name: string;
+  /** What is done, a sentence for each group of surfaces with one system. */
+  readonly scope: readonly string[];
+  readonly amount: Money;
+}
+export interface QuoteOption {
+  readonly name: string;
+  readonly taken: boolean;
+  readonly what: string;
+  /** Tax with it. */
+  readonly amount: Money;
+}
+/** An offer in plain words. Rooms add up to `net`, and `net` and tax to `total`. */
+export interface Quote {
+  readonly job: string;
+  readonly client: string;
+  /** ISO date; and until when it holds. */
+  readonly date: string;
+  readonly until: string;
+  readonly rooms: readonly QuoteRoom[];
+  readonly net: Money;
+  readonly taxName: string;
+  readonly taxRate: number;
+  readonly tax: Money;
+  readonly total: Money;
+  readonly options: readonly QuoteOption[];
+  readonly included: readonly string[];
+  readonly excluded: readonly string[];
+  readonly cautions: readonly string[];
+  readonly days: number;
+  readonly people: number;
+  readonly notes: string;
+}
+
+/** “Walls A and B (420 ft²): wash, fill, sand; spot-prime; two coats of ...”. */
+function sentenceOf(group: readonly Specified[], job: Job): string {
+  const [s] = group;
+  if (!s) return '';
+  const names = group.map((g) => surfaceWord(g.surface.name, job.units));
+  const primer = effective(s.system.primer);
+  const steps = [
+    prepWord(effective(s.system.prep)).toLowerCase(),
+    primer.extent === 'none' ? '' : primerWord(primer).toLowerCase(),
+    `${coatsWord(effective(s.system.coats))} of ${s.product.name}, ${s.colour.name}, ${s.sheen}`,
+  ].filter(Boolean);
+  return `${shortened(names)}: ${steps.join('; ')}.`;
+}
+
+/** “Wall A, Wall B, Wall C” as “Walls A, B, C”; the same name several times as “Door (3)”. */
+export function shortened(names: readonly string[]): string {
+  const groups = groupBy(names, (name) => /^(.*) (\S{1,3})$/.exec(name)?.[1] ?? name);
+  return [...groups]
+    .map(([stem, list]) => {
+      if (list.length === 1) return list[0] ?? '';
+      const ends = list.map((name) => name.slice(stem.length + 1));
+      return ends.every(Boolean) ? `${stem}s ${ends.join(', ')}` : `${stem} (${list.length})`;
+    })
+    .join('; ');
+}
+
+/** Days after an ISO date. */
+function later(date: string, days: number): string {
+  const at = new Date(`${date}T00:00:00Z`);
+  at.setUTCDate(at.getUTCDate() + days);
+  return at.toISOString().slice(0, 10);
+}
+
+/** The job as an offer on a given day. */
+export function quoteOf(job: Job, derived: Derived, date: string): Quote {
+  const { order, surfaces, leftOut, operations } = derived;
+  const done = surfaces.filter((s) => !leftOut.has(s.surface.id));
+  const perRoom = [...groupBy(done, (s) => s.surface.room)];
+  const net = order.price.net;
+  // a room weighs by its hours and its litres at what they cost
+  const weight = (room: Id): number => {
+    const minutes = operations.filter((op) => op.room === room).reduce((sum, op) => sum + op.minutes.value, 0);
+    const hours = order.labour.minutes ? (minutes / order.labour.minutes) * order.labour.cost : 0;
+    const paint = order.paints.reduce((sum, p) => {
+      const litres = p.uses.filter((u) => u.specified.surface.room === room).reduce((n, u) => n + u.litres.value, 0);
+      const all = p.uses.reduce((n, u) => n + u.litres.value, 0);
+      return sum + (all ? (litres / all) * (p.choice?.cost ?? 0) : 0);
+    }, 0);
+    return hours + paint;
+  };
+  const amounts = shareOut(
+    net,
+    perRoom.map(([room]) => weight(room)),
+  );
+  const options = job.options.order.length ? optionPrices(job) : [];
+  return {
+    job: job.name,
+    client: job.pricing.client,
+    date,
+    until: later(date, job.pricing.valid),
+    rooms: perRoom.map(([room, list], i) => ({
+      room,
+      name: job.rooms.byId[room]?.name ?? '',
+      scope: alike(list).map((group) => sentenceOf(group, job)),
+      amount: amounts[i] ?? 0,
+    })),
+    net,
+    taxName: job.pricing.taxName,
+    taxRate: job.pricing.tax,
+    tax: order.price.tax,
+    total: order.price.total,
+    options: options.map(({ option, price }) => ({
+      name: option.name,
+      taken: option.taken,
+      what: whatOf(job, option, surfaces),
+      amount: price,
+    })),
+    included: [
+      'Covering of floors and of furniture that stays in the room, and uncovering.',
+      'Plates taken off with the power off, and put back.',
+      'Paint, primer and everything used up, as far as it is named here.',
+      'Clean-up every day; a can of each colour left for touch-ups.',
+    ],
+    excluded: [
+      ...rows(job.options)
+        .filter((o) => !o.taken && o.finish === null)
+        .map((o) => `${o.name}: an option, priced apart.`),
+      'Moving of heavy furniture, and what is found once plates, coverings or old coats are off.',
+      'Work on wiring, pipes and windows’ glazing; removal of lead paint or of textures that hold asbestos.',
+    ],
+    cautions: [...new Set(done.flatMap((s) => cautionsOf(s).map((c) => c.rule)))].map((rule) =>
+      word({ rule, with: {} }),
+    ),
+    days: order.labour.days,
+    people: job.crew.people.length,
+    notes: job.pricing.notes,
+  };
+}
+
+function whatOf(job: Job, option: Job['options']['byId'][string], surfaces: readonly Specified[]): string {
+  const names = surfaces
+    .filter((s) => option.surfaces.includes(s.surface.id))
+    .map(
+      (s) => `${job.rooms.byId[s.surface.room]?.name ?? ''} ${surfaceWord(s.surface.name, job.units).toLowerCase()}`,
+    );
+  const { finish } = option;
+  const how = finish
+    ? `in ${job.products[finish.product]?.name}, ${job.colours[finish.colour]?.name}`
+    : 'painted as well';
+  return names.length ? `${shortened(names)}, ${how}` : 'surfaces that are no longer there';
+}

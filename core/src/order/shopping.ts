@@ -1,0 +1,64 @@
+import type { Job, Product } from '../job/types.ts';
+import { formatVolume } from '../units/quantities.ts';
+import type { Money } from '../units/si.ts';
+import { AISLES, type Aisle, type MaterialLine } from './materials.ts';
+import type { JobOrder } from './derive.ts';
+import type { PaintLine } from './paint.ts';
+import { materialWord, pieceWord } from './terms.ts';
+
+/** A line to put in the basket. */
+export interface ShoppingLine {
+  readonly key: string;
+  readonly aisle: Aisle;
+  readonly what: string;
+  /** `2 × 1 gal`, `3 rolls`. */
+  readonly howMany: string;
+  readonly note: string;
+  readonly cost: Money;
+  readonly ticked: boolean;
+  readonly hex: string | null;
+}
+export interface ShoppingList {
+  readonly aisles: readonly { readonly aisle: Aisle; readonly lines: readonly ShoppingLine[] }[];
+  readonly total: Money;
+}
+
+const paintName = (p: { product: Product; sheen: string; colour: PaintLine['colour'] }): string =>
+  [p.product.name, p.product.role === 'primer' ? '' : p.sheen, p.colour?.name ?? ''].filter(Boolean).join(', ');
+
+/** What to buy, aisle by aisle; what is owned or on the shelf is not on it. The total is the sum of its lines. */
+export function shoppingList(job: Job, order: Pick<JobOrder, 'paints' | 'materials'>): ShoppingList {
+  const paint = (p: PaintLine): ShoppingLine[] =>
+    (p.choice?.cans ?? []).map((can) => {
+      const key = `${p.key}|${can.litres}`;
+      return {
+        key,
+        aisle: 'paint',
+        what: paintName(p),
+        howMany: `${can.count} × ${formatVolume(can.litres, job.units)}`,
+        note: [`${p.base} base`, can.count > 1 || (p.choice?.cans.length ?? 0) > 1 ? 'one batch number' : '']
+          .filter(Boolean)
+          .join(', '),
+        cost: can.count * can.price,
+        ticked: key in job.bought,
+        hex: p.colour?.hex ?? null,
+      };
+    });
+  const material = (m: MaterialLine): ShoppingLine => ({
+    key: m.key,
+    aisle: m.aisle,
+    what: materialWord(m, job.units),
+    howMany: pieceWord(m.quantity, m.unit),
+    note: m.owned ? `${m.owned} owned already` : '',
+    cost: m.cost,
+    ticked: m.key in job.bought,
+    hex: null,
+  });
+  const all = [...order.paints.flatMap(paint), ...order.materials.filter((m) => m.quantity > 0).map(material)];
+  return {
+    aisles: AISLES.map((aisle) => ({ aisle, lines: all.filter((line) => line.aisle === aisle) })).filter(
+      (a) => a.lines.length > 0,
+    ),
+    total: all.reduce((sum, line) => sum + line.cost, 0),
+  };
+}
