@@ -1,0 +1,59 @@
+import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Papa from 'papaparse';
+import { applyEdit } from '../job/edits.ts';
+import { openJob } from '../job/open.ts';
+import { derive } from '../order/derive.ts';
+import { quoteOf } from '../order/quote.ts';
+import { shoppingList } from '../order/shopping.ts';
+import { needsWide, quotePdf, runs, shoppingPdf } from './order-pdf.ts';
+import { quoteCsv, shoppingCsv, shoppingText } from './order-text.ts';
+
+const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
+if (!opened.ok) throw new Error('the example is broken');
+const priced = applyEdit(opened.value, {
+  name: 'setPricing',
+  args: { set: { tax: 0.07, client: '=HYPERLINK("x")', notes: 'Łódź, Πειραιάς' } },
+});
+if (!priced.ok) throw new Error('refused');
+const job = priced.value.job;
+const derived = derive(job);
+const quote = quoteOf(job, derived, '2026-11-25');
+const list = shoppingList(job, derived.order);
+
+describe('on paper', () => {
+  test('letters go to the font that has them', () => {
+    expect(runs('Zoë 3⁄8″, Łódź Ω')).toEqual([
+      { text: 'Zoë 3/8", ' },
+      { text: 'Ł', font: 'TextExt' },
+      { text: 'ód' },
+      { text: 'ź', font: 'TextExt' },
+      { text: ' ' },
+      { text: 'Ω', font: 'Wide' },
+    ]);
+    expect([needsWide(quotePdf(job, quote)), needsWide(shoppingPdf(job, list))]).toEqual([true, false]);
+  });
+});
+
+describe('as text and CSV', () => {
+  test('amounts of a quote add up, cells that a spreadsheet would run are neutralised', () => {
+    const rows = Papa.parse<string[]>(quoteCsv(job, quote).trim()).data;
+    const of = (part: string) =>
+      rows.filter((r) => r[0] === part).reduce((sum, r) => sum + Math.round(Number(r[3]) * 100), 0);
+    expect([of('room'), of('net') + of('tax')]).toEqual([quote.net, of('total')]);
+    const loud = {
+      ...list,
+      aisles: [{ aisle: 'paint' as const, lines: [{ ...(list.aisles[0]?.lines[0] ?? never()), what: '=1+1' }] }],
+    };
+    expect(shoppingCsv(job, loud)).toContain("'=1+1");
+  });
+  test('the list as CSV and as a message has every line and the same total', () => {
+    const rows = Papa.parse<string[]>(shoppingCsv(job, list).trim()).data.slice(1, -1);
+    expect(rows.reduce((sum, r) => sum + Math.round(Number(r[4]) * 100), 0)).toBe(list.total);
+    expect(shoppingText(job, list).match(/^\[ \]/gm)).toHaveLength(rows.length);
+  });
+});
+const never = (): never => {
+  throw new Error('an empty list');
+};
