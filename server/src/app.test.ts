@@ -6,17 +6,22 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { seeded } from '@kovelin/core/sequence/schedule.ts';
 import { createApp } from './app.ts';
+import { PriceDesk } from './desk/desk.ts';
 import { Laser, type Shot } from './instruments/laser.ts';
 import { ColourReader } from './instruments/reader.ts';
 
 let server: Server;
 let url = '';
+/** How lucky the next call of the price desk is. */
+let luck = 0.5;
 beforeAll(async () => {
   const dist = mkdtempSync(join(tmpdir(), 'kovelin-'));
   mkdirSync(join(dist, 'assets'));
   writeFileSync(join(dist, 'index.html'), '<title>Kovelin</title><meta property="csp-nonce" nonce="NONCE">');
   writeFileSync(join(dist, 'assets/app-1.js'), `export const text = '${'paint '.repeat(500)}';`);
-  server = createApp(dist, new Laser(seeded(5), () => new Date('2026-11-23T08:00:00Z'))).listen(0, '127.0.0.1');
+  const now = () => new Date('2026-11-23T08:00:00Z');
+  const desk = new PriceDesk(() => luck, now);
+  server = createApp(dist, new Laser(seeded(5), now), new ColourReader(seeded(6)), desk).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });
@@ -122,4 +127,36 @@ test('the colour reader scatters about the truth, is now and then on dirt, and r
     const refused = await ask(body);
     expect([refused.status, await refused.text()]).toEqual([400, expect.stringContaining('l from 0 to 100')]);
   }
+});
+
+test('the price desk quotes what it sells, the same all day, near its list; nobody there and nonsense are said', async () => {
+  const ask = (body: unknown) =>
+    fetch(`${url}/desk/prices`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+    });
+  const items = [
+    { code: 'PAINT-WALL', litres: 3.785411784 },
+    { code: 'tape', litres: null },
+    { code: 'NO-SUCH', litres: 1 },
+  ];
+  const [one, two] = await Promise.all([0, 1].map(async () => (await ask({ currency: 'USD', items })).json()));
+  expect(one).toEqual(two);
+  const { prices, at } = one as { prices: { each: number | null }[]; at: string };
+  expect(at).toBe('2026-11-23T08:00:00.000Z');
+  expect(prices.map((p) => p.each === null)).toEqual([false, false, true]);
+  expect(Math.abs((prices[0]?.each ?? 0) / 5200 - 1)).toBeLessThanOrEqual(0.11);
+  for (const [body, problem] of [
+    [{ currency: 'EUR', items }, /quotes in USD/],
+    [{ currency: 'USD', items: [{ code: 'x', litres: -1 }] }, /not a list of items/],
+    ['{', /could not be read/],
+  ] as const) {
+    const refused = await ask(body);
+    expect(refused.status).toBe(400);
+    expect(((await refused.json()) as { problem: string }).problem).toMatch(problem);
+  }
+  luck = 0.01;
+  expect((await ask({ currency: 'USD', items })).status).toBe(503);
+  luck = 0.5;
 });

@@ -5,6 +5,8 @@ import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
+import { PriceDesk } from './desk/desk.ts';
+import { deskRoutes } from './desk/routes.ts';
 import { Laser } from './instruments/laser.ts';
 import { ColourReader } from './instruments/reader.ts';
 import { instruments } from './instruments/routes.ts';
@@ -15,11 +17,12 @@ const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 const nonceOf = (response: ServerResponse): string =>
   String((response as ServerResponse & { locals: Record<string, unknown> }).locals['nonce']);
 
-/** The built application and the simulated instruments, with strict headers: everything from its own origin only. */
+/** The built application, the simulated instruments and the price desk, with strict headers: everything from its own origin only. */
 export function createApp(
   dist: string,
   laser = new Laser(Math.random, () => new Date()),
   reader = new ColourReader(Math.random),
+  desk = new PriceDesk(Math.random, () => new Date()),
 ): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -50,6 +53,7 @@ export function createApp(
     }),
   );
   app.use('/instruments', instruments(laser, reader));
+  app.use('/desk', deskRoutes(desk));
   app.use(compression());
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(dist, { maxAge: 0, index: false }));

@@ -1,1 +1,5 @@
 declare module '*.css';
+declare module '*?url' {
+  const url: string;
+  export default url;
+}

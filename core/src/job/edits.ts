@@ -161,6 +161,12 @@ const EDITS = {
       refuse('That paint or colour is no longer in the job.');
     else job.finishes[scope] = finish;
   },
+  /** One finish for several scopes, as one step. */
+  setFinishes: (job: D, { scopes, finish }: { scopes: readonly Scope[]; finish: FinishChoice }) => {
+    if (!job.products[finish.product] || !job.colours[finish.colour])
+      refuse('That paint or colour is no longer in the job.');
+    for (const scope of scopes) job.finishes[scope] = finish;
+  },
   setSurvey: (job: D, { scope, set }: { scope: Scope; set: Partial<Survey> }) => {
     job.survey[scope] = castDraft({ ...job.survey[scope], ...set } as Partial<Survey>);
   },
@@ -179,6 +185,13 @@ const EDITS = {
     { surfaces, member, value }: { surfaces: readonly Id[]; member: K; value: SystemValues[K] | null },
   ) => {
     for (const surface of surfaces) overrule(job, surface, member, value);
+  },
+  /** Different values for several surfaces, as one step. */
+  decideEach: (
+    job: D,
+    { member, values }: { member: keyof SystemValues; values: readonly { surface: Id; value: unknown }[] },
+  ) => {
+    for (const { surface, value } of values) overrule(job, surface, member, value as never);
   },
   /** A caution read, or a warning insisted on; null takes it back. */
   note: (job: D, { key, date }: { key: string; date: string | null }) => {

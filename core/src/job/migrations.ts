@@ -107,7 +107,8 @@ function toVersion4(job: Json): Json {
     porousRate: null,
     solids: null,
     contrastRate: null,
-    code: '',
+    // starting paints had these ids
+    code: /^(paint|primer)-/.test(String(p['id'])) ? String(p['id']).toUpperCase() : '',
     priced: null,
     cans: Array.isArray(p['cans'])
       ? p['cans'].map((can: unknown) => (isRecord(can) ? { ...can, bases: null } : can))

@@ -41,9 +41,9 @@ export interface RiskPoint {
   readonly chance: number;
   readonly leftover: Litres;
 }
-/** The trade between running short and having over, from where it is a coin's toss to where it hardly happens. */
-export function riskCurve(demand: Demand, points = 41): RiskPoint[] {
-  const [from, to] = [demand.mean - 0.5 * demand.sd, demand.mean + 3.2 * demand.sd];
+/** The trade between running short and having over, from where it is a coin's toss to where it hardly happens, or to `upTo`. */
+export function riskCurve(demand: Demand, upTo: Litres = 0, points = 41): RiskPoint[] {
+  const [from, to] = [demand.mean - 0.5 * demand.sd, Math.max(upTo * 1.02, demand.mean + 3.2 * demand.sd)];
   return Array.from({ length: points }, (_, i) => {
     const litres = Math.max(0, from + ((to - from) * i) / (points - 1));
     return { litres, chance: shortfallChance(demand, litres), leftover: expectedLeftover(demand, litres) };

@@ -51,7 +51,7 @@ export function materialWord({ item, size }: Pick<MaterialLine, 'item' | 'size'>
 
 const PLURALS: Readonly<Record<string, string>> = { brush: 'brushes', patch: 'patches', box: 'boxes', pair: 'pairs' };
 export const pieceWord = (n: number, unit: MaterialLine['unit']) =>
-  `${n} ${n === 1 ? unit : (PLURALS[unit] ?? `${unit}s`)}`;
+  `${Number(n.toFixed(2))} ${n === 1 ? unit : (PLURALS[unit] ?? `${unit}s`)}`;
 
 export const LABOUR_WORDS: Readonly<Record<OperationKind | 'daily', string>> = {
   protect: 'Covering floors and furniture',

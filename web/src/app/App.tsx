@@ -16,6 +16,8 @@ const Specify = lazy(() => import('../specify/SpecifyView.tsx'));
 const Order = lazy(() => import('../order/OrderView.tsx'));
 const Sequence = lazy(() => import('../sequence/SequenceView.tsx'));
 const FinishSheet = lazy(() => import('../specify/FinishSheet.tsx'));
+const QuoteSheet = lazy(() => import('../order/QuoteSheet.tsx'));
+const ShoppingPage = lazy(() => import('../order/ShoppingPage.tsx'));
 const DaySheet = lazy(() => import('../sequence/DaySheet.tsx'));
 
 const queries = new QueryClient();
@@ -62,6 +64,8 @@ export function App() {
                     <Route path="order" element={<Order />} />
                     <Route path="sequence" element={<Sequence />} />
                     <Route path="schedule" element={<FinishSheet />} />
+                    <Route path="quote" element={<QuoteSheet />} />
+                    <Route path="list" element={<ShoppingPage />} />
                     <Route path="sheet" element={<DaySheet />} />
                   </Route>
                   <Route path="*" element={<LostPage />} />

@@ -46,6 +46,14 @@ const STEPS = [
   ['sequence', 'Sequence'],
 ] as const;
 
+/** Sheets and lists belong to the step they come from. */
+const PAPERS: Readonly<Record<string, string>> = {
+  schedule: 'specify',
+  list: 'order',
+  quote: 'order',
+  sheet: 'sequence',
+};
+
 const KeysDialog = lazy(() => import('./KeysDialog.tsx'));
 const Notice = lazy(() => import('./Notice.tsx'));
 
@@ -57,7 +65,8 @@ function Frame() {
   const { pathname, search } = useLocation();
   // the address as it is now: what is on the screen may still be a render behind it
   const goToStep = (key: string) => void navigate({ pathname: key, search: window.location.search });
-  const step = pathname.split('/').at(-1) ?? '';
+  const page = pathname.split('/').at(-1) ?? '';
+  const step = PAPERS[page] ?? page;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const field =
@@ -98,7 +107,7 @@ function Frame() {
     document.title = `${state.job.name} · Kovelin`;
   }, [state.job.name]);
   return (
-    <div className="frame" data-step={step}>
+    <div className="frame" data-step={page}>
       <header className="top">
         <Link to="/" className="mark" aria-label="Kovelin: all jobs">
           <img src="/mark.svg" alt="" width="30" height="30" />

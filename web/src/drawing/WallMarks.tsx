@@ -21,10 +21,22 @@ export interface WallProps {
   readonly placing: Placing | null;
 }
 
+/** A note in lines of so many letters, three at most; none where a word is too long for that. */
+function wrapped(note: string, letters: number): string[] {
+  const lines: string[] = [];
+  for (const word of note.split(' ').filter(Boolean)) {
+    const longer = `${lines.at(-1) ?? ''} ${word}`.trim();
+    if (lines.length && longer.length < letters) lines[lines.length - 1] = longer;
+    else lines.push(word);
+  }
+  return lines.length <= 3 && lines.every((line) => line.length < letters) ? lines : [];
+}
+
 /** One wall with all that stands on it, its letter, its note and its length. */
 export function Wall(props: WallProps) {
   const { wall, floor, system, paint, trim, surface, suspect, placing } = props;
   const { takeoff, x, width, label } = wall;
+  const note = wrapped(coat.note ?? '', label.width / NOTE_WIDTH);
   const id = `${takeoff.wall.id}/field`;
   const coat = paint(id);
   const ink = inkOn(coat.fill);
@@ -86,9 +98,13 @@ export function Wall(props: WallProps) {
           {takeoff.wall.label}
           {suspect && ' ?'}
         </text>
-        {coat.note && label.width > coat.note.length * NOTE_WIDTH && (
+        {note.length > 0 && (
           <text x={label.x} y={label.y + 17} className="note" style={{ fill: ink }}>
-            {coat.note}
+            {note.map((line, i) => (
+              <tspan key={i} x={label.x} dy={i ? 15 : 0}>
+                {line}
+              </tspan>
+            ))}
           </text>
         )}
       </g>

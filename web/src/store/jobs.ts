@@ -5,17 +5,17 @@ import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { db, type JobRow } from './db.ts';
+import { ownedBefore } from './kept.ts';
 
 /** Whole jobs: made, copied, removed, brought in and taken out. Each a single transaction. */
 const put = (job: Job, rev = 1): Promise<string> =>
   db.jobs.add({ id: job.id, rev, name: job.name, updated: Date.now(), job });
 
 export async function createJob(id: string, name: string): Promise<string> {
-  return put(
-    newJob(id, name, navigator.language === 'en-US' ? 'imperial' : 'metric', [
-      newRoom(`${id}r`, 'Room 1', seededIds(`${id}r`), navigator.language === 'en-US' ? 'imperial' : 'metric'),
-    ]),
-  );
+  const units = navigator.language === 'en-US' ? 'imperial' : 'metric';
+  const job = newJob(id, name, units, [newRoom(`${id}r`, 'Room 1', seededIds(`${id}r`), units)]);
+  // what was owned in other jobs still is
+  return put({ ...job, owned: await ownedBefore() });
 }
 
 export const duplicateJob = (row: JobRow, id: string): Promise<string> =>
@@ -44,7 +44,7 @@ export async function importFile(file: File, id: string): Promise<{ id: string }
   return { id: await put(job) };
 }
 
-export function download(name: string, text: string, type = 'application/json'): void {
+export function download(name: string, text: string | Blob, type = 'application/json'): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;
@@ -53,7 +53,7 @@ export function download(name: string, text: string, type = 'application/json'):
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-const fileName = ({ name }: { readonly name: string }) =>
+export const fileName = ({ name }: { readonly name: string }) =>
   name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'job';
 
 export async function exportTakeoff(job: Job): Promise<void> {

@@ -1,0 +1,83 @@
+import { alternatives, type Alternative } from '@kovelin/core/order/compare.ts';
+import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import { effective } from '@kovelin/core/specify/reasons.ts';
+import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { useMemo } from 'react';
+import type { JobView } from '../app/job-context.ts';
+
+const coatsOf = ([fewest, most]: Alternative['coats']) => (fewest === most ? String(fewest) : `${fewest} to ${most}`);
+
+/** The paint against its rivals and against a second coat of primer, labour with it; each worked out to the end. */
+export default function Compare({ view, line }: { view: JobView; line: PaintLine }) {
+  const { state, system, session } = view;
+  const { job } = state;
+  const list = useMemo(() => alternatives(job, line), [job, line]);
+  const take = (other: Alternative) => {
+    const coats = other.primerCoats;
+    if (coats !== null) {
+      const values = line.uses.flatMap(({ specified: s }) => {
+        const primer = effective(s.system.primer);
+        return primer.extent === 'full' ? [{ surface: s.surface.id, value: { ...primer, coats } }] : [];
+      });
+      session.edit({ name: 'decideEach', args: { member: 'primer', values } });
+    } else
+      session.edit({
+        name: 'setFinishes',
+        args: {
+          scopes: line.uses.map((u) => u.specified.surface.id),
+          finish: { product: other.product.id, colour: line.colour?.id ?? '' },
+        },
+      });
+  };
+  if (list.length === 1)
+    return (
+      <p className="hint">
+        There is no other paint of this kind in the job yet. “Prices …” takes one from a price list; then both stand
+        here, coats, litres and hours with them.
+      </p>
+    );
+  return (
+    <ul className="rivals">
+      {list.map((a) => (
+        <li key={a.id} className={a.chosen ? 'chosen' : ''}>
+          <b>
+            {a.product.name}
+            {a.primerCoats !== null && `, primer ${a.primerCoats === 2 ? 'twice' : 'once'}`}
+          </b>
+          <dl className="facts">
+            <div>
+              <dt>Coats</dt>
+              <dd>{coatsOf(a.coats)}</dd>
+            </div>
+            <div>
+              <dt>To buy</dt>
+              <dd>{formatVolume(a.litres, system)}</dd>
+            </div>
+            <div>
+              <dt>Paint</dt>
+              <dd>{formatMoney(a.paint, job.currency)}</dd>
+            </div>
+            <div>
+              <dt>Work of the job</dt>
+              <dd>{formatMinutes(a.minutes)}</dd>
+            </div>
+          </dl>
+          {a.chosen ? (
+            <small>as it is: {formatMoney(a.total, job.currency)} at cost, labour with it</small>
+          ) : (
+            <>
+              <small>
+                {a.difference === 0
+                  ? 'costs the same'
+                  : `${formatMoney(Math.abs(a.difference), job.currency)} ${a.difference < 0 ? 'less' : 'more'}, labour with it`}
+              </small>
+              <button type="button" className="take" onClick={() => take(a)}>
+                Take it
+              </button>
+            </>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,153 @@
+import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import type { JobView } from '../app/job-context.ts';
+import { itemWord } from '../app/words.ts';
+import { ageWord } from './words.ts';
+
+interface DeskAnswer {
+  readonly desk: string;
+  readonly at: string;
+  readonly prices: readonly { readonly code: string; readonly litres: number | null; readonly each: number | null }[];
+}
+/** A sentence of the desk; what is busy may be asked again, what is refused may not. */
+class DeskProblem extends Error {
+  constructor(
+    message: string,
+    readonly again: boolean,
+  ) {
+    super(message);
+  }
+}
+
+async function askDesk(
+  currency: string,
+  items: readonly { code: string; litres: number | null }[],
+): Promise<DeskAnswer> {
+  const response = await fetch('/desk/prices', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ currency, items }),
+  });
+  if (response.ok) return (await response.json()) as DeskAnswer;
+  const told = (await response.json().catch(() => ({}))) as { problem?: string };
+  throw new DeskProblem(told.problem ?? 'The desk gave no answer.', response.status >= 500);
+}
+
+/** What the job uses against what the desk asks today; nothing changes until it is taken. */
+export function DeskPrices({ view, onClose }: { view: JobView; onClose: () => void }) {
+  const { state, session, derived, system } = view;
+  const { job } = state;
+  const used = new Set(derived.order.paints.map((p) => p.product.id));
+  const cans = Object.values(job.products)
+    .filter((p) => used.has(p.id) && p.code)
+    .flatMap((p) => p.cans.map((can) => ({ product: p, can })));
+  const pieces = [...new Map(derived.order.materials.map((m) => [m.item, m])).values()];
+  const items = [
+    ...cans.map(({ product, can }) => ({ code: product.code, litres: can.litres })),
+    ...pieces.map((m) => ({ code: m.item, litres: null })),
+  ];
+  const { data, error, isFetching, refetch } = useQuery({
+    queryKey: [job.id, 'desk', job.currency, items],
+    queryFn: () => askDesk(job.currency, items),
+    enabled: false,
+    staleTime: 5 * 60_000,
+    retry: (count, problem) => count < 3 && !(problem instanceof DeskProblem && !problem.again),
+    retryDelay: 400,
+    networkMode: 'always',
+  });
+  const asked = (code: string, litres: number | null) =>
+    data?.prices.find((p) => p.code === code && p.litres === litres)?.each ?? null;
+  const rows = [
+    ...cans.map(({ product, can }) => ({
+      key: `${product.id}|${can.litres}`,
+      what: `${product.name}, ${formatVolume(can.litres, system)}`,
+      now: can.price,
+      priced: product.priced,
+      then: asked(product.code, can.litres),
+    })),
+    ...pieces.map((m) => ({
+      key: m.item,
+      what: itemWord(m.item),
+      now: m.each,
+      priced: m.priced,
+      then: asked(m.item, null),
+    })),
+  ];
+  const changed = rows.filter((r) => r.then !== null && r.then !== r.now).length;
+  const take = () => {
+    if (!data) return;
+    const paints = [...new Set(cans.map((c) => c.product))].map((product) => ({
+      product: product.id,
+      cans: product.cans.map((can) => ({ ...can, price: asked(product.code, can.litres) ?? can.price })),
+    }));
+    const materials = pieces.flatMap((m) => {
+      const each = asked(m.item, null);
+      return each === null ? [] : [{ item: m.item, each }];
+    });
+    session.edit({
+      name: 'takePrices',
+      args: { paints, materials, priced: { source: data.desk, date: data.at.slice(0, 10) } },
+    });
+    onClose();
+  };
+  return (
+    <>
+      <p className="hint">
+        The desk is asked only when you say so. A price taken stays, with its date, until another takes its place.
+      </p>
+      {error && (
+        <p className="problem" role="alert">
+          {error instanceof DeskProblem ? error.message : 'The desk cannot be reached.'} The last known prices below go
+          on counting.
+        </p>
+      )}
+      <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Prices of what the job uses">
+        <table className="schedule">
+          <thead>
+            <tr>
+              <th>What</th>
+              <th>Last known</th>
+              <th>From</th>
+              <th>{data ? `The desk, ${data.at.slice(0, 10)}` : 'The desk'}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r) => (
+              <tr key={r.key}>
+                <th scope="row">{r.what}</th>
+                <td className="number">{formatMoney(r.now, job.currency)}</td>
+                <td>{r.priced ? `${r.priced.source}, ${ageWord(r.priced.date)}` : 'starting price'}</td>
+                <td className="number">
+                  {data ? (
+                    r.then === null ? (
+                      'not sold there'
+                    ) : (
+                      <>
+                        {formatMoney(r.then, job.currency)}
+                        {r.then !== r.now && (r.then > r.now ? ' ↑ up' : ' ↓ down')}
+                      </>
+                    )
+                  ) : (
+                    'not asked'
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <div className="row-buttons">
+        <Button variant={data ? 'outlined' : 'contained'} disabled={isFetching} onClick={() => void refetch()}>
+          {isFetching ? 'Asking …' : data ? 'Ask again' : 'Ask the desk'}
+        </Button>
+        {data && (
+          <Button variant="contained" disabled={!changed} onClick={take}>
+            {changed ? `Take ${changed} ${changed === 1 ? 'price' : 'prices'}` : 'Nothing changed'}
+          </Button>
+        )}
+        <Button onClick={onClose}>Leave it</Button>
+      </div>
+    </>
+  );
+}

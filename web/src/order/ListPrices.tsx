@@ -1,0 +1,316 @@
+import type { ListHead, PriceColumns, PriceRow } from '@kovelin/core/exchange/price-list.ts';
+import { MAX_PRICE_BYTES } from '@kovelin/core/exchange/price-list.ts';
+import type { Product } from '@kovelin/core/job/types.ts';
+import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import { sentence } from '@kovelin/core/units/problem.ts';
+import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import Button from '@mui/material/Button';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { proxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import { Choice } from '../app/fields.tsx';
+import { freshId, type JobView } from '../app/job-context.ts';
+import { itemWord } from '../app/words.ts';
+import { columnsBefore, rememberColumns } from '../store/kept.ts';
+import { priceLists, pricesByCode, removeList, searchPrices } from '../store/price-lists.ts';
+import { priceListWorker } from '../workers/price-list.ts';
+import { isoToday } from './words.ts';
+
+interface Props {
+  readonly view: JobView;
+  readonly line: PaintLine | null;
+  readonly onClose: () => void;
+}
+
+/** Lists brought in, a new one, and prices taken from them by code or by hand. */
+export function ListPrices({ view, line, onClose }: Props) {
+  const client = useQueryClient();
+  const { data: lists = [] } = useQuery({ queryKey: ['price-lists'], queryFn: priceLists, networkMode: 'always' });
+  const [chosen, setChosen] = useState<string | null>(null);
+  const list = lists.find((l) => l.id === chosen) ?? lists[0] ?? null;
+  const changed = () => client.invalidateQueries({ queryKey: ['price-lists'] });
+  return (
+    <>
+      <BringList
+        currency={view.state.job.currency}
+        onDone={(id) => {
+          void changed();
+          setChosen(id);
+        }}
+      />
+      {list && (
+        <>
+          <div className="pair">
+            <Choice
+              label="List"
+              value={list.id}
+              options={lists.map((l) => [l.id, `${l.name}, ${l.imported}, ${l.rows.toLocaleString('en-US')} prices`])}
+              onChange={setChosen}
+            />
+            <button type="button" className="link small" onClick={() => void removeList(list.id).then(changed)}>
+              remove this list
+            </button>
+          </div>
+          {list.currency === view.state.job.currency ? (
+            <TakeFromList key={list.id} view={view} line={line} list={list} />
+          ) : (
+            <p className="problem">
+              This list is in {list.currency}, the job in {view.state.job.currency}: prices are not converted.
+            </p>
+          )}
+        </>
+      )}
+      <div className="row-buttons">
+        <Button onClick={onClose}>Close</Button>
+      </div>
+    </>
+  );
+}
+
+const COLUMN_WORDS: Readonly<Record<keyof PriceColumns, string>> = {
+  name: 'Name',
+  price: 'Price',
+  size: 'Size of the can',
+  code: 'Code',
+};
+
+/** A file: its columns are shown and may be put right, then it is read beside the page. */
+function BringList({ currency, onDone }: { currency: string; onDone: (id: string) => void }) {
+  const worker = useRef<ReturnType<typeof priceListWorker> | null>(null);
+  const [head, setHead] = useState<(ListHead & { name: string }) | null>(null);
+  const [columns, setColumns] = useState<PriceColumns | null>(null);
+  const [progress, setProgress] = useState<{ done: number; rows: number } | null>(null);
+  const [told, setTold] = useState<readonly string[]>([]);
+  const end = () => {
+    worker.current?.end();
+    worker.current = null;
+    setProgress(null);
+  };
+  useEffect(() => () => worker.current?.end(), []);
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    end();
+    setHead(null);
+    if (file.size > MAX_PRICE_BYTES)
+      return setTold(['This list is larger than 60 MB; keep only the rows you buy and save it again.']);
+    worker.current = priceListWorker();
+    const read = await worker.current.api.open(new Uint8Array(await file.arrayBuffer()));
+    if (!read.ok) return setTold(read.problems.map(sentence));
+    setTold([]);
+    setHead({ ...read.value, name: file.name.replace(/\.[^.]*$/, '').slice(0, 80) });
+    setColumns((await columnsBefore(read.value.headings)) ?? read.value.guess);
+  };
+  const bring = async () => {
+    if (!head || !columns || !worker.current) return;
+    const id = freshId();
+    await rememberColumns(head.headings, columns);
+    setProgress({ done: 0, rows: 0 });
+    const done = await worker.current.api.bringIn(
+      { id, name: head.name, imported: isoToday(), currency, separator: head.separator, columns },
+      proxy((share, rows) => setProgress({ done: share, rows })),
+    );
+    end();
+    setHead(null);
+    setTold([
+      `${done.rows.toLocaleString('en-US')} prices were read${done.refused ? `; ${done.refused.toLocaleString('en-US')} rows could not be` : ''}.`,
+      ...done.problems.slice(0, 5),
+    ]);
+    if (done.rows) onDone(id);
+  };
+  return (
+    <>
+      <label className="file">
+        <span>Bring in a price list (CSV)</span>
+        <input
+          type="file"
+          aria-label="Price list file"
+          accept=".csv,.txt,.tsv,text/*"
+          onChange={(event) => void open(event.target.files?.[0])}
+        />
+      </label>
+      {told.map((text, i) => (
+        <p
+          key={text}
+          className={i === 0 && /were read/.test(text) ? 'hint' : 'problem'}
+          role={i === 0 ? 'status' : undefined}
+        >
+          {text}
+        </p>
+      ))}
+      {head && columns && (
+        <fieldset className="columns">
+          <legend>Which column is what?</legend>
+          <div className="pair">
+            {(Object.keys(COLUMN_WORDS) as (keyof PriceColumns)[]).map((key) => (
+              <Choice
+                key={key}
+                label={COLUMN_WORDS[key]}
+                value={String(columns[key])}
+                options={[
+                  ...(key === 'name' || key === 'price' ? [] : [['-1', 'there is none'] as const]),
+                  ...head.headings.map((h, i) => [String(i), h || `column ${i + 1}`] as const),
+                ]}
+                onChange={(at) => setColumns({ ...columns, [key]: Number(at) })}
+              />
+            ))}
+          </div>
+          <p className="hint">
+            First row:{' '}
+            {(Object.keys(COLUMN_WORDS) as (keyof PriceColumns)[])
+              .filter((key) => columns[key] >= 0)
+              .map((key) => `${COLUMN_WORDS[key].toLowerCase()} “${head.sample[0]?.[columns[key]] ?? ''}”`)
+              .join(', ')}
+            . The columns are kept for the next list with these headings.
+          </p>
+          {progress ? (
+            <div className="row-buttons">
+              <progress value={progress.done} max={1} aria-label="Reading the list" />
+              <span className="number">{progress.rows.toLocaleString('en-US')} prices</span>
+              <Button variant="outlined" onClick={end}>
+                Cancel
+              </Button>
+            </div>
+          ) : (
+            <Button variant="contained" disabled={columns.name < 0 || columns.price < 0} onClick={() => void bring()}>
+              Bring it in
+            </Button>
+          )}
+        </fieldset>
+      )}
+    </>
+  );
+}
+
+const NEW = 'new';
+
+function TakeFromList({
+  view,
+  line,
+  list,
+}: {
+  view: JobView;
+  line: PaintLine | null;
+  list: { id: string; name: string; imported: string };
+}) {
+  const { state, session, derived, system } = view;
+  const { job } = state;
+  const [text, setText] = useState('');
+  const [target, setTarget] = useState(line?.product.id ?? NEW);
+  const [told, setTold] = useState('');
+  const priced = { source: list.name, date: list.imported };
+  const { data: found = [] } = useQuery({
+    queryKey: ['price-list', list.id, text],
+    queryFn: () => searchPrices(list.id, text),
+    networkMode: 'always',
+  });
+  const codes = new Set(Object.values(job.products).flatMap((p) => (p.code ? [p.code] : [])));
+  const byCode = async () => {
+    const rows = await pricesByCode(list.id, codes);
+    const paints = Object.values(job.products).flatMap((product) => {
+      const cans = rows.filter((r) => r.code === product.code).reduce(withCan, product.cans);
+      return cans === product.cans ? [] : [{ product: product.id, cans }];
+    });
+    if (paints.length) session.edit({ name: 'takePrices', args: { paints, materials: [], priced } });
+    setTold(
+      paints.length
+        ? `Prices of ${paints.length} ${paints.length === 1 ? 'paint' : 'paints'} were taken.`
+        : 'No code of a paint of this job is in the list.',
+    );
+  };
+  const take = (row: PriceRow) => {
+    const material = derived.order.materials.find((m) => m.item === target);
+    const product = job.products[target];
+    if (material)
+      session.edit({
+        name: 'takePrices',
+        args: { paints: [], materials: [{ item: material.item, each: row.price }], priced },
+      });
+    else if (row.litres === null) return setTold('That is sold by the piece; a paint needs a size.');
+    else if (product)
+      session.edit({
+        name: 'takePrices',
+        args: {
+          paints: [{ product: product.id, cans: withCan(product.cans, row), code: row.code }],
+          materials: [],
+          priced,
+        },
+      });
+    else {
+      const like = line?.product ?? Object.values(job.products)[0];
+      if (!like) return;
+      const fresh: Product = {
+        ...like,
+        id: freshId(),
+        name: row.name,
+        code: row.code,
+        cans: [{ litres: row.litres, price: row.price, bases: null }],
+        priced,
+        source: `as ${like.name}, until its label is read`,
+        picked: priced.date,
+      };
+      session.edit({ name: 'setProduct', args: { product: fresh } });
+      setTarget(fresh.id);
+      setTold(`${row.name} is in the job now: put its label right under “The paint”, and compare.`);
+      return;
+    }
+    setTold(`${row.name} was taken.`);
+  };
+  return (
+    <>
+      <div className="row-buttons">
+        <Button variant="outlined" onClick={() => void byCode()}>
+          Take all by code
+        </Button>
+        <span className="hint" role="status">
+          {told}
+        </span>
+      </div>
+      <div className="pair">
+        <label className="field">
+          <span>Look for</span>
+          <input value={text} placeholder="words of a name or code" onChange={(event) => setText(event.target.value)} />
+        </label>
+        <Choice
+          label="Take the price for"
+          value={target}
+          options={[
+            ...Object.values(job.products).map((p) => [p.id, p.name] as const),
+            ...[...new Set(derived.order.materials.map((m) => m.item))].map((item) => [item, itemWord(item)] as const),
+            [NEW, line ? `a new paint, like ${line.product.name}` : 'a new paint'],
+          ]}
+          onChange={setTarget}
+        />
+      </div>
+      <ul className="found" aria-label="Prices found">
+        {found.map((row, i) => (
+          <li key={i}>
+            <span>
+              {row.name} <small>{row.code}</small>
+            </span>
+            <span className="number">{row.litres === null ? 'each' : formatVolume(row.litres, system)}</span>
+            <span className="number">{formatMoney(row.price, job.currency)}</span>
+            <button
+              type="button"
+              className="take"
+              onClick={() => take(row)}
+              aria-label={`Take ${row.name} ${row.code}`}
+            >
+              Take
+            </button>
+          </li>
+        ))}
+        {!found.length && <li className="hint">Nothing in the list has these words.</li>}
+      </ul>
+    </>
+  );
+}
+
+/** A size with its price: replaces the same size (within a hundredth), or joins the others. */
+function withCan(cans: Product['cans'], row: PriceRow): Product['cans'] {
+  const { litres } = row;
+  if (litres === null) return cans;
+  const same = cans.find((can) => Math.abs(can.litres / litres - 1) < 0.01);
+  return same
+    ? cans.map((can) => (can === same ? { ...can, price: row.price } : can))
+    : [...cans, { litres, price: row.price, bases: null }].sort((a, b) => a.litres - b.litres);
+}

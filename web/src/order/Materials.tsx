@@ -1,0 +1,147 @@
+import { groupBy } from '@kovelin/core/units/group.ts';
+import { isKept, type MaterialLine } from '@kovelin/core/order/materials.ts';
+import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
+import { DraftField, Section } from '../app/fields.tsx';
+import type { JobView } from '../app/job-context.ts';
+import { materialWord, pieceWord, sentenceCase } from '../app/words.ts';
+import { Figure } from '../app/Working.tsx';
+import { rememberOwned } from '../store/kept.ts';
+import { ageWord, isoToday } from './words.ts';
+
+interface TableProps {
+  readonly view: JobView;
+  readonly chosen: string | null;
+  readonly onPick: (key: string) => void;
+}
+
+/** Materials by aisle, each with its working; what is owned is written here and remembered for other jobs. */
+export function MaterialTable({ view, chosen, onPick }: TableProps) {
+  const { derived, system, state } = view;
+  const { materials } = derived.order;
+  const currency = state.shown.currency;
+  return (
+    <table className="schedule lined">
+      <thead>
+        <tr>
+          <th>What</th>
+          <th>Worked out</th>
+          <th>Owned</th>
+          <th>To buy</th>
+          <th>Each</th>
+          <th>Cost</th>
+        </tr>
+      </thead>
+      {[...groupBy(materials, (m) => m.aisle)].map(([aisle, lines]) => (
+        <tbody key={aisle}>
+          <tr className="aisle">
+            <th scope="rowgroup" colSpan={6}>
+              {sentenceCase(aisle)}
+            </th>
+          </tr>
+          {lines.map((m) => (
+            <tr key={m.key} className={m.key === chosen ? 'chosen' : ''}>
+              <th scope="row">
+                <button type="button" className="link plain" onClick={() => onPick(m.key)}>
+                  {materialWord(m, system)}
+                </button>
+              </th>
+              <td className="number">
+                <Figure working={m.working} system={system} text={pieceWord(m.working.value, m.unit)} />
+              </td>
+              <td>
+                <Owned view={view} line={m} />
+              </td>
+              <td className="number">{m.quantity ? pieceWord(m.quantity, m.unit) : 'none'}</td>
+              <td className="number">{formatMoney(m.each, currency)}</td>
+              <td className="number">{formatMoney(m.cost, currency)}</td>
+            </tr>
+          ))}
+        </tbody>
+      ))}
+      <tbody>
+        <tr className="total">
+          <th scope="row">Everything else together</th>
+          <td colSpan={4} />
+          <td className="number">
+            {formatMoney(
+              materials.reduce((sum, m) => sum + m.cost, 0),
+              currency,
+            )}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+function Owned({ view, line: m }: { view: JobView; line: MaterialLine }) {
+  return (
+    <DraftField
+      hideLabel
+      className="narrow"
+      label={`Owned: ${materialWord(m, view.system)}`}
+      value={String(view.state.shown.owned[m.key] ?? 0)}
+      parse={(text) =>
+        /^\d{1,4}$/.test(text.trim())
+          ? { ok: true, value: Number(text) }
+          : { ok: false, message: 'Whole pieces, 0 to 9999.' }
+      }
+      onCommit={(pieces) => {
+        const refused = view.session.edit({ name: 'setOwned', args: { key: m.key, pieces } });
+        // brushes, trays and poles are there in the next job too; what is used up is not
+        if (!refused && isKept(m.item)) void rememberOwned(m.key, pieces);
+        return refused;
+      }}
+    />
+  );
+}
+
+export function MaterialPanel({ view, chosen }: { view: JobView; chosen: string | null }) {
+  const { derived, system, state, session } = view;
+  const m = derived.order.materials.find((x) => x.key === chosen);
+  if (!m)
+    return (
+      <>
+        <h2>Everything else</h2>
+        <p className="hint">
+          Each quantity follows from the job: lines that are taped, holes, areas that are sanded, days and people.
+          Choose one to see its price; click a figure to see how it was worked out. What you own is taken off, and tools
+          that last are remembered for your next job.
+        </p>
+      </>
+    );
+  return (
+    <>
+      <h2>{materialWord(m, system)}</h2>
+      <p className="sub">
+        {pieceWord(m.wanted, m.unit)} wanted{m.owned > 0 && `, ${m.owned} owned`}
+      </p>
+      <Section
+        title="Price"
+        extra={<small>{m.priced ? `${m.priced.source}, ${ageWord(m.priced.date)}` : 'starting price'}</small>}
+      >
+        <DraftField
+          label={`Price of one ${m.unit}, ${state.shown.currency}`}
+          value={(m.each / 100).toFixed(2)}
+          parse={(text) => {
+            const read = parseMoney(text);
+            return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
+          }}
+          onCommit={(each) =>
+            session.edit({
+              name: 'takePrices',
+              args: {
+                paints: [],
+                materials: [{ item: m.item, each }],
+                priced: { source: 'your price', date: isoToday() },
+              },
+            })
+          }
+        />
+      </Section>
+      <Section title="How it is worked out">
+        <Figure working={m.working} system={system} text={pieceWord(m.working.value, m.unit)} />
+      </Section>
+    </>
+  );
+}

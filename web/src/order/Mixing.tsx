@@ -1,0 +1,205 @@
+import { rows } from '@kovelin/core/job/types.ts';
+import { CONDITIONERS } from '@kovelin/core/job/vocabulary.ts';
+import type { BoxCan, Pour } from '@kovelin/core/order/boxing.ts';
+import { shortened } from '@kovelin/core/order/quote.ts';
+import { groupBy } from '@kovelin/core/units/group.ts';
+import { QUART } from '@kovelin/core/units/si.ts';
+import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
+import { useState } from 'react';
+import { DraftField, Section } from '../app/fields.tsx';
+import { freshId, type JobView } from '../app/job-context.ts';
+import { surfaceWord } from '../app/words.ts';
+
+interface Props {
+  readonly view: JobView;
+  readonly line: PaintLine;
+}
+
+/** What goes into which bucket, what is on the shelf, and what is stirred in. */
+export function Mixing(props: Props) {
+  return (
+    <>
+      <Boxing {...props} />
+      <Shelf {...props} />
+      <StirIn {...props} />
+    </>
+  );
+}
+
+function Boxing({ view, line }: Props) {
+  const { state, system, derived } = view;
+  const { boxing, boxed } = line;
+  if (state.shown.practice.boxing === 'as-they-come')
+    return (
+      <Section title="Cans as they come">
+        <p className="hint">
+          Your practice uses cans as they come. Begin a wall only with enough in the can to finish it: two cans are two
+          colours.
+        </p>
+      </Section>
+    );
+  const wallWords = (ids: readonly string[]): string => {
+    const surfaces = ids.flatMap((id) => derived.surfaces.find((x) => x.surface.id === id)?.surface ?? []);
+    return [...groupBy(surfaces, (s) => s.room)]
+      .map(([room, list]) => {
+        const names = shortened(list.map((s) => surfaceWord(s.name, system)));
+        return `${state.shown.rooms.byId[room]?.name ?? ''}: ${names.toLowerCase().replace(/\b[a-z]\b/g, (c) => c.toUpperCase())}`;
+      })
+      .join('; ');
+  };
+  if (!boxing.buckets.length) return null;
+  return (
+    <Section title="Boxing: mix before you start">
+      <ol className="buckets">
+        {boxing.buckets.map((bucket, i) => (
+          <li key={i}>
+            <b>
+              Bucket {i + 1}, {formatVolume(bucket.litres, system)}
+            </b>
+            <span>{pourWords(bucket.pours, boxed, system)}</span>
+            <small>paints {wallWords(bucket.walls)}</small>
+          </li>
+        ))}
+      </ol>
+      {boxing.over.length > 0 && (
+        <p className="hint">
+          {wallWords(boxing.over)}: more than a bucket holds. Pour its buckets to and fro until they are one colour.
+        </p>
+      )}
+      <p className="hint">No wall changes bucket. Write the batch numbers down before the cans go.</p>
+    </Section>
+  );
+}
+
+/** “3 whole 1 gal cans; 2 qt of a 1 gal can”. */
+function pourWords(pours: readonly Pour[], boxed: readonly BoxCan[], system: JobView['system']): string {
+  const told = pours.map(({ can, litres }) => {
+    const of = boxed[can];
+    const size = formatVolume(of?.litres ?? litres, system);
+    const batch = of && of.batch !== null ? `, batch ${of.batch || 'not known'}, from the shelf` : '';
+    const whole = of !== undefined && litres > of.litres - 0.005;
+    return { whole, words: whole ? `${size} can${batch}` : `${formatVolume(litres, system)} of a ${size} can${batch}` };
+  });
+  return [...groupBy(told, (t) => t.words)]
+    .map(([words, list]) =>
+      list[0]?.whole ? (list.length > 1 ? `${list.length} whole ${words}s` : `a whole ${words}`) : words,
+    )
+    .join('; ');
+}
+
+function Shelf({ view, line }: Props) {
+  const { session, state, system } = view;
+  const [litres, setLitres] = useState<number | null>(null);
+  const [batch, setBatch] = useState('');
+  const mine = rows(state.shown.shelf).filter(
+    (can) => can.product === line.product.id && can.sheen === line.sheen && can.colour === (line.colour?.id ?? null),
+  );
+  const tinted = line.colour !== null && !(line.colour.id in state.shown.colours);
+  const add = () => {
+    if (litres === null) return;
+    const can = {
+      id: freshId(),
+      product: line.product.id,
+      sheen: line.sheen,
+      colour: line.colour?.id ?? null,
+      litres,
+      batch: batch.trim().slice(0, 40),
+    };
+    session.edit({ name: 'addShelfCan', args: { can } });
+    setLitres(null);
+    setBatch('');
+  };
+  if (tinted) return null;
+  return (
+    <Section title="On the shelf already">
+      <ul className="shelf">
+        {mine.map((can) => {
+          const use = line.shelf.find((u) => u.can.id === can.id);
+          return (
+            <li key={can.id}>
+              <b className="number">{formatVolume(can.litres, system)}</b>{' '}
+              {can.batch ? `batch ${can.batch}` : 'batch not known'}
+              <button
+                type="button"
+                className="link small"
+                onClick={() => session.edit({ name: 'removeShelfCan', args: { can: can.id } })}
+              >
+                take off
+              </button>
+              <small>
+                {use?.boxed
+                  ? 'boxed with what is bought'
+                  : use?.walls.length
+                    ? `does ${use.walls.length} whole ${use.walls.length === 1 ? 'surface' : 'surfaces'}`
+                    : 'not enough for a whole surface: keep it for touch-ups'}
+              </small>
+            </li>
+          );
+        })}
+      </ul>
+      <div className="pair">
+        <DraftField
+          label="Paint there"
+          value={litres === null ? '' : formatVolume(litres, system)}
+          placeholder={system === 'imperial' ? '2 qt' : '1.5 L'}
+          parse={(text) => {
+            const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'gal' : 'L'}`);
+            if (!read.ok) return { ok: false, message: read.problems[0]?.message ?? '' };
+            return read.value > 0 ? read : { ok: false, message: 'More than nothing must be in the can.' };
+          }}
+          onCommit={(value) => {
+            setLitres(value);
+            return null;
+          }}
+        />
+        <label className="field">
+          <span>Batch number</span>
+          <input value={batch} maxLength={40} onChange={(event) => setBatch(event.target.value)} />
+        </label>
+      </div>
+      <button type="button" className="take" disabled={litres === null} onClick={add}>
+        Put it on the shelf
+      </button>
+    </Section>
+  );
+}
+
+/** Thinner at most this share of what is in the pot [common practice, no source]. */
+const THINNER = 0.05;
+
+function StirIn({ view, line }: Props) {
+  const { system } = view;
+  const [pot, setPot] = useState(system === 'imperial' ? QUART : 1);
+  if (line.product.role !== 'finish') return null;
+  const few = CONDITIONERS[1];
+  const many = CONDITIONERS[3];
+  return (
+    <Section title="Stirred into the pot">
+      {line.conditioner > 0 && (
+        <p className="hint">
+          Flow conditioner as specified, in all: <b className="number">{formatVolume(line.conditioner, system)}</b>. It
+          is not paint: it adds volume, and takes film and hiding, which the coats already count.
+        </p>
+      )}
+      <DraftField
+        label="Left in the pot"
+        value={formatVolume(pot, system)}
+        parse={(text) => {
+          const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'qt' : 'L'}`);
+          return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
+        }}
+        onCommit={(value) => {
+          setPot(value);
+          return null;
+        }}
+      />
+      <p className="hint" role="status">
+        {line.product.base === 'oil'
+          ? 'Flow conditioner is for water-borne paint.'
+          : `Conditioner for that: ${formatVolume(pot * few, system)} to ${formatVolume(pot * many, system)}; it about doubles the open time and leaves the colour as it is.`}{' '}
+        Thinner at most {formatVolume(pot * THINNER, system)}, for a touch-up or the first coat of a thirsty ceiling.
+      </p>
+    </Section>
+  );
+}

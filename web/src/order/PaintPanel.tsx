@@ -1,0 +1,95 @@
+import { setting } from '@kovelin/core/job/defaults.ts';
+import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import type { Surface } from '@kovelin/core/measure/takeoff.ts';
+import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { lazy, Suspense, useState } from 'react';
+import { Section } from '../app/fields.tsx';
+import type { JobView } from '../app/job-context.ts';
+import { surfaceWord } from '../app/words.ts';
+import { Figure } from '../app/Working.tsx';
+import { Mixing } from './Mixing.tsx';
+import { ProductCard } from './ProductCard.tsx';
+import { paintWord } from './words.ts';
+
+const RiskCurve = lazy(() => import('./RiskCurve.tsx'));
+const Compare = lazy(() => import('./Compare.tsx'));
+
+const SIDES = { enough: 'Enough?', mix: 'Mixing', product: 'The paint' } as const;
+type Side = keyof typeof SIDES;
+/** The side looked at stays when another paint is chosen. */
+let kept: Side = 'enough';
+
+interface Props {
+  readonly view: JobView;
+  readonly line: PaintLine;
+  readonly surface: Surface | null;
+}
+
+export function PaintPanel({ view, line, surface }: Props) {
+  const [side, setSide] = useState<Side>(kept);
+  const { system, state } = view;
+  const uses = line.uses.filter((u) => u.specified.surface.id === surface?.id);
+  return (
+    <>
+      <h2>{paintWord(line)}</h2>
+      <p className="sub">
+        {line.uses.length} {line.uses.length === 1 ? 'surface' : 'surfaces'} · {line.base} base
+      </p>
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        size="small"
+        className="sides"
+        value={side}
+        onChange={(_, next: Side | null) => {
+          if (next) setSide((kept = next));
+        }}
+        aria-label="About this paint"
+      >
+        {(Object.keys(SIDES) as Side[]).map((key) => (
+          <ToggleButton key={key} value={key}>
+            {SIDES[key]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      {side === 'enough' && (
+        <>
+          <Section title="How much is enough?">
+            <Suspense fallback={<p className="hint">Drawing the curve …</p>}>
+              <RiskCurve view={view} line={line} />
+            </Suspense>
+            <p className="hint">
+              Bought: {formatVolume(line.ordered, system)}
+              {line.fromShelf > 0 && ` and ${formatVolume(line.fromShelf, system)} from the shelf`}. Chance of running
+              short, the touch-up reserve of {formatVolume(setting(state.shown, 'order.reserve'), system)} included:{' '}
+              {formatPercent(line.shortfallChance)}. In the cans at the end, on average:{' '}
+              {formatVolume(line.leftover, system)}.
+            </p>
+          </Section>
+          {uses.length > 0 && surface && (
+            <Section
+              title={`On ${surfaceWord(surface.name, system)
+                .toLowerCase()
+                .replace(/^wall (.)/, (_, c: string) => `wall ${c.toUpperCase()}`)}`}
+            >
+              {uses.map((u) => (
+                <Figure key={u.specified.surface.id} working={u.litres} system={system} />
+              ))}
+            </Section>
+          )}
+          {line.product.role === 'finish' && (
+            <Section title="Would another paint do better?">
+              <Suspense fallback={<p className="hint">Working it out …</p>}>
+                <Compare view={view} line={line} />
+              </Suspense>
+            </Section>
+          )}
+        </>
+      )}
+      {side === 'mix' && <Mixing view={view} line={line} />}
+      {side === 'product' && <ProductCard product={line.product} view={view} />}
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import { formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
+import type { JobView } from '../app/job-context.ts';
+import { Figure } from '../app/Working.tsx';
+import { paintWord } from './words.ts';
+
+interface Props {
+  readonly view: JobView;
+  readonly chosen: PaintLine | null;
+  readonly onPick: (key: string) => void;
+}
+
+export function PaintTable({ view, chosen, onPick }: Props) {
+  const { derived, system, state } = view;
+  const { paints } = derived.order;
+  const currency = state.shown.currency;
+  return (
+    <table className="schedule">
+      <thead>
+        <tr>
+          <th>Paint, numbered as in the drawing</th>
+          <th>Wanted</th>
+          <th>Cans to buy; hatched is left over</th>
+          <th>Left over</th>
+          <th>May run short</th>
+          <th>Cost</th>
+        </tr>
+      </thead>
+      <tbody>
+        {paints.map((p, i) => (
+          <tr key={p.key} className={p === chosen ? 'chosen' : ''}>
+            <th scope="row">
+              <button type="button" className="link plain" onClick={() => onPick(p.key)}>
+                {i + 1} <span className={p.colour ? 'chip' : 'chip none'} style={{ background: p.colour?.hex }} />{' '}
+                {paintWord(p)}
+              </button>
+            </th>
+            <td className="number">
+              <Figure working={p.expected} system={system} />
+            </td>
+            <td>
+              <Cans line={p} view={view} />
+              {p.fromShelf > 0 && (
+                <small className="with">and {formatVolume(p.fromShelf, system)} from the shelf</small>
+              )}
+            </td>
+            <td className="number">{formatVolume(p.leftover, system)}</td>
+            <td className="number">{formatPercent(p.shortfallChance)}</td>
+            <td className="number">{p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}</td>
+          </tr>
+        ))}
+        <tr className="total">
+          <th scope="row">Paint together</th>
+          <td className="number">
+            {formatVolume(
+              paints.reduce((sum, p) => sum + p.expected.value, 0),
+              system,
+            )}
+          </td>
+          <td className="number">
+            {formatVolume(
+              paints.reduce((sum, p) => sum + p.ordered, 0),
+              system,
+            )}
+          </td>
+          <td className="number">
+            {formatVolume(
+              paints.reduce((sum, p) => sum + p.leftover, 0),
+              system,
+            )}
+          </td>
+          <td />
+          <td className="number">
+            {formatMoney(
+              paints.reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
+              currency,
+            )}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+const MOST_DRAWN = 6;
+
+/** Cans to one scale, as tall as the cube root of what they hold; the last ones show what is left over on average. */
+export function Cans({ line, view }: { line: PaintLine; view: JobView }) {
+  const cans = (line.choice?.cans ?? []).flatMap((can) => Array.from({ length: can.count }, () => can.litres));
+  const over = leftIn(cans, line.leftover);
+  return (
+    <span className="cans">
+      {(line.choice?.cans ?? []).map((can) => {
+        const first = cans.indexOf(can.litres);
+        return (
+          <span key={can.litres} className="can">
+            {over.slice(first, first + Math.min(can.count, MOST_DRAWN)).map((share, i) => (
+              <CanPicture key={i} litres={can.litres} left={share} hex={line.colour?.hex ?? null} />
+            ))}
+            {can.count} × {formatVolume(can.litres, view.system)}
+          </span>
+        );
+      })}
+    </span>
+  );
+}
+
+/** The share of each can that is left over: the largest are opened first, so it is in the last ones. */
+function leftIn(cans: readonly number[], left: number): number[] {
+  const shares: number[] = [];
+  let rest = left;
+  for (const litres of [...cans].reverse()) {
+    const here = Math.min(litres, rest);
+    rest -= here;
+    shares.unshift(here / litres);
+  }
+  return shares;
+}
+
+/** A can: paint that is used in its colour, what is left over hatched. */
+export function CanPicture({ litres, left, hex }: { litres: number; left: number; hex: string | null }) {
+  const size = 13 * Math.cbrt(litres);
+  const [width, height] = [size - 2, size * 1.1 - 4];
+  const top = 3;
+  const used = height * (1 - left);
+  return (
+    <svg width={size} height={size * 1.1 + 1} aria-hidden="true">
+      <rect x="1" y={top} width={width} height={height} fill="var(--card)" className="edge" />
+      <rect x="1" y={top} width={width} height={used} fill={hex ?? 'var(--trim)'} />
+      <path d={hatch(1, top + used, width, height - used)} className="left-over" />
+      <rect x="1" y={top} width={width} height={height} fill="none" className="edge" />
+      <path d={`M1 ${top}q${width / 2} -3 ${width} 0`} className="handle" />
+    </svg>
+  );
+}
+/** Slanting lines inside a box. */
+function hatch(x: number, y: number, width: number, height: number): string {
+  const lines: string[] = [];
+  for (let at = 3; at < width + height; at += 3.5) {
+    const [x1, y1] = at < height ? [x, y + at] : [x + at - height, y + height];
+    const [x2, y2] = at < width ? [x + at, y] : [x + width, y + at - width];
+    lines.push(`M${x1} ${y1}L${x2} ${y2}`);
+  }
+  return height > 1 ? lines.join('') : '';
+}

@@ -1,0 +1,291 @@
+import { optionPrices } from '@kovelin/core/order/derive.ts';
+import { LABOUR_WORDS } from '@kovelin/core/order/terms.ts';
+import { rows, type Pricing } from '@kovelin/core/job/types.ts';
+import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
+import { useMemo, useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { Choice, DraftField, Section } from '../app/fields.tsx';
+import { freshId, type JobView } from '../app/job-context.ts';
+import { surfaceWord } from '../app/words.ts';
+
+const PRICE_WORDS = {
+  paint: 'Paint',
+  materials: 'Everything else',
+  labour: 'Labour',
+  overhead: 'Overhead',
+  margin: 'Margin',
+  tax: 'Tax',
+} as const;
+
+/** Labour line by line, then what the price is made of; every total is the sum of the lines above it. */
+export function PriceTable({ view }: { view: JobView }) {
+  const { derived, state } = view;
+  const { labour, price } = derived.order;
+  const { currency, pricing, crew } = state.shown;
+  const money = (n: number) => formatMoney(n, currency);
+  const share = (kind: keyof typeof PRICE_WORDS) =>
+    kind === 'overhead' || kind === 'margin' || kind === 'tax' ? `${Number((pricing[kind] * 100).toFixed(2))} %` : '';
+  return (
+    <table className="schedule">
+      <thead>
+        <tr>
+          <th>Labour and price</th>
+          <th>Time</th>
+          <th>Amount</th>
+        </tr>
+      </thead>
+      <tbody>
+        {labour.lines.map((line) => (
+          <tr key={line.person ?? line.kind}>
+            <th scope="row">
+              {line.kind === 'person'
+                ? `${crew.people.find((p) => p.id === line.person)?.name ?? ''}, ${labour.days} days`
+                : LABOUR_WORDS[line.kind]}
+            </th>
+            <td className="number">{formatMinutes(line.minutes)}</td>
+            <td className="number">{money(line.cost)}</td>
+          </tr>
+        ))}
+        <tr className="total">
+          <th scope="row">
+            Labour, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
+            {crew.people.length === 1 ? 'one person' : `${crew.people.length} people`}
+          </th>
+          <td className="number">{formatMinutes(labour.minutes)}</td>
+          <td className="number">{money(labour.cost)}</td>
+        </tr>
+      </tbody>
+      <tbody>
+        {price.lines.map(({ kind, amount }) => (
+          <tr key={kind}>
+            <th scope="row">
+              {kind === 'tax' ? pricing.taxName : PRICE_WORDS[kind]} <small className="inline">{share(kind)}</small>
+            </th>
+            <td />
+            <td className="number">{money(amount)}</td>
+          </tr>
+        ))}
+        <tr className="total">
+          <th scope="row">Price{price.tax > 0 && `, ${pricing.taxName.toLowerCase()} with it`}</th>
+          <td />
+          <td className="number" data-total="price">
+            {money(price.total)}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+const share = (text: string): { ok: true; value: number } | { ok: false; message: string } => {
+  const value = text.trim() ? Number(text.replace('%', '').replace(',', '.').trim()) : NaN;
+  return value >= 0 && value < 100
+    ? { ok: true, value: value / 100 }
+    : { ok: false, message: 'Write a share from 0 to less than 100 %, for example 15.' };
+};
+
+/** How the price is made, and what is priced apart. */
+export function PricePanel({ view }: { view: JobView }) {
+  const { state, session } = view;
+  const { pricing } = state.shown;
+  const { search } = useLocation();
+  const set = (change: Partial<Pricing>) => session.edit({ name: 'setPricing', args: { set: change } });
+  const percent = (key: 'overhead' | 'margin' | 'tax', label: string) => (
+    <DraftField
+      label={label}
+      value={`${Number((pricing[key] * 100).toFixed(3))} %`}
+      parse={share}
+      onCommit={(value) => set({ [key]: value })}
+    />
+  );
+  return (
+    <>
+      <h2>Labour and price</h2>
+      <p className="sub">{state.shown.name}</p>
+      <Section title="How the price is made">
+        <div className="pair">
+          <Choice
+            label="Labour billed by"
+            value={pricing.billed}
+            options={[
+              ['hours', 'the hour'],
+              ['days', 'whole days'],
+            ]}
+            onChange={(billed) => set({ billed })}
+          />
+          {percent('overhead', 'Overhead, on costs')}
+          {percent('margin', 'Margin, of the price')}
+          {percent('tax', 'Tax')}
+          <Choice
+            label="Taxed"
+            value={pricing.taxed}
+            options={[
+              ['all', 'all of it'],
+              ['materials', 'paint and materials'],
+              ['nothing', 'nothing'],
+            ]}
+            onChange={(taxed) => set({ taxed })}
+          />
+          <DraftField
+            label="Tax is called"
+            value={pricing.taxName}
+            parse={(text) =>
+              text.trim() && text.length <= 40
+                ? { ok: true, value: text.trim() }
+                : { ok: false, message: 'A name of 1 to 40 characters.' }
+            }
+            onCommit={(taxName) => set({ taxName })}
+          />
+        </div>
+        <p className="hint">
+          Margin is a share of the price: 20 % of it is 25 % on cost. Paces are starting values; pay is set with the
+          crew in{' '}
+          <Link className="link" to={`../sequence${search}`} relative="path">
+            Sequence
+          </Link>
+          .
+        </p>
+      </Section>
+      <Options view={view} />
+      <Section title="On the quote">
+        <div className="pair">
+          <DraftField
+            label="For"
+            value={pricing.client}
+            placeholder="the client"
+            parse={(text) =>
+              text.length <= 200 ? { ok: true, value: text.trim() } : { ok: false, message: 'At most 200 characters.' }
+            }
+            onCommit={(client) => set({ client })}
+          />
+          <DraftField
+            label="Good for, days"
+            value={String(pricing.valid)}
+            parse={(text) =>
+              /^\d{1,3}$/.test(text.trim()) && Number(text) <= 365
+                ? { ok: true, value: Number(text) }
+                : { ok: false, message: 'Whole days, 0 to 365.' }
+            }
+            onCommit={(valid) => set({ valid })}
+          />
+        </div>
+        <label className="stacked">
+          Notes
+          <textarea
+            rows={3}
+            maxLength={4000}
+            defaultValue={pricing.notes}
+            key={pricing.notes}
+            onBlur={(event) => event.target.value !== pricing.notes && set({ notes: event.target.value })}
+          />
+        </label>
+      </Section>
+    </>
+  );
+}
+
+/** Surfaces priced apart, or another colour on them; taken ones are in the price, ordered and planned. */
+function Options({ view }: { view: JobView }) {
+  const { state, session, derived, takeoff, system } = view;
+  const { job } = state;
+  const prices = useMemo(() => optionPrices(job), [job]);
+  const [name, setName] = useState('');
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [colour, setColour] = useState('');
+  const surfaces = derived.surfaces.filter((s) => s.surface.room === takeoff?.room.id);
+  const add = () => {
+    const first = derived.surfaces.find((s) => chosen.has(s.surface.id));
+    if (!first) return;
+    session.edit({
+      name: 'addOption',
+      args: {
+        option: {
+          id: freshId(),
+          name: name.trim(),
+          surfaces: [...chosen],
+          finish: colour ? { product: first.product.id, colour } : null,
+          taken: false,
+        },
+      },
+    });
+    setName('');
+    setChosen(new Set());
+  };
+  return (
+    <Section title="Options, each priced by itself">
+      <ul className="shelf">
+        {prices.map(({ option, price }) => (
+          <li key={option.id}>
+            <label className="check">
+              <input
+                type="checkbox"
+                checked={option.taken}
+                onChange={(event) =>
+                  session.edit({ name: 'setOption', args: { option: option.id, set: { taken: event.target.checked } } })
+                }
+              />{' '}
+              {option.name}
+            </label>
+            <b className="number">
+              {price < 0 ? '−' : '+'}
+              {formatMoney(Math.abs(price), job.currency)}
+            </b>
+            <button
+              type="button"
+              className="link small"
+              onClick={() => session.edit({ name: 'removeOption', args: { option: option.id } })}
+            >
+              remove
+            </button>
+            <small>
+              {option.finish ? `in ${job.colours[option.finish.colour]?.name ?? ''}` : 'left out unless taken'};{' '}
+              {option.surfaces.length} {option.surfaces.length === 1 ? 'surface' : 'surfaces'}
+              {rows(job.options).length > 0 && option.taken ? '; in the price' : ''}
+            </small>
+          </li>
+        ))}
+      </ul>
+      <details className="copy">
+        <summary>Add an option …</summary>
+        <label className="field">
+          <span>Called</span>
+          <input
+            value={name}
+            maxLength={80}
+            placeholder="Closet as well"
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        <Choice
+          label="What is it?"
+          value={colour}
+          options={[
+            ['', 'painted only if it is taken'],
+            ...Object.values(job.colours).map((c) => [c.id, `painted in ${c.name} instead`] as const),
+          ]}
+          onChange={setColour}
+        />
+        <div className="checks">
+          {surfaces.map(({ surface: s }) => (
+            <label key={s.id} className="check">
+              <input
+                type="checkbox"
+                checked={chosen.has(s.id)}
+                onChange={(event) => {
+                  const next = new Set(chosen);
+                  if (event.target.checked) next.add(s.id);
+                  else next.delete(s.id);
+                  setChosen(next);
+                }}
+              />{' '}
+              {surfaceWord(s.name, system)}
+            </label>
+          ))}
+        </div>
+        <button type="button" className="take" disabled={!chosen.size || !name.trim()} onClick={add}>
+          Price it apart
+        </button>
+      </details>
+    </Section>
+  );
+}

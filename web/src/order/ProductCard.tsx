@@ -1,0 +1,153 @@
+import type { Product } from '@kovelin/core/job/types.ts';
+import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
+import { formatMoney, formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
+import type { Result } from '@kovelin/core/units/problem.ts';
+import { DraftField, Section } from '../app/fields.tsx';
+import type { JobView } from '../app/job-context.ts';
+import { sentenceCase } from '../app/words.ts';
+import { ageWord, isoToday } from './words.ts';
+
+type Read<T> = { ok: true; value: T } | { ok: false; message: string };
+const plain = <T,>(result: Result<T>): Read<T> =>
+  result.ok ? result : { ok: false, message: result.problems[0]?.message ?? '' };
+const optional =
+  <T,>(read: (text: string) => Read<T>) =>
+  (text: string): Read<T | null> =>
+    text.trim() ? read(text) : { ok: true, value: null };
+
+const percent = (text: string): Read<number> => {
+  const value = Number(text.replace('%', '').replace(',', '.').trim());
+  return value > 0 && value < 100
+    ? { ok: true, value: value / 100 }
+    : { ok: false, message: 'A share lies between 0 and 100 %, for example 96.' };
+};
+const minutes = (text: string): Read<number> => {
+  const value = Number(text);
+  return text.trim() && Number.isInteger(value) && value >= 0 && value <= 10_000
+    ? { ok: true, value }
+    : { ok: false, message: 'Write whole minutes, for example 120.' };
+};
+/** A dry film: micrometres, or mils. */
+const MIL = 25.4e-6;
+const dryFilm = (text: string): Read<number> => {
+  const found = /^\s*(\d+(?:[.,]\d+)?)\s*(mils?|um|µm|μm)\s*$/i.exec(text);
+  const value = found ? Number((found[1] ?? '').replace(',', '.')) * (/^mil/i.test(found[2] ?? '') ? MIL : 1e-6) : NaN;
+  return value > 0 && value <= 0.001
+    ? { ok: true, value }
+    : { ok: false, message: 'Write a dry film such as 40 um or 1.6 mils.' };
+};
+
+/** The job's own copy of a product: what its label says may be corrected here, and what it costs. */
+export function ProductCard({ product, view }: { product: Product; view: JobView }) {
+  const { session, system, state } = view;
+  const set = (change: Partial<Product>) =>
+    session.edit({ name: 'setProduct', args: { product: { ...product, ...change, source: 'your label' } } });
+  const spread = (text: string) =>
+    plain(parseSpread(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`));
+  const { solids } = product;
+  return (
+    <>
+      <Section title="What its label says" extra={<small>{product.source}</small>}>
+        <div className="pair">
+          <DraftField
+            label="Label spread rate"
+            value={formatSpread(product.labelRate, system)}
+            parse={spread}
+            onCommit={(labelRate) => set({ labelRate })}
+          />
+          <DraftField
+            label="… on porous ground"
+            value={product.porousRate === null ? '' : formatSpread(product.porousRate, system)}
+            placeholder="not given"
+            parse={optional<number>(spread)}
+            onCommit={(porousRate) => set({ porousRate })}
+          />
+          <DraftField
+            label="Contrast ratio, %"
+            value={String(Number((product.contrast * 100).toFixed(1)))}
+            parse={percent}
+            onCommit={(contrast) => set({ contrast })}
+          />
+          <DraftField
+            label="Recoat after, minutes"
+            value={String(product.recoat)}
+            parse={minutes}
+            onCommit={(recoat) => set({ recoat })}
+          />
+          <DraftField
+            label="Volume solids, %"
+            value={solids ? String(Number((solids.volume * 100).toFixed(1))) : ''}
+            placeholder="by label rate"
+            parse={optional<number>(percent)}
+            onCommit={(volume) =>
+              set({
+                solids: volume === null ? null : { volume, dry: solids?.dry ?? (volume * 1e-3) / product.labelRate },
+              })
+            }
+          />
+          <DraftField
+            label="Dry film"
+            value={
+              solids
+                ? system === 'imperial'
+                  ? `${Number((solids.dry / MIL).toFixed(2))} mils`
+                  : `${Number((solids.dry * 1e6).toFixed(1))} um`
+                : ''
+            }
+            placeholder="with solids"
+            parse={optional<number>(dryFilm)}
+            onCommit={(dry) => {
+              if (!solids) return 'Write the volume solids first: the film alone says nothing about the spread.';
+              return set({ solids: dry === null ? null : { ...solids, dry } });
+            }}
+          />
+        </div>
+        <p className="hint">
+          {solids &&
+            `Solids and film spread ${formatSpread(theoreticalSpread(solids.volume, solids.dry), system)} before losses; the label rate rests. `}
+          Made in {product.sheens.map(sentenceCase).join(', ').toLowerCase()}. The label outranks these starting values.
+        </p>
+      </Section>
+      <Section
+        title="What it costs"
+        extra={
+          <small>
+            {product.priced ? `${product.priced.source}, ${ageWord(product.priced.date)}` : 'starting prices'}
+          </small>
+        }
+      >
+        <div className="pair">
+          {product.cans.map((can, i) => (
+            <DraftField
+              key={can.litres}
+              label={`Price of ${formatVolume(can.litres, system)}, ${state.shown.currency}`}
+              value={(can.price / 100).toFixed(2)}
+              parse={(text) => plain(parseMoney(text))}
+              onCommit={(price) =>
+                session.edit({
+                  name: 'takePrices',
+                  args: {
+                    paints: [
+                      { product: product.id, cans: product.cans.map((c, j) => (j === i ? { ...c, price } : c)) },
+                    ],
+                    materials: [],
+                    priced: { source: 'your price', date: isoToday() },
+                  },
+                })
+              }
+            />
+          ))}
+        </div>
+        <ul className="shelf">
+          {product.cans.map((can) => (
+            <li key={can.litres}>
+              <b className="number">{formatVolume(can.litres, system)}</b>{' '}
+              {formatMoney(can.price, state.shown.currency)}
+              <small>{can.bases === null ? 'in every base' : `in ${can.bases.join(' and ')} base only`}</small>
+            </li>
+          ))}
+        </ul>
+      </Section>
+    </>
+  );
+}

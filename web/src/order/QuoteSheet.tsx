@@ -1,0 +1,140 @@
+import { quoteOf } from '@kovelin/core/order/quote.ts';
+import { formatMoney } from '@kovelin/core/units/quantities.ts';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { useJob } from '../app/job-context.ts';
+import { Paper } from '../app/Paper.tsx';
+import { exportQuote } from './files.ts';
+import { isoToday } from './words.ts';
+
+/** The offer in plain words, as it goes to the client. */
+export default function QuoteSheet() {
+  const view = useJob();
+  const { state, derived, system } = view;
+  const { job } = state;
+  const [making, setMaking] = useState(false);
+  const [fault, setFault] = useState('');
+  const quote = quoteOf(job, derived, isoToday());
+  const money = (n: number) => formatMoney(n, job.currency);
+  const make = async () => {
+    setMaking(true);
+    setFault('');
+    try {
+      await exportQuote(job, quote, 'pdf');
+    } catch (error) {
+      setFault(
+        `The PDF could not be made: ${error instanceof Error ? error.message : 'no reason was given'}. Print the page instead.`,
+      );
+    }
+    setMaking(false);
+  };
+  return (
+    <Paper
+      label="Quote"
+      system={system}
+      tools={
+        <>
+          <Button variant="outlined" disabled={making} onClick={() => void make()}>
+            {making ? 'Making the PDF …' : 'PDF'}
+          </Button>
+          <Button variant="outlined" onClick={() => void exportQuote(job, quote, 'csv')}>
+            CSV
+          </Button>
+          {fault && (
+            <span className="problem" role="alert">
+              {fault}
+            </span>
+          )}
+        </>
+      }
+    >
+      <h1>{quote.job}</h1>
+      <p className="sheet-facts">
+        {quote.client && `For ${quote.client}. `}Quote of {quote.date}, good until {quote.until}. About {quote.days}{' '}
+        working {quote.days === 1 ? 'day' : 'days'} for {quote.people === 1 ? 'one person' : `${quote.people} people`}.
+      </p>
+      <table>
+        <tbody>
+          {quote.rooms.map((room) => (
+            <tr key={room.room}>
+              <td>
+                <b>{room.name}</b>
+                <ul>
+                  {room.scope.map((line) => (
+                    <li key={line}>{line}</li>
+                  ))}
+                </ul>
+              </td>
+              <td className="number right">{money(room.amount)}</td>
+            </tr>
+          ))}
+          {quote.tax > 0 && (
+            <>
+              <tr>
+                <td>Before tax</td>
+                <td className="number right">{money(quote.net)}</td>
+              </tr>
+              <tr>
+                <td>
+                  {quote.taxName}, {Number((quote.taxRate * 100).toFixed(2))} %
+                </td>
+                <td className="number right">{money(quote.tax)}</td>
+              </tr>
+            </>
+          )}
+          <tr className="sum">
+            <td>
+              <b>Together</b>
+            </td>
+            <td className="number right" data-total="quote">
+              <b>{money(quote.total)}</b>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      {quote.options.length > 0 && (
+        <>
+          <h2>Options, each by itself</h2>
+          <table>
+            <tbody>
+              {quote.options.map((o) => (
+                <tr key={o.name + o.what}>
+                  <td>
+                    <b>
+                      {o.name}
+                      {o.taken && ' (included above)'}
+                    </b>{' '}
+                    {o.what}
+                  </td>
+                  <td className="number right">{money(o.amount)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+      {(
+        [
+          ['Included', quote.included],
+          ['Not included', quote.excluded],
+          ['Take care', quote.cautions],
+        ] as const
+      ).map(([title, lines]) => (
+        <section key={title}>
+          <h2>{title}</h2>
+          <ul>
+            {lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </section>
+      ))}
+      {quote.notes && (
+        <>
+          <h2>Notes</h2>
+          <p className="sheet-facts">{quote.notes}</p>
+        </>
+      )}
+    </Paper>
+  );
+}

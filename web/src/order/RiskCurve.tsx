@@ -1,0 +1,198 @@
+import { setting } from '@kovelin/core/job/defaults.ts';
+import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import { simulated } from '@kovelin/core/order/risk.ts';
+import { expectedLeftover, litresFor, riskCurve, shortfallChance } from '@kovelin/core/order/shortfall.ts';
+import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { GALLON } from '@kovelin/core/units/si.ts';
+import { LineChart } from 'echarts/charts';
+import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
+import { init, use as register } from 'echarts/core';
+import { CanvasRenderer } from 'echarts/renderers';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { JobView } from '../app/job-context.ts';
+import { useScheme } from '../app/scheme.ts';
+import { SIMULATED_JOBS, useSimulated } from '../workers/simulate.ts';
+
+register([LineChart, GridComponent, MarkLineComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
+
+const [LEAST, MOST] = [0.002, 0.5];
+const HEIGHT = 210;
+const GRID = { left: 44, right: 46, top: 30, bottom: 40 };
+
+/** Litres to have against the chance of running short and what is left over; the handle chooses the chance. */
+export default function RiskCurve({ view, line }: { view: JobView; line: PaintLine }) {
+  const { session, state, system } = view;
+  const place = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(290);
+  const [held, setHeld] = useState<number | null>(null);
+  const { scheme } = useScheme();
+  const { demand, ordered, reserve } = line;
+  const unit = system === 'imperial' ? GALLON : 1;
+  const curve = useMemo(() => riskCurve(demand, ordered), [demand, ordered]);
+  const litres = useMemo(() => curve.map((p) => p.litres), [curve]);
+  const paint = useMemo(() => simulated(state.job, line), [state.job, line]);
+  const { data: sim, isFetching } = useSimulated(state.job.id, paint, litres);
+  const risky = paint.surfaces.some((s) => s.thinnest > 0);
+  const risk = Math.min(MOST, Math.max(LEAST, held ?? setting(state.shown, 'order.risk')));
+  const [from, to] = [litres[0] ?? 0, litres.at(-1) ?? 1];
+  const at = litresFor(demand, risk);
+
+  useEffect(() => {
+    if (!place.current) return;
+    const style = getComputedStyle(place.current);
+    const colour = (name: string) => style.getPropertyValue(name).trim();
+    const ink = colour('--ink');
+    const text = { color: ink, fontFamily: 'Barlow Condensed', fontSize: 14 };
+    const made = init(place.current);
+    const x = (value: number) => Number((value / unit).toFixed(3));
+    made.setOption({
+      animation: false,
+      aria: { enabled: true },
+      textStyle: text,
+      grid: GRID,
+      tooltip: { trigger: 'axis', renderMode: 'richText', valueFormatter: (v: unknown) => String(v) },
+      xAxis: {
+        type: 'value',
+        min: x(from),
+        max: x(to),
+        name: system === 'imperial' ? 'gallons to have' : 'litres to have',
+        nameLocation: 'middle',
+        nameGap: 24,
+        nameTextStyle: text,
+        axisLabel: { ...text, showMinLabel: false, showMaxLabel: false },
+        splitLine: { show: false },
+        axisLine: { lineStyle: { color: ink } },
+      },
+      yAxis: [
+        {
+          type: 'value',
+          min: 0,
+          name: 'short, %',
+          nameTextStyle: { ...text, align: 'left', padding: [0, 0, 0, -34] },
+          axisLabel: text,
+          splitLine: { lineStyle: { color: colour('--line') } },
+        },
+        {
+          type: 'value',
+          min: 0,
+          name: system === 'imperial' ? 'left, gal' : 'left, L',
+          nameTextStyle: { ...text, align: 'right', padding: [0, -34, 0, 0] },
+          axisLabel: text,
+          splitLine: { show: false },
+        },
+      ],
+      series: [
+        {
+          type: 'line',
+          name: 'runs short, %',
+          showSymbol: false,
+          data: curve.map((p) => [x(p.litres), Number((p.chance * 100).toFixed(2))]),
+          lineStyle: { color: colour('--clay'), width: 2.5 },
+          itemStyle: { color: colour('--clay') },
+          markLine: {
+            silent: true,
+            symbol: 'none',
+            lineStyle: { color: ink, type: 'solid', width: 1.5 },
+            label: { ...text, formatter: 'bought', position: 'insideEndTop' },
+            data: [{ xAxis: x(ordered) }],
+          },
+        },
+        ...(sim
+          ? [
+              {
+                type: 'line' as const,
+                name: 'with a coat more where thin, %',
+                showSymbol: false,
+                data: sim.map((p) => [x(p.litres), Number((p.chance * 100).toFixed(2))]),
+                lineStyle: { color: colour('--ochre'), width: 2, type: [5, 3] },
+                itemStyle: { color: colour('--ochre') },
+              },
+            ]
+          : []),
+        {
+          type: 'line',
+          name: 'left over',
+          yAxisIndex: 1,
+          showSymbol: false,
+          data: curve.map((p) => [
+            x(p.litres),
+            Number((expectedLeftover({ ...demand, mean: demand.mean - reserve }, p.litres) / unit).toFixed(3)),
+          ]),
+          lineStyle: { color: colour('--slate'), width: 2, type: [2, 3] },
+          itemStyle: { color: colour('--slate') },
+        },
+      ],
+    });
+    const watch = new ResizeObserver(([entry]) => {
+      if (!entry) return;
+      setWidth(entry.contentRect.width);
+      made.resize();
+    });
+    watch.observe(place.current);
+    return () => {
+      watch.disconnect();
+      made.dispose();
+    };
+  }, [curve, sim, from, to, ordered, unit, system, scheme, demand, reserve]);
+
+  const inside = width - GRID.left - GRID.right;
+  const left = GRID.left + ((at - from) / (to - from)) * inside;
+  const clamp = (chance: number) => Math.min(MOST, Math.max(LEAST, chance));
+  const choose = (chance: number) => {
+    const value = Number(clamp(chance).toFixed(4));
+    session.edit({ name: 'setSetting', args: { key: 'order.risk', value } });
+  };
+  const chanceAt = (event: PointerEvent<HTMLElement>): number => {
+    const box = place.current?.getBoundingClientRect();
+    const share = ((event.clientX - (box?.left ?? 0) - GRID.left) / inside) * (to - from) + from;
+    return clamp(shortfallChance(demand, share));
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const step = { ArrowLeft: 1.25, ArrowDown: 1.25, ArrowRight: 0.8, ArrowUp: 0.8 }[event.key];
+    if (!step) return;
+    event.preventDefault();
+    choose(risk * step);
+  };
+  return (
+    <figure className="risk-curve">
+      <figcaption>
+        <span className="key-thin">runs short</span>{' '}
+        {risky && <span className="key-coat">with a coat more where it comes out thin</span>}{' '}
+        <span className="key-left">left over</span>
+      </figcaption>
+      <div className="risk-plot" style={{ height: HEIGHT }} aria-busy={isFetching}>
+        <div ref={place} style={{ height: HEIGHT }} />
+        <button
+          type="button"
+          className="risk-handle"
+          role="slider"
+          aria-label="Accepted chance of running short"
+          aria-valuemin={LEAST * 100}
+          aria-valuemax={MOST * 100}
+          aria-valuenow={Number((risk * 100).toFixed(1))}
+          aria-valuetext={`${formatPercent(risk)}: ${formatVolume(at, system)} to have`}
+          style={{ left, top: GRID.top, height: HEIGHT - GRID.top - GRID.bottom }}
+          onKeyDown={onKey}
+          onPointerDown={(event) => {
+            event.currentTarget.setPointerCapture(event.pointerId);
+            setHeld(risk);
+          }}
+          onPointerMove={(event) => held !== null && setHeld(chanceAt(event))}
+          onPointerUp={(event) => {
+            if (held !== null) choose(chanceAt(event));
+            setHeld(null);
+          }}
+          onPointerCancel={() => setHeld(null)}
+        >
+          <span>{formatPercent(risk)}</span>
+        </button>
+      </div>
+      <p className="hint">
+        Drag the handle, or use its arrow keys: at {formatPercent(risk)}, for every paint of the job, at least{' '}
+        <b className="number">{formatVolume(Math.max(0, at), system)}</b> of this one are wanted.
+        {risky &&
+          ` The broken line is ${SIMULATED_JOBS.toLocaleString('en-US')} simulated jobs: some hands roll so thin that another coat is needed.`}
+      </p>
+    </figure>
+  );
+}

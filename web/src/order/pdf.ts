@@ -1,0 +1,36 @@
+import { needsWide } from '@kovelin/core/exchange/order-pdf.ts';
+import text400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
+import text700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
+import ext400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff?url';
+import ext700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-700-normal.woff?url';
+import wide from 'dejavu-fonts-ttf/ttf/DejaVuSans.ttf?url';
+import pdfMake from 'pdfmake/build/pdfmake';
+import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+
+/** Fonts travel inside the document; the widest, for other scripts, is fetched only when a name needs it. */
+const FILES = { text400, text700, ext400, ext700 } as const;
+
+const base64 = (blob: Blob): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result).replace(/^[^,]*,/, ''));
+    reader.onerror = () => reject(reader.error ?? new Error('a font could not be read'));
+    reader.readAsDataURL(blob);
+  });
+
+async function put(name: string, url: string): Promise<void> {
+  const response = await fetch(url);
+  if (!response.ok) throw new Error(`the font ${name} is missing`);
+  pdfMake.addVirtualFileSystem({ [name]: await base64(await response.blob()) });
+}
+
+export async function pdfOf(document: TDocumentDefinitions): Promise<Blob> {
+  await Promise.all(Object.entries(FILES).map(([name, url]) => put(name, url)));
+  if (needsWide(document)) await put('wide', wide);
+  pdfMake.setFonts({
+    Text: { normal: 'text400', bold: 'text700' },
+    TextExt: { normal: 'ext400', bold: 'ext700' },
+    ...(needsWide(document) ? { Wide: { normal: 'wide', bold: 'wide' } } : {}),
+  });
+  return pdfMake.createPdf(document).getBlob();
+}

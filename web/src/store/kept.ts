@@ -1,0 +1,27 @@
+import type { PriceColumns } from '@kovelin/core/exchange/price-list.ts';
+import { db } from './db.ts';
+
+/** What is remembered from job to job. */
+const OWNED = 'owned';
+
+export async function ownedBefore(): Promise<Record<string, number>> {
+  const row = await db.kept.get(OWNED);
+  return { ...(row?.value as Record<string, number> | undefined) };
+}
+
+/** Pieces of a tool that lasts: new jobs begin with them. */
+export async function rememberOwned(key: string, pieces: number): Promise<void> {
+  await db.transaction('rw', db.kept, async () => {
+    const { [key]: _, ...rest } = await ownedBefore();
+    await db.kept.put({ key: OWNED, value: pieces ? { ...rest, [key]: pieces } : rest });
+  });
+}
+
+const columnsKey = (headings: readonly string[]) => `columns|${headings.join('|')}`;
+/** The columns chosen for a list with these headings, the last time. */
+export async function columnsBefore(headings: readonly string[]): Promise<PriceColumns | null> {
+  const row = await db.kept.get(columnsKey(headings));
+  return (row?.value as PriceColumns | undefined) ?? null;
+}
+export const rememberColumns = (headings: readonly string[], columns: PriceColumns): Promise<unknown> =>
+  db.kept.put({ key: columnsKey(headings), value: columns });
