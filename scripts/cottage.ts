@@ -27,7 +27,43 @@ const loft = room('Loft bedroom').id;
 const washroom = room('Washroom').id;
 const passage = room('Passage').id;
 
+const wallPaint = job.products['paint-wall'];
+if (!wallPaint) throw new Error('paint-wall');
+const piece = rows(room('Parlour').parts).find((p) => p.kind === 'built-in')?.id ?? '';
+
 const edits: Edit[] = [
+  {
+    name: 'setProduct',
+    args: {
+      product: {
+        ...wallPaint,
+        id: 'paint-wall-dense',
+        name: 'Wall paint, dense',
+        code: 'PAINT-WALL-DENSE',
+        contrast: 0.99,
+        cans: wallPaint.cans.map((can) => ({ ...can, price: Math.round((can.price * 1.45) / 100) * 100 })),
+      },
+    },
+  },
+  {
+    name: 'addShelfCan',
+    args: {
+      can: { id: 'shelf-1', product: 'paint-wall', sheen: 'matte', colour: 'colour-wall', litres: 1.2, batch: '0417' },
+    },
+  },
+  {
+    name: 'addOption',
+    args: {
+      option: {
+        id: 'option-1',
+        name: 'The parlour’s built-in',
+        surfaces: [`${piece}/faces`],
+        finish: null,
+        taken: false,
+      },
+    },
+  },
+  { name: 'setPricing', args: { set: { tax: 0.07, taxName: 'Sales tax', client: 'the harbour trust' } } },
   colour('green', 'G4 pale sea green', '#c3cdbd'),
   colour('deep', 'B7 deep water blue', '#22394f'),
   colour('stone', 'S2 sand stone', '#dfd6c2'),

@@ -77,7 +77,10 @@ export function quotePdf(job: Job, quote: Quote): TDocumentDefinitions {
     { stack: [t(`${o.name}${o.taken ? ' (included above)' : ''}`, { bold: true }), t(o.what)] },
     money(o.amount),
   ]);
-  const table = (body: TableCell[][]): Content => ({ table: { widths: ['*', 84], body }, layout: LINES });
+  const table = (body: TableCell[][]): Content => ({
+    table: { widths: ['*', 84], body, dontBreakRows: true },
+    layout: LINES,
+  });
   return page(job, [
     t(job.name, { fontSize: 24, bold: true, color: '#23564F' }),
     t(
@@ -133,7 +136,7 @@ export function shoppingPdf(job: Job, list: ShoppingList): TDocumentDefinitions 
   ]);
   return page(job, [
     t(`${job.name}: to buy`, { fontSize: 22, bold: true, color: '#23564F', margin: [0, 0, 0, 8] }),
-    { table: { widths: [14, 80, '*', 70], body: rows }, layout: LINES },
+    { table: { widths: [14, 80, '*', 70], body: rows, dontBreakRows: true, keepWithHeaderRows: 1 }, layout: LINES },
     t(`About ${formatMoney(list.total, job.currency)}`, { bold: true, alignment: 'right', margin: [0, 8, 0, 0] }),
   ]);
 }

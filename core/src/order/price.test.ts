@@ -125,18 +125,19 @@ describe('a quote', () => {
   });
   test('an option is priced apart, is neither ordered nor worked until taken, and then costs what was said', () => {
     const job = edited(option(null));
-    const [priced] = optionPrices(job);
+    const priced = optionPrices(job).find(({ option: { id } }) => id === 'o1');
     const taken = edited(option(null, true));
     expect(derive(taken).order.price.total).toBe(derive(cottage).order.price.total);
     expect(derive(job).order.price.total + (priced?.price ?? NaN)).toBe(derive(taken).order.price.total);
     expect(priced?.price).toBeGreaterThan(0);
     expect(derive(job).operations.some((op) => op.surface === `${wall}/field`)).toBe(false);
-    expect(quoteOf(job, derive(job), '2026-11-25').excluded[0]).toMatch(/an option, priced apart/);
+    expect(quoteOf(job, derive(job), '2026-11-25').excluded.join()).toMatch(/first wall: an option, priced apart/);
   });
   test('a second colour as an option: the same wall, another finish', () => {
     const job = edited(option({ product: 'paint-wall', colour: 'deep' }, true));
     expect(derive(job).surfaces.find((s) => s.surface.id === `${wall}/field`)?.colour.id).toBe('deep');
-    expect(optionPrices(edited(option({ product: 'paint-wall', colour: 'deep' })))[0]?.price).toBeGreaterThan(0);
+    const prices = optionPrices(edited(option({ product: 'paint-wall', colour: 'deep' })));
+    expect(prices.find(({ option: { id } }) => id === 'o1')?.price).toBeGreaterThan(0);
   });
   test('names are said together', () =>
     expect(shortened(['Wall A', 'Wall C', 'Ceiling', 'Door d1', 'Baseboard', 'Baseboard'])).toBe(

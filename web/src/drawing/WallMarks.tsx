@@ -21,7 +21,7 @@ export interface WallProps {
   readonly placing: Placing | null;
 }
 
-/** A note in lines of so many letters, three at most; none where a word is too long for that. */
+/** A note in lines of so many letters, two at most; none where a word is too long for that. */
 function wrapped(note: string, letters: number): string[] {
   const lines: string[] = [];
   for (const word of note.split(' ').filter(Boolean)) {
@@ -29,16 +29,16 @@ function wrapped(note: string, letters: number): string[] {
     if (lines.length && longer.length < letters) lines[lines.length - 1] = longer;
     else lines.push(word);
   }
-  return lines.length <= 3 && lines.every((line) => line.length < letters) ? lines : [];
+  return lines.length <= 2 && lines.every((line) => line.length < letters) ? lines : [];
 }
 
 /** One wall with all that stands on it, its letter, its note and its length. */
 export function Wall(props: WallProps) {
   const { wall, floor, system, paint, trim, surface, suspect, placing } = props;
   const { takeoff, x, width, label } = wall;
-  const note = wrapped(coat.note ?? '', label.width / NOTE_WIDTH);
   const id = `${takeoff.wall.id}/field`;
   const coat = paint(id);
+  const note = wrapped(coat.note ?? '', label.width / NOTE_WIDTH);
   const ink = inkOn(coat.fill);
   const reading = takeoff.wall.length?.metres ?? 0;
   const size = formatLength(reading, system);

@@ -106,7 +106,8 @@ export default function OrderView() {
       for (const { specified, litres } of p.uses) {
         found.set(specified.surface.id, {
           fill: p.colour?.hex ?? 'var(--trim)',
-          note: `${i + 1}: ${formatVolume(litres.value, system)}`,
+          // the unit stays with its figure where a narrow wall breaks the line
+          note: `${i + 1}: ${formatVolume(litres.value, system).replace(' ', '\u00a0')}`,
         });
         if (specified.surface.id === of.surface?.id) at = p;
       }

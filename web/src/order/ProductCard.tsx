@@ -1,6 +1,6 @@
 import type { Product } from '@kovelin/core/job/types.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
-import { formatMoney, formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
+import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { Result } from '@kovelin/core/units/problem.ts';
 import { DraftField, Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
@@ -138,15 +138,13 @@ export function ProductCard({ product, view }: { product: Product; view: JobView
             />
           ))}
         </div>
-        <ul className="shelf">
-          {product.cans.map((can) => (
-            <li key={can.litres}>
-              <b className="number">{formatVolume(can.litres, system)}</b>{' '}
-              {formatMoney(can.price, state.shown.currency)}
-              <small>{can.bases === null ? 'in every base' : `in ${can.bases.join(' and ')} base only`}</small>
-            </li>
-          ))}
-        </ul>
+        <p className="hint">
+          {product.cans
+            .filter((can) => can.bases !== null)
+            .map((can) => `${formatVolume(can.litres, system)} is mixed in ${can.bases?.join(' and ')} base only. `)
+            .join('')}
+          {product.code && `Code ${product.code}.`}
+        </p>
       </Section>
     </>
   );

@@ -33,6 +33,8 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
   const paint = useMemo(() => simulated(state.job, line), [state.job, line]);
   const { data: sim, isFetching } = useSimulated(state.job.id, paint, litres);
   const risky = paint.surfaces.some((s) => s.thinnest > 0);
+  // thin hands that make no difference need no line of their own
+  const differs = sim?.some((p, i) => Math.abs(p.chance - (curve[i]?.chance ?? 0)) > 0.008) ?? false;
   const risk = Math.min(MOST, Math.max(LEAST, held ?? setting(state.shown, 'order.risk')));
   const [from, to] = [litres[0] ?? 0, litres.at(-1) ?? 1];
   const at = litresFor(demand, risk);
@@ -97,7 +99,7 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
             data: [{ xAxis: x(ordered) }],
           },
         },
-        ...(sim
+        ...(sim && differs
           ? [
               {
                 type: 'line' as const,
@@ -133,7 +135,7 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
       watch.disconnect();
       made.dispose();
     };
-  }, [curve, sim, from, to, ordered, unit, system, scheme, demand, reserve]);
+  }, [curve, sim, differs, from, to, ordered, unit, system, scheme, demand, reserve]);
 
   const inside = width - GRID.left - GRID.right;
   const left = GRID.left + ((at - from) / (to - from)) * inside;
@@ -157,7 +159,7 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
     <figure className="risk-curve">
       <figcaption>
         <span className="key-thin">runs short</span>{' '}
-        {risky && <span className="key-coat">with a coat more where it comes out thin</span>}{' '}
+        {differs && <span className="key-coat">with a coat more where it comes out thin</span>}{' '}
         <span className="key-left">left over</span>
       </figcaption>
       <div className="risk-plot" style={{ height: HEIGHT }} aria-busy={isFetching}>
@@ -190,8 +192,12 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
       <p className="hint">
         Drag the handle, or use its arrow keys: at {formatPercent(risk)}, for every paint of the job, at least{' '}
         <b className="number">{formatVolume(Math.max(0, at), system)}</b> of this one are wanted.
-        {risky &&
+        {differs &&
           ` The broken line is ${SIMULATED_JOBS.toLocaleString('en-US')} simulated jobs: some hands roll so thin that another coat is needed.`}
+        {risky &&
+          sim &&
+          !differs &&
+          ` ${SIMULATED_JOBS.toLocaleString('en-US')} simulated jobs, thin hands among them, run no greater risk.`}
       </p>
     </figure>
   );
