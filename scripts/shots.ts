@@ -56,7 +56,24 @@ await shot('specify', async () => {
   await slider.press('Home');
   await slider.press('ArrowRight');
 });
-await shot('order', () => step('Order'));
+await shot('order', async () => {
+  await step('Order');
+  await page.locator('.risk-curve canvas').waitFor();
+});
+await shot('quote', async () => {
+  await page.getByRole('link', { name: 'Quote' }).click();
+  await page.getByRole('main', { name: 'Quote' }).waitFor();
+});
+await shot('list', async () => {
+  await page.goBack();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('link', { name: 'Shopping list' }).click();
+  await page.locator('.shopping li label').nth(1).click();
+});
+if (!only.length || only.includes('list')) {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goBack();
+}
 await shot('sequence', async () => {
   await step('Sequence');
   await page.locator('.crew-chart canvas').waitFor();
