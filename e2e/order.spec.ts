@@ -14,7 +14,7 @@ async function pdfText(path: string): Promise<string> {
       const { items } = await (await pdf.getPage(i + 1)).getTextContent();
       const text = items.map((item) => ('str' in item ? item.str : '')).join('');
       // a sentence may go on over the page’s number
-      return text.replaceAll(/\s/g, '').replace(/\d+\/\d+$/, '');
+      return text.replaceAll(/\s/g, '').replace(/page\d+of\d+$/, '');
     }),
   );
   return pages.join('');
@@ -93,7 +93,7 @@ test('materials follow from the job; what is owned is taken off, and a tool that
   await pole.getByLabel('Owned: Extension pole').fill('2');
   await page.keyboard.press('Enter');
   await expect(pole).toContainText('none');
-  await rowOf(/^Masking tape$/)
+  await rowOf(/^Masking tape, 1/)
     .getByRole('button', { name: /rolls$/ })
     .click();
   await expect(page.locator('.working').first()).toContainText('lines taped');
@@ -138,6 +138,15 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   await expect(page.getByRole('rowheader', { name: /^Ines, \d days/ })).toBeVisible();
   expect(await amounts()).toBe(await total());
   expect((await ledger(page))['Price']).toBe(await total());
+  // a pace of one's own, from among the starting values
+  const work = (await ledger(page))['Work'] ?? 0;
+  await page.getByRole('button', { name: 'Starting values …' }).click();
+  await page.getByLabel('cutting in a line').fill('-1');
+  await expect(page.getByRole('alert')).toContainText('zero or more');
+  await page.getByLabel('cutting in a line').fill('2');
+  await page.keyboard.press('Enter');
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await expect.poll(async () => (await ledger(page))['Work']).toBeGreaterThan(work);
   // what the option adds when it is taken is what it was said to cost
   const before = await total();
   const option = page.locator('.shelf li').filter({ hasText: 'built-in' });

@@ -2,6 +2,7 @@ import type { Job } from '../job/types.ts';
 import { suspectsOf } from '../measure/suspects.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import type { Derived } from '../order/derive.ts';
+import { perCoat } from '../order/paint.ts';
 import type { JobSchedule } from '../sequence/schedule.ts';
 import type { Decided } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
@@ -103,6 +104,7 @@ export const orderContract = ({ order }: Derived) => ({
     cans: (p.choice?.cans ?? []).map(({ litres, count, price }) => ({ size: litres, count, price })),
     cost: p.choice?.cost ?? 0,
     base: p.base,
+    coats: perCoat(p.uses),
     fromShelf: p.fromShelf,
     leftover: p.leftover,
     conditioner: p.conditioner,

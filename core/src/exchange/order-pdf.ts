@@ -49,7 +49,7 @@ const page = (job: Pick<Job, 'units'>, content: Content[]): TDocumentDefinitions
   content,
   defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.2, color: '#20302F' },
   footer: (current, count) => ({
-    text: `${current} / ${count}`,
+    text: `page ${current} of ${count}`,
     alignment: 'right',
     margin: [0, 16, 48, 0],
     fontSize: 9,

@@ -114,10 +114,10 @@ export interface Ledger {
   readonly risk: { readonly chance: number; readonly of: string } | null;
 }
 
-export function ledgerOf({ takeoffs, surfaces, leftOut, order }: Derived): Ledger {
+export function ledgerOf({ takeoffs, surfaces, order }: Derived): Ledger {
   const worst = [...order.paints].sort((a, b) => b.shortfallChance - a.shortfallChance)[0];
   return {
-    area: surfaces.reduce((sum, s) => sum + (leftOut.has(s.surface.id) ? 0 : s.surface.area.value), 0),
+    area: surfaces.reduce((sum, s) => sum + s.surface.area.value, 0),
     cutIn: takeoffs.flatMap((t) => t.lines).reduce((sum, line) => sum + line.length.value, 0),
     paint: order.paints.reduce((sum, p) => sum + p.ordered, 0),
     minutes: order.labour.minutes,

@@ -6,7 +6,7 @@ import { prepPlan } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
-import type { Metres, Money } from '../units/si.ts';
+import { INCH, type Metres, type Money } from '../units/si.ts';
 import { compute, given, type Dimension, type Working } from '../units/working.ts';
 import { maskedLength } from '../work/operations.ts';
 import type { PaintLine } from './paint.ts';
@@ -77,6 +77,8 @@ export interface MaterialSize {
 
 /** A cartridge of caulk holds 300 mL [common practice, no source]. */
 const CARTRIDGE = 0.0003;
+/** An inch is enough on an edge [common practice, no source]. */
+const EDGE: MaterialSize = { width: INCH };
 const ROUGH = ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'];
 
 export interface MaterialQuestion {
@@ -164,8 +166,8 @@ function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   ];
   if (job.practice.trimOrder === 'trim-first')
     return [
-      need('tape', per(job, 'tape', lined(false), 'tape.length')),
-      need('tape-fine', per(job, 'better tape on rough walls', lined(true), 'tape.length')),
+      need('tape', per(job, 'tape', lined(false), 'tape.length'), EDGE),
+      need('tape-fine', per(job, 'better tape on rough walls', lined(true), 'tape.length'), EDGE),
       ...list,
     ];
   // a shield is moved along, so that a person needs one, however long the wall

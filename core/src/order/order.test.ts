@@ -15,7 +15,7 @@ import { chooseCans, type Size } from './cans.ts';
 import { derive } from './derive.ts';
 import { planBoxing, wallsFrom, type BoxWall } from './boxing.ts';
 import { alternatives } from './compare.ts';
-import { orderPaint } from './paint.ts';
+import { orderPaint, perCoat } from './paint.ts';
 import { simulated } from './risk.ts';
 import { demandOf, expectedLeftover, litresFor, riskCurve, shortfallChance } from './shortfall.ts';
 import { chanceAbove, leftoverOf, simulateDemand } from './simulate.ts';
@@ -384,6 +384,8 @@ describe('an order', () => {
       line?.expected.value ?? -1,
       12,
     );
+    // coat by coat it is the same paint
+    expect(perCoat(line?.uses ?? []).reduce((a, b) => a + b, 0)).toBeCloseTo(used, 9);
     expect(line?.shortfallChance).toBeLessThanOrEqual(0.05);
     expect(line?.choice?.cans.map((c) => c.litres)).toEqual(
       expect.arrayContaining([expect.closeTo(GALLON, 9) as unknown as number]),

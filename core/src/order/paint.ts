@@ -16,6 +16,13 @@ import { demandOf, expectedLeftover, litresFor, shortfallChance, type Demand } f
 export interface PaintUse {
   readonly specified: Specified;
   readonly litres: Working;
+  /** The same coat by coat: a thin first one takes less, a thirsty ground more in its first. */
+  readonly coats: readonly Litres[];
+}
+/** Litres of each coat over all surfaces of a paint. */
+export function perCoat(uses: readonly PaintUse[]): Litres[] {
+  const most = Math.max(0, ...uses.map((use) => use.coats.length));
+  return Array.from({ length: most }, (_, i) => uses.reduce((sum, use) => sum + (use.coats[i] ?? 0), 0));
 }
 /** A can from the shelf and what it does here. */
 export interface ShelfUse {
@@ -93,23 +100,27 @@ const usesOf = remember((s: Specified, settings: Job['settings']): { primer: Pai
   const primer = effective(s.system.primer);
   const share = primer.extent === 'spot' ? setting({ settings }, 'spot.share') : 1;
   const primes = s.primer && primer.extent !== 'none' && primer.coats > 0 ? s.primer : null;
-  const first = { films: primer.coats, share, thirst: 1 };
+  const once = { first: 1, dose: 1, share, thirst: 1, coats: primer.coats };
   const under = primer.extent !== 'full' ? 1 : primer.coats > 1 ? 0 : setting({ settings }, 'order.thirst');
   return {
-    primer: primes && { specified: s, litres: litresOn({ settings }, s, primes, first) },
-    finish: {
-      specified: s,
-      litres: litresOn({ settings }, s, s.product, { films: filmsOf(s), share: 1, thirst: under }),
-    },
+    primer: primes && useOf({ settings }, s, primes, once),
+    finish: useOf({ settings }, s, s.product, {
+      first: s.question.first,
+      dose: dilution(effective(s.system.conditioner)),
+      share: 1,
+      thirst: under,
+      coats: effective(s.system.coats),
+    }),
   };
 });
 
-/** Full films of paint that the coats come to: a thin first one is less, conditioner stands in for some of it. */
-export const filmsOf = (s: Specified): number =>
-  (s.question.first + effective(s.system.coats) - 1) * dilution(effective(s.system.conditioner));
-
 interface Coats {
-  readonly films: number;
+  readonly coats: number;
+  /** Film of the first over a full one. */
+  readonly first: number;
+  /** Share of a film that is paint: conditioner stands in for the rest. */
+  readonly dose: number;
+  /** Share of the surface: spot-priming. */
   readonly share: number;
   /** How much of a porous ground's thirst is left for the first of them, 0-1. */
   readonly thirst: number;
@@ -119,27 +130,25 @@ interface Coats {
  * (area + what the roller covers again of the brushed band) x texture x nap x coats / spread rate; the first coat on a porous
  * surface takes more, or goes by the label's rate for such ground, which holds the porosity already.
  */
-function litresOn(
-  job: Pick<Job, 'settings'>,
-  s: Specified,
-  product: Product,
-  { films, share, thirst }: Coats,
-): Working {
+function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Coats): PaintUse {
   const rate = buyingRate(job, product);
   const thirsty = product.porousRate === null ? setting(job, 'order.porous') : rate / product.porousRate;
-  const full = isPorous(s.survey) ? films + (thirsty - 1) * thirst : films;
+  const drunk = isPorous(s.survey) ? (thirsty - 1) * c.thirst : 0;
+  const films = Array.from({ length: c.coats }, (_, i) => (i === 0 ? c.first * c.dose + drunk : c.dose));
+  const full = films.reduce((sum, film) => sum + film, 0);
   const terms: Working[] = [paintedWith(job, s), given('full coats', full, 'count')];
   const texture = setting(job, `texture.${s.survey.texture}` as DefaultKey);
   if (texture !== 1) terms.push(given('texture', texture, 'ratio'));
   if (s.nap.film !== 1) terms.push(given('nap', s.nap.film, 'ratio'));
-  if (share !== 1) terms.push(given('share', share, 'ratio'));
-  return compute(
+  if (c.share !== 1) terms.push(given('share', c.share, 'ratio'));
+  const litres = compute(
     'quotient',
     s.surface.name,
     'volume',
     compute('product', 'area to cover', 'area', ...terms),
     given(product.solids ? 'spread by solids, less losses' : 'label rate', rate, 'spread'),
   );
+  return { specified: s, litres, coats: films.map((film) => (full ? (litres.value * film) / full : 0)) };
 }
 
 function paintedWith(job: Pick<Job, 'settings'>, s: Specified): Working {

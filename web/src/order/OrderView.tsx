@@ -13,6 +13,7 @@ import { PaintTable } from './PaintTable.tsx';
 import { PricePanel, PriceTable } from './PriceTable.tsx';
 
 const Prices = lazy(() => import('./Prices.tsx'));
+const StartingValues = lazy(() => import('./StartingValues.tsx'));
 
 const TABLES = { paint: 'Paint', materials: 'Everything else', price: 'Labour and price' } as const;
 type TableKey = keyof typeof TABLES;
@@ -22,7 +23,7 @@ export default function OrderView() {
   const [table, setTable] = useState<TableKey>('paint');
   const [picked, setPicked] = useState<string | null>(null);
   const [material, setMaterial] = useState<string | null>(null);
-  const [prices, setPrices] = useState(false);
+  const [dialog, setDialog] = useState<'prices' | 'values' | null>(null);
   const { search } = useLocation();
   const { takeoff, derived, surface, system, state } = view;
   const { order } = derived;
@@ -67,8 +68,11 @@ export default function OrderView() {
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>
-            <button type="button" className="tool" onClick={() => setPrices(true)}>
+            <button type="button" className="tool" onClick={() => setDialog('prices')}>
               Prices …
+            </button>
+            <button type="button" className="tool" onClick={() => setDialog('values')}>
+              Starting values …
             </button>
             <Link className="tool" to={`../list${search}`} relative="path">
               Shopping list
@@ -85,15 +89,22 @@ export default function OrderView() {
         </div>
       </main>
       <aside className="panel" aria-label="Selected">
-        {table === 'paint' && line && <PaintPanel key={line.key} view={view} line={line} surface={surface} />}
+        {table === 'paint' && line && (
+          <PaintPanel
+            key={line.key}
+            view={view}
+            line={line}
+            surface={surface}
+            picked={picked !== null || line !== here}
+          />
+        )}
         {table === 'materials' && <MaterialPanel view={view} chosen={material} />}
         {table === 'price' && <PricePanel view={view} />}
       </aside>
-      {prices && (
-        <Suspense fallback={null}>
-          <Prices view={view} line={line} onClose={() => setPrices(false)} />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        {dialog === 'prices' && <Prices view={view} line={line} onClose={() => setDialog(null)} />}
+        {dialog === 'values' && <StartingValues view={view} onClose={() => setDialog(null)} />}
+      </Suspense>
     </>
   );
 

@@ -1,5 +1,5 @@
 import { setting } from '@kovelin/core/job/defaults.ts';
-import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import { perCoat, type PaintLine } from '@kovelin/core/order/paint.ts';
 import type { Surface } from '@kovelin/core/measure/takeoff.ts';
 import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -25,16 +25,20 @@ interface Props {
   readonly view: JobView;
   readonly line: PaintLine;
   readonly surface: Surface | null;
+  /** The paint itself was chosen, in the table, not a surface painted with it. */
+  readonly picked: boolean;
 }
 
-export function PaintPanel({ view, line, surface }: Props) {
+export function PaintPanel({ view, line, surface, picked }: Props) {
   const [side, setSide] = useState<Side>(kept);
   const { system, state } = view;
+  const of = picked || !surface ? null : surfaceWord(surface.name, view.system);
   const uses = line.uses.filter((u) => u.specified.surface.id === surface?.id);
   return (
     <>
-      <h2>{paintWord(line)}</h2>
+      <h2>{of ?? paintWord(line)}</h2>
       <p className="sub">
+        {of !== null && `${paintWord(line)} · `}
         {line.uses.length} {line.uses.length === 1 ? 'surface' : 'surfaces'} · {line.base} base
       </p>
       <ToggleButtonGroup
@@ -66,6 +70,13 @@ export function PaintPanel({ view, line, surface }: Props) {
               short, the touch-up reserve of {formatVolume(setting(state.shown, 'order.reserve'), system)} included:{' '}
               {formatPercent(line.shortfallChance)}. In the cans at the end, on average:{' '}
               {formatVolume(line.leftover, system)}.
+            </p>
+            <p className="hint">
+              On the surfaces, {line.product.role === 'primer' ? 'primer' : 'coat by coat'}:{' '}
+              {perCoat(line.uses)
+                .map((litres, i) => `${i + 1}. ${formatVolume(litres, system)}`)
+                .join(', ')}
+              .
             </p>
           </Section>
           {uses.length > 0 && surface && (

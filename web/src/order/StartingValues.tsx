@@ -1,0 +1,96 @@
+import { DEFAULTS, setting, type DefaultKey } from '@kovelin/core/job/defaults.ts';
+import { FOOT, GALLON, SQUARE_FOOT, type System } from '@kovelin/core/units/si.ts';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import { useState } from 'react';
+import { DraftField } from '../app/fields.tsx';
+import type { JobView } from '../app/job-context.ts';
+
+/** The reader's units for those the core counts in: name and how many of the core's it is. */
+const UNITS: Readonly<Record<System, Readonly<Record<string, readonly [string, number]>>>> = {
+  imperial: {
+    m: ['ft', FOOT],
+    m2: ['ft²', SQUARE_FOOT],
+    L: ['gal', GALLON],
+    'm/min': ['ft/min', FOOT],
+    'm2/min': ['ft²/min', SQUARE_FOOT],
+    minor: ['each', 100],
+  },
+  metric: { m2: ['m²', 1], 'm2/min': ['m²/min', 1], minor: ['each', 100] },
+};
+const PARTS: readonly (readonly [string, RegExp])[] = [
+  ['Paces and minutes', /^(pace|load|fill|prep|day|cut\.wet|mask|style)/],
+  ['Paint: spread, losses, risk', /^(order|loss|texture|spot|spread|measure|cut|box|nap|hiding)/],
+  [
+    'Materials: how far a piece goes',
+    /^(tape|film|card|filler|wash|degrease|conditioner|cover|rags|plates|bags|blades|caulk|abrasive|dropcloth)/,
+  ],
+  ['Prices', /^price/],
+];
+
+/** Every starting value an order is made with, its origin beside it; what is changed here counts for this job. */
+export default function StartingValues({ view, onClose }: { view: JobView; onClose: () => void }) {
+  const { session, state, system } = view;
+  const [part, setPart] = useState(0);
+  const keys = (Object.keys(DEFAULTS) as DefaultKey[]).filter(
+    (key) => PARTS.findIndex(([, pattern]) => pattern.test(key)) === part,
+  );
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="starting" maxWidth="md">
+      <div className="dialog prices">
+        <h2 id="starting">Starting values</h2>
+        <p className="hint">
+          Nobody measured these on your walls: they are where the reckoning starts. Put your own in; an empty field goes
+          back to the starting value.
+        </p>
+        <div className="row-buttons" role="group" aria-label="Which values">
+          {PARTS.map(([name], i) => (
+            <button key={name} type="button" className="option" aria-pressed={i === part} onClick={() => setPart(i)}>
+              {name}
+            </button>
+          ))}
+        </div>
+        <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Values">
+          <table className="schedule lined">
+            <tbody>
+              {keys.map((key) => {
+                const { unit, what, origin } = DEFAULTS[key];
+                const [name, per] = UNITS[system][unit] ?? [unit, 1];
+                const own = key in state.shown.settings;
+                return (
+                  <tr key={key} className={own ? 'chosen' : ''}>
+                    <th scope="row">
+                      {what}
+                      <small>{own ? 'yours' : origin}</small>
+                    </th>
+                    <td>
+                      <DraftField
+                        hideLabel
+                        label={what}
+                        value={String(Number((setting(state.shown, key) / per).toPrecision(5)))}
+                        parse={(text) => {
+                          if (!text.trim()) return { ok: true, value: null };
+                          const value = Number(text.replace(',', '.'));
+                          return Number.isFinite(value) && value >= 0
+                            ? { ok: true, value: value * per }
+                            : { ok: false, message: 'A number, zero or more.' };
+                        }}
+                        onCommit={(value) => session.edit({ name: 'setSetting', args: { key, value } })}
+                      />
+                    </td>
+                    <td>{unit === 'minor' ? `${state.shown.currency} each` : name}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+        <div className="row-buttons">
+          <Button variant="contained" onClick={onClose}>
+            Close
+          </Button>
+        </div>
+      </div>
+    </Dialog>
+  );
+}
