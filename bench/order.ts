@@ -32,12 +32,17 @@ async function cans(): Promise<void> {
     ).ObjectiveValue;
   };
   const agree = instances.filter((q) => Math.round(solve(q)) === chooseCans(q.sizes, q.demand)?.cost).length;
-  const ours = median(() => instances.forEach((q) => void chooseCans(q.sizes, q.demand)), 9);
+  // a hair more each time: an answer that is remembered is not timed
+  let more = 0;
+  const ours = median(() => {
+    more += 1e-7;
+    instances.forEach((q) => void chooseCans(q.sizes, q.demand + more));
+  }, 9);
   const theirs = median(() => instances.forEach((q) => void solve(q)), 9);
   line(
     `exact cans for ${instances.length} random price lists`,
     ms(ours),
-    `${times(ours, theirs, 'HiGHS')} (cost alone); ${agree} of ${instances.length} agree`,
+    `${`${(ours / theirs).toFixed(4)} x HiGHS`} (cost alone); ${agree} of ${instances.length} agree`,
   );
 }
 

@@ -9,7 +9,7 @@ import { bad, sentence, type Result } from '../units/problem.ts';
 const VERBS: Readonly<Record<string, (job: Job, derived: Derived) => Result<unknown>>> = {
   takeoff: (job, derived) => ({ ok: true, value: takeoffContract(job, derived) }),
   specify: (_, derived) => ({ ok: true, value: specifyContract(derived) }),
-  order: (_, derived) => ({ ok: true, value: orderContract(derived) }),
+  order: (job, derived) => ({ ok: true, value: orderContract(job, derived) }),
   schedule: (job, derived) => {
     const schedule = scheduleJob(job, derived.operations);
     return schedule.problems.length

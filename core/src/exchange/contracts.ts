@@ -2,7 +2,7 @@ import type { Job } from '../job/types.ts';
 import { suspectsOf } from '../measure/suspects.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import type { Derived } from '../order/derive.ts';
-import { perCoat } from '../order/paint.ts';
+import { boxingOf, perCoat } from '../order/paint.ts';
 import type { JobSchedule } from '../sequence/schedule.ts';
 import type { Decided } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
@@ -93,7 +93,7 @@ export const specifyContract = ({ surfaces }: Derived) => ({
   })),
 });
 
-export const orderContract = ({ order }: Derived) => ({
+export const orderContract = (job: Job, { order }: Derived) => ({
   paints: order.paints.map((p) => ({
     product: p.product.name,
     sheen: p.sheen,
@@ -108,7 +108,7 @@ export const orderContract = ({ order }: Derived) => ({
     fromShelf: p.fromShelf,
     leftover: p.leftover,
     conditioner: p.conditioner,
-    boxing: p.boxing.buckets.map(({ pours, walls, litres }) => ({
+    boxing: boxingOf(p, job.settings).buckets.map(({ pours, walls, litres }) => ({
       litres,
       walls,
       pours: pours.map(({ can, litres: poured }) => ({ size: p.boxed[can]?.litres ?? 0, litres: poured })),

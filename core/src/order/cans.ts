@@ -30,6 +30,18 @@ function better(a: CanChoice, b: CanChoice): boolean {
  * @returns null when nothing is sold.
  */
 export function chooseCans(sizes: readonly Size[], demand: Litres): CanChoice | null {
+  const key = `${demand}|${sizes.map((s) => `${s.litres}:${s.price}`).join()}`;
+  const known = memo.get(key);
+  if (known !== undefined) return known;
+  if (memo.size > 500) memo.clear();
+  const choice = choose(sizes, demand);
+  memo.set(key, choice);
+  return choice;
+}
+/** One paint's demand changes at a time; the others are asked for again as they were. */
+const memo = new Map<string, CanChoice | null>();
+
+function choose(sizes: readonly Size[], demand: Litres): CanChoice | null {
   if (demand <= GRACE) return EMPTY;
   const usable = sizes.filter((can) => can.litres > 0);
   if (!usable.length) return null;

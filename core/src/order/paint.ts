@@ -55,9 +55,10 @@ export interface PaintLine {
   readonly shortfallChance: number;
   /** In the cans at the end, on average, the reserve with it. */
   readonly leftover: Litres;
-  readonly boxing: BoxingPlan;
-  /** Cans in the order the boxing plan names them. */
+  /** Cans that are mixed, in the order the boxing plan names them; none where they are used as they come. */
   readonly boxed: readonly BoxCan[];
+  /** What is painted from them. */
+  readonly boxedFor: readonly BoxWall[];
   /** Flow conditioner to stir in, litres. */
   readonly conditioner: Litres;
 }
@@ -239,6 +240,7 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
   const bought = (choice?.cans ?? []).flatMap((can) =>
     Array.from({ length: can.count }, (): BoxCan => ({ litres: can.litres, batch: null })),
   );
+  const mixes = product.role === 'finish' && job.practice.boxing === 'box';
   const boxed = [
     ...shelf.filter((use) => use.boxed).map((use): BoxCan => ({ litres: use.can.litres, batch: use.can.batch })),
     ...bought,
@@ -257,11 +259,8 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
     ordered,
     shortfallChance: shortfallChance(demand, ordered),
     leftover: expectedLeftover({ ...demand, mean: demand.mean - (onWalls > 0 ? reserve : 0) }, ordered),
-    boxing:
-      product.role === 'finish' && job.practice.boxing === 'box'
-        ? planBoxing(boxed, left, setting(job, 'box.bucket'))
-        : { buckets: [], over: [] },
-    boxed,
+    boxed: mixes ? boxed : [],
+    boxedFor: mixes ? left : [],
     conditioner: uses.reduce(
       (sum, { specified, litres }) =>
         sum + (product.role === 'finish' ? litres.value * effective(specified.system.conditioner) : 0),
@@ -269,6 +268,11 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
     ),
   };
 }
+
+/** Which cans go into which bucket, and which walls are painted from it; asked for by those who show it. */
+export const boxingOf = remember((line: PaintLine, settings: Job['settings']): BoxingPlan =>
+  planBoxing(line.boxed, line.boxedFor, setting({ settings }, 'box.bucket')),
+);
 
 /** Boxed, all of it counts; as they come, a can paints whole walls by itself, with the margin the chosen risk asks for. */
 function useShelf(job: Ordering, cans: readonly ShelfCan[], walls: readonly BoxWall[], risk: number) {

@@ -1,4 +1,5 @@
 import { familyOf, REPAIR_CLASSES, type PrepStep, type RepairClass } from '../job/vocabulary.ts';
+import { remember } from '../units/remember.ts';
 import { because, effective, type Reason } from './reasons.ts';
 import type { Specified } from './specify.ts';
 import { coatOf, isGlossy } from './system.ts';
@@ -32,7 +33,7 @@ function gritsOf(s: Specified): number[] {
 }
 
 /** The preparation decided on, step by step, and the rub between coats of an enamel. */
-export function prepPlan(s: Specified): PrepLine[] {
+export const prepPlan = remember((s: Specified): readonly PrepLine[] => {
   const lines = effective(s.system.prep).map((step): PrepLine => ({
     step,
     how: because(HOW[step]),
@@ -48,4 +49,4 @@ export function prepPlan(s: Specified): PrepLine[] {
   }));
   const enamelled = familyOf(s.surface.kind) === 'trim' && effective(s.system.coats) > 1;
   return enamelled ? [...lines, { step: 'between', how: because('how.between'), grits: [220], holes: [] }] : lines;
-}
+});

@@ -79,6 +79,33 @@ export function specifySurface(
   return { ...systemOf(job, c, surface.id), surface, finishFrom: from, wet: isWetRoom(room) };
 }
 
+/** Systems by surface, with all they were made of: a system does not depend on how large its surface is. */
+const systems = new Map<Id, { readonly of: readonly unknown[]; readonly value: Specified }>();
+const MOST_SYSTEMS = 5000;
+
+/** The same surface as before, measured anew: its system stands while nothing it was made of changed. */
+function respecify(job: Specifying, surface: Surface, room: Case['room'], grazedBy: readonly string[]): Specified {
+  const of = [
+    job.settings,
+    job.products,
+    job.colours,
+    job.finishes,
+    job.survey,
+    job.decisions,
+    job.practice,
+    room.use,
+    surface.kind,
+    surface.room,
+    grazedBy.join(),
+  ];
+  const known = systems.get(surface.id);
+  if (known?.of.every((part, i) => part === of[i])) return { ...known.value, surface };
+  if (systems.size > MOST_SYSTEMS) systems.clear();
+  const value = specifySurface(job, surface, room, grazedBy);
+  systems.set(surface.id, { of, value });
+  return value;
+}
+
 const isWetRoom = (room: Case['room']) => room.use === 'bathroom' || room.use === 'kitchen';
 
 /** Decides a case member by member; a decision may look at those before it (the user's own where there is one). */
@@ -287,7 +314,7 @@ const remembered = remember(
   ): Specified[] => {
     const job = { settings, products, colours, finishes, survey, decisions, practice };
     const grazed = grazing(job, takeoff);
-    return takeoff.surfaces.map((surface) => specifySurface(job, surface, takeoff.room, grazedOf(grazed, surface)));
+    return takeoff.surfaces.map((surface) => respecify(job, surface, takeoff.room, grazedOf(grazed, surface)));
   },
 );
 

@@ -1,4 +1,5 @@
 import { familyOf } from '../job/vocabulary.ts';
+import { remember } from '../units/remember.ts';
 import type { SystemValues } from '../job/types.ts';
 import { because, effective, type Reason, type RuleId } from './reasons.ts';
 import { bandsOf, deltaE } from './colour.ts';
@@ -134,7 +135,7 @@ const LEAD_YEAR = 1978;
 const SANDS = ['scrape', 'sand', 'degloss'] as const;
 
 /** Cautions of a surface, each deferring to local codes and licensed practice in its words [US EPA RRP for lead; else common practice]. */
-export function cautionsOf(s: Specified): Caution[] {
+export const cautionsOf = remember((s: Specified): readonly Caution[] => {
   const steps = prep(s);
   const disturbs = SANDS.some((step) => steps.includes(step));
   const old = s.survey.built === null || s.survey.built < LEAD_YEAR;
@@ -147,4 +148,4 @@ export function cautionsOf(s: Specified): Caution[] {
     isDamp(s.survey) && { rule: 'caution.damp', step: 'survey' },
   ];
   return list.filter((c) => c !== false);
-}
+});

@@ -4,7 +4,7 @@ import type { BoxCan, Pour } from '@kovelin/core/order/boxing.ts';
 import { shortened } from '@kovelin/core/order/quote.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { QUART } from '@kovelin/core/units/si.ts';
-import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import { boxingOf, type PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { useState } from 'react';
 import { DraftField, Section } from '../app/fields.tsx';
@@ -29,7 +29,8 @@ export function Mixing(props: Props) {
 
 function Boxing({ view, line }: Props) {
   const { state, system, derived } = view;
-  const { boxing, boxed } = line;
+  const { boxed } = line;
+  const boxing = boxingOf(line, state.shown.settings);
   if (state.shown.practice.boxing === 'as-they-come')
     return (
       <Section title="Cans as they come">
