@@ -147,6 +147,68 @@ describe('named edits', () => {
     expect(refused({ name: 'setWall', args: { room: 'r1', wall: 'r1-0', set: { turn: 400 } } })).toMatch(/360/);
     expect(refused({ name: 'setCrew', args: { set: { hours: [[600, 500]] } } })).toMatch(/in order/);
   });
+  test('edits of an order: refused with a sentence where they cannot be, and undone whole', () => {
+    const message = (e: Edit) => {
+      const result = applyEdit(job, e);
+      return result.ok ? '' : result.problems[0]?.message;
+    };
+    const wall = job.products['paint-wall'];
+    if (!wall) throw new Error('no wall paint');
+    const can = {
+      id: 's1',
+      product: 'paint-wall',
+      sheen: 'matte',
+      colour: 'colour-wall',
+      litres: 1,
+      batch: '7',
+    } as const;
+    const option = { id: 'o1', name: 'Closet', surfaces: ['r1-0/field'], finish: null, taken: false };
+    expect(message({ name: 'setPricing', args: { set: { margin: 1 } } })).toMatch(/between 0 and 100/);
+    expect(message({ name: 'addShelfCan', args: { can: { ...can, litres: 0 } } })).toMatch(/more than nothing/);
+    expect(message({ name: 'addOption', args: { option: { ...option, name: ' ' } } })).toMatch(/1 to 80/);
+    expect(message({ name: 'setOption', args: { option: 'gone', set: { taken: true } } })).toMatch(/no longer/);
+    expect(message({ name: 'setOwned', args: { key: 'pole', pieces: 1.5 } })).toMatch(/whole number/);
+    expect(
+      message({ name: 'setFinishes', args: { scopes: ['all:wall'], finish: { product: 'x', colour: 'colour-wall' } } }),
+    ).toMatch(/no longer in the job/);
+    const cans = wall.cans.map((c) => ({ ...c, price: -1 }));
+    expect(message({ name: 'setProduct', args: { product: { ...wall, cans } } })).toMatch(/whole number of cents/);
+    const priced = { source: 'Desk', date: '2026-11-25' };
+    const edits: Edit[] = [
+      { name: 'addShelfCan', args: { can } },
+      { name: 'addOption', args: { option } },
+      { name: 'setOption', args: { option: 'o1', set: { taken: true } } },
+      { name: 'setOwned', args: { key: 'pole', pieces: 2 } },
+      { name: 'tick', args: { key: 'tape|0.0254', date: '2026-11-25' } },
+      {
+        name: 'takePrices',
+        args: {
+          paints: [
+            { product: 'paint-wall', cans: wall.cans.slice(0, 1) },
+            { product: 'gone', cans: [] },
+          ],
+          materials: [{ item: 'tape', each: 900 }],
+          priced,
+        },
+      },
+      { name: 'decideEach', args: { member: 'coats', values: [{ surface: 'r1-0/field', value: 3 }] } },
+    ];
+    let now = job;
+    const inverses = edits.map((e) => {
+      const done = edited(now, e);
+      now = done.job;
+      return done.inverse;
+    });
+    expect(openJob(JSON.stringify(now))).toEqual({ ok: true, value: now });
+    expect([now.prices['tape']?.each, now.products['paint-wall']?.priced, now.products['gone']]).toEqual([
+      900,
+      priced,
+      undefined,
+    ]);
+    expect(now.decisions['r1-0/field']).toEqual({ coats: 3 });
+    for (const patches of inverses.reverse()) now = edited(now, { name: 'patch', args: { patches } }).job;
+    expect(now).toEqual(job);
+  });
   test('paths overlap when one lies inside the other', () => {
     expect(overlap([{ path: ['rooms', 'a'] }], [{ path: ['rooms', 'a', 'name'] }])).toBe(true);
     expect(overlap([{ path: ['rooms', 'a'] }], [{ path: ['rooms', 'b'] }])).toBe(false);

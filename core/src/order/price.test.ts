@@ -10,6 +10,7 @@ import { evaluate } from '../units/working.ts';
 import { derive, optionPrices } from './derive.ts';
 import { priceLabour, priceOf, shareOut } from './price.ts';
 import { quoteOf, shortened } from './quote.ts';
+import { schoolPrices } from './schools.ts';
 import { shoppingList } from './shopping.ts';
 
 const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
@@ -143,6 +144,18 @@ describe('a quote', () => {
     expect(shortened(['Wall A', 'Wall C', 'Ceiling', 'Door d1', 'Baseboard', 'Baseboard'])).toBe(
       'Walls A, C; Ceiling; Door d1; Baseboard (2)',
     ));
+});
+
+test('each school’s price is what the job costs under it, against the practice as it is', () => {
+  const job = edited({ name: 'setPractice', args: { set: { coats: 'thin-then-full' } } });
+  const now = derive(job).order.price.total;
+  const prices = schoolPrices(job);
+  expect(prices.filter((p) => p.chosen).every((p) => p.cost === 0 && p.minutes === 0)).toBe(true);
+  expect(new Set(prices.filter((p) => p.chosen).map((p) => p.of)).size).toBe(new Set(prices.map((p) => p.of)).size);
+  for (const { set, cost, of } of prices.filter((p) => ['coats', 'walls', 'trimOrder'].includes(p.of))) {
+    const then = derive({ ...job, practice: { ...job.practice, ...set } }).order.price.total;
+    expect([of, cost]).toEqual([of, then - now]);
+  }
 });
 
 test('the shopping list goes aisle by aisle, and its total is the sum of its lines and of what the order says', () => {

@@ -118,7 +118,7 @@ export default function OrderView() {
         found.set(specified.surface.id, {
           fill: p.colour?.hex ?? 'var(--trim)',
           // the unit stays with its figure where a narrow wall breaks the line
-          note: `${i + 1}: ${formatVolume(litres.value, system).replace(' ', '\u00a0')}`,
+          note: `${i + 1}: ${formatVolume(litres.value, system).replaceAll(' ', '\u00a0')}`,
         });
         if (specified.surface.id === of.surface?.id) at = p;
       }

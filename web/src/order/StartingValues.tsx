@@ -67,7 +67,7 @@ export default function StartingValues({ view, onClose }: { view: JobView; onClo
                       <DraftField
                         hideLabel
                         label={what}
-                        value={String(Number((setting(state.shown, key) / per).toPrecision(5)))}
+                        value={String(Number((setting(state.shown, key) / per).toPrecision(4)))}
                         parse={(text) => {
                           if (!text.trim()) return { ok: true, value: null };
                           const value = Number(text.replace(',', '.'));
