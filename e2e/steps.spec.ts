@@ -53,6 +53,7 @@ test('a dearer can and a better label change the order; what is no price or rate
   await goTo(page, 'Order');
   const before = await ledger(page);
   await page.getByRole('button', { name: /^Wall A, / }).click();
+  await page.getByRole('button', { name: 'The paint' }).click();
   const price = page.getByLabel(/^Price of 1 gal/);
   await price.fill('-4');
   await page.keyboard.press('Tab');

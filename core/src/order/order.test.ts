@@ -241,7 +241,7 @@ describe('spread', () => {
     expect(squareFeet(theoreticalSpread(1, 25.4e-6))).toBeCloseTo((231 * 1000) / 144, 6);
     expect(squareFeet(theoreticalSpread(1, 25.4e-6))).toBeCloseTo(1604, 0);
   });
-  // ISO/DIS-style worked example of coating handbooks, from memory: 60 % solids at 75 um gives 8 m2/L; US: 40 % at 1.6 mils, 401
+  // the usual worked example of coating handbooks, from memory: 60 % volume solids at 75 um spread 8 m2/L
   test.each([
     [0.6, 75e-6, 8],
     [0.4, 40e-6, 10],

@@ -55,7 +55,7 @@ export const WORDING = {
     `over ${w['condition']} ground a film-forming coat lifts off with what it holds to; let a penetrating primer in first`,
   'warn.fresh': () => 'plaster or filler here has not dried through: paint blisters; wait, and measure its moisture',
   'warn.damp': () => 'damp comes from somewhere: find and stop it before anything is painted',
-  'warn.stains': () => 'stains come through without a blocking primer',
+  'warn.stains': () => 'stains come through without a blocking primer; “self-priming” on a label does not make it one',
   'warn.wax': () => 'there is wax or polish below: without washing and sanding the paint crawls into beads',
   'warn.adhesion': (w) =>
     `the old coat failed the cross-cut (class ${w['adhesion']}); what does not hold must come off`,

@@ -36,18 +36,22 @@ export default function DaySheet() {
                 {p.colour && `, ${p.colour.name}`}
               </td>
               <td>
-                {p.choice?.cans.map((c) => `${c.count} × ${formatVolume(c.litres, system)}`).join(' + ') ??
-                  'no sizes known'}
+                {p.choice === null
+                  ? 'no size sold'
+                  : p.choice.cans.map((c) => `${c.count} × ${formatVolume(c.litres, system)}`).join(' + ') ||
+                    'from the shelf'}
               </td>
             </tr>
           ))}
-          {derived.order.materials.map((m) => (
-            <tr key={`${m.item}${JSON.stringify(m.size)}`}>
-              <td className="box" aria-hidden="true" />
-              <td>{materialWord(m, system)}</td>
-              <td>{pieceWord(m.quantity, m.unit)}</td>
-            </tr>
-          ))}
+          {derived.order.materials
+            .filter((m) => m.quantity > 0)
+            .map((m) => (
+              <tr key={m.key}>
+                <td className="box" aria-hidden="true" />
+                <td>{materialWord(m, system)}</td>
+                <td>{pieceWord(m.quantity, m.unit)}</td>
+              </tr>
+            ))}
         </tbody>
       </table>
       {data?.schedule.problems.map((p) => (

@@ -1,4 +1,4 @@
-import { readPalette, writeCxf, type Palette } from '@kovelin/core/exchange/palette.ts';
+import { MAX_PALETTE_BYTES, readPalette, writeCxf, type Palette } from '@kovelin/core/exchange/palette.ts';
 import { OWN_PALETTE } from '@kovelin/core/specify/own-palette.ts';
 import { undertone, lrvOf } from '@kovelin/core/specify/colour.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
@@ -18,6 +18,12 @@ export default function ColourFile({ view, onClose }: { view: JobView; onClose: 
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const open = async (file: File | undefined) => {
     if (!file) return;
+    // not even taken into memory
+    if (file.size > MAX_PALETTE_BYTES) {
+      setRefused(['This palette is larger than 10 MB; keep only the colours you want and save it again.']);
+      setPalette(OWN);
+      return;
+    }
     const read = readPalette(await file.text());
     setRefused(read.ok ? read.value.problems.slice(0, 5).map(sentence) : read.problems.map(sentence));
     setPalette(read.ok ? read.value : OWN);
