@@ -138,8 +138,8 @@ export function PricePanel({ view }: { view: JobView }) {
           />
         </div>
         <p className="hint">
-          Margin is a share of the price: 20 % of it is 25 % on cost. Paces are starting values; pay is set with the
-          crew in{' '}
+          Margin is a share of the price: 20 % of it is 25 % on cost. Days count setting up and cleaning up; the plan in
+          Sequence does not yet, so it may end a day sooner. Paces are starting values; pay is set with the crew in{' '}
           <Link className="link" to={`../sequence${search}`} relative="path">
             Sequence
           </Link>
