@@ -134,15 +134,18 @@ const per = (job: Job, name: string, total: Working, key: DefaultKey) =>
   compute('quotient', name, 'count', total, given('one holds', setting(job, key), total.dimension));
 
 function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
-  const isRough = (room: string) =>
-    surfaces.some((s) => s.surface.room === room && s.surface.kind === 'wall' && ROUGH.includes(s.survey.texture));
+  const rough = new Set(
+    surfaces.filter((s) => s.surface.kind === 'wall' && ROUGH.includes(s.survey.texture)).map((s) => s.surface.room),
+  );
   const present = new Set(surfaces.map((s) => s.surface.room));
   const rooms = takeoffs.filter((t) => present.has(t.room.id));
-  const lined = (rough: boolean) =>
+  const lined = (onRough: boolean) =>
     sum(
       'lines taped',
       'length',
-      rooms.filter((t) => isRough(t.room.id) === rough).map((t) => given(t.room.name, maskedLength(job, t), 'length')),
+      rooms
+        .filter((t) => rough.has(t.room.id) === onRough)
+        .map((t) => given(t.room.name, maskedLength(job, t), 'length')),
     );
   const glass = rooms.flatMap((t) =>
     t.walls.flatMap((w) =>
@@ -173,6 +176,13 @@ function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   // a shield is moved along, so that a person needs one, however long the wall
   const shields = rooms.some((t) => maskedLength(job, t) > 0) ? job.crew.people.length : 0;
   return [need('card', given('a person', shields, 'count')), ...list];
+}
+
+/** The list kept under a key, made when it is first asked for. */
+function listed<K, T>(map: Map<K, T[]>, key: K): T[] {
+  const list = map.get(key) ?? [];
+  map.set(key, list);
+  return list;
 }
 
 function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
@@ -210,7 +220,7 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   const grits = new Map<number, Working[]>();
   for (const s of surfaces)
     for (const grit of new Set(prepPlan(s).flatMap((line) => line.grits)))
-      grits.set(grit, [...(grits.get(grit) ?? []), given(s.surface.name, areaOf(s), 'area')]);
+      listed(grits, grit).push(given(s.surface.name, areaOf(s), 'area'));
   const scraped = surfaces.filter((s) => effective(s.system.prep).includes('scrape'));
   const rooms = new Set(surfaces.map((s) => s.surface.room)).size;
   return [
