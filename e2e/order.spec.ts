@@ -251,7 +251,8 @@ test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it
   rows[40_000] = 'PAINT-WALL;Wandfarbe grün;3,785 L;44,10';
   rows[41_000] = 'BAD;Broken;2,5 L;dear';
   const text = ['Code;Artikel;Gebinde;Preis', ...rows].join('\r\n');
-  await give('big.csv', text);
+  // three times as long, so that there is time to change one's mind
+  await give('big.csv', [text, ...rows, ...rows].join('\r\n'));
   await dialog.getByLabel('Size of the can').selectOption({ label: 'Gebinde' });
   await expect(dialog.locator('.columns')).toContainText('name “Farbe Nr. 0”');
   await dialog.getByRole('button', { name: 'Bring it in' }).click();
