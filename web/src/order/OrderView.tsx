@@ -1,11 +1,10 @@
 import { rows } from '@kovelin/core/job/types.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useJob, type JobView } from '../app/job-context.ts';
+import { Sides } from '../app/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { MaterialTable, MaterialPanel } from './Materials.tsx';
 import { PaintPanel } from './PaintPanel.tsx';
@@ -54,20 +53,7 @@ export default function OrderView() {
         />
         <div className="entry-panel">
           <div className="panel-head">
-            <ToggleButtonGroup
-              exclusive
-              size="small"
-              className="sides"
-              value={table}
-              onChange={(_, next: TableKey | null) => next && setTable(next)}
-              aria-label="What to show of the order"
-            >
-              {(Object.keys(TABLES) as TableKey[]).map((key) => (
-                <ToggleButton key={key} value={key}>
-                  {TABLES[key]}
-                </ToggleButton>
-              ))}
-            </ToggleButtonGroup>
+            <Sides label="What to show of the order" words={TABLES} value={table} onChange={setTable} />
             <button type="button" className="tool" onClick={() => setDialog('prices')}>
               Prices …
             </button>

@@ -2,10 +2,9 @@ import { setting } from '@kovelin/core/job/defaults.ts';
 import { perCoat, type PaintLine } from '@kovelin/core/order/paint.ts';
 import type { Surface } from '@kovelin/core/measure/takeoff.ts';
 import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
+import { Sides } from '../app/Sides.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { surfaceWord } from '../app/words.ts';
 import { Figure } from '../app/Working.tsx';
@@ -41,23 +40,13 @@ export function PaintPanel({ view, line, surface, picked }: Props) {
         {of !== null && `${paintWord(line)} · `}
         {line.uses.length} {line.uses.length === 1 ? 'surface' : 'surfaces'} · {line.base} base
       </p>
-      <ToggleButtonGroup
-        exclusive
-        fullWidth
-        size="small"
-        className="sides"
+      <Sides
+        label="About this paint"
+        words={SIDES}
         value={side}
-        onChange={(_, next: Side | null) => {
-          if (next) setSide((kept = next));
-        }}
-        aria-label="About this paint"
-      >
-        {(Object.keys(SIDES) as Side[]).map((key) => (
-          <ToggleButton key={key} value={key}>
-            {SIDES[key]}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+        onChange={(next) => setSide((kept = next))}
+        fullWidth
+      />
       {side === 'enough' && (
         <>
           <Section title="How much is enough?">

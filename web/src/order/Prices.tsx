@@ -1,11 +1,12 @@
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import Dialog from '@mui/material/Dialog';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import type { JobView } from '../app/job-context.ts';
+import { Sides } from '../app/Sides.tsx';
 import { DeskPrices } from './DeskPrices.tsx';
 import { ListPrices } from './ListPrices.tsx';
+
+const FROM = { desk: 'Ask the desk', list: 'From a list' } as const;
 
 interface Props {
   readonly view: JobView;
@@ -15,22 +16,12 @@ interface Props {
 
 /** Prices from a trade counter’s desk or from a list: shown first, taken with their date. */
 export default function Prices(props: Props) {
-  const [from, setFrom] = useState<'desk' | 'list'>('desk');
+  const [from, setFrom] = useState<keyof typeof FROM>('desk');
   return (
     <Dialog open onClose={props.onClose} aria-labelledby="prices" maxWidth="md">
       <div className="dialog prices">
         <h2 id="prices">Prices</h2>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          className="sides"
-          value={from}
-          onChange={(_, next: 'desk' | 'list' | null) => next && setFrom(next)}
-          aria-label="Where prices come from"
-        >
-          <ToggleButton value="desk">Ask the desk</ToggleButton>
-          <ToggleButton value="list">From a list</ToggleButton>
-        </ToggleButtonGroup>
+        <Sides label="Where prices come from" words={FROM} value={from} onChange={setFrom} />
         {from === 'desk' ? <DeskPrices {...props} /> : <ListPrices {...props} />}
       </div>
     </Dialog>

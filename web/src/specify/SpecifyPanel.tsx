@@ -2,10 +2,9 @@ import { alike } from '@kovelin/core/specify/alike.ts';
 import { doubts } from '@kovelin/core/specify/hiding.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
+import { Sides } from '../app/Sides.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { coatsWord, surfaceWord } from '../app/words.ts';
 import { Decision, ZoneSystems, type Member } from './Decision.tsx';
@@ -30,9 +29,8 @@ const MEMBERS: readonly Member[] = [
 ];
 
 /** The order a painter thinks in: what is there, what goes on it, how that will look. */
-export const SIDES = ['there', 'on', 'look'] as const;
-export type Side = (typeof SIDES)[number];
-const SIDE_WORDS: Readonly<Record<Side, string>> = { there: 'There now', on: 'Goes on', look: 'Will look' };
+const SIDE_WORDS = { there: 'There now', on: 'Goes on', look: 'Will look' } as const;
+export type Side = keyof typeof SIDE_WORDS;
 
 interface PanelProps {
   readonly view: JobView;
@@ -48,21 +46,7 @@ export function SpecifyPanel({ view, side, onSide }: PanelProps) {
       <p className="sub">
         {takeoff.room.name} · {formatArea(s.surface.area.value, system)}
       </p>
-      <ToggleButtonGroup
-        exclusive
-        fullWidth
-        size="small"
-        className="sides"
-        value={side}
-        onChange={(_, next: Side | null) => next && onSide(next)}
-        aria-label="About this surface"
-      >
-        {SIDES.map((key) => (
-          <ToggleButton key={key} value={key}>
-            {SIDE_WORDS[key]}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      <Sides label="About this surface" words={SIDE_WORDS} value={side} onChange={onSide} fullWidth />
       <Warnings view={view} s={s} />
       {side === 'there' && <Survey view={view} s={s} />}
       {side === 'on' && <GoesOn view={view} s={s} />}
