@@ -1,5 +1,6 @@
 import type { Reading } from '../job/types.ts';
-import { scanLength, type LengthOptions } from '../units/length.ts';
+import type { LengthOptions } from '../units/length.ts';
+import { scanReading } from '../units/reading.ts';
 import type { LengthUnit } from '../units/si.ts';
 
 /** What is wrong in a line, and where. */
@@ -11,6 +12,15 @@ export class LineProblem extends Error {
     super(message);
   }
 }
+
+const QUOTED = /"(?:[^"\\]|\\.)*"/y;
+export const unquote = (text: string): string => text.slice(1, -1).replace(/\\(.)/g, '$1');
+export const quote = (text: string): string => `"${text.replace(/["\\]/g, '\\$&')}"`;
+/** A line without its comment; a # between quotation marks starts none. */
+export const withoutComment = (text: string): string =>
+  text.replace(/(^|\s)("(?:[^"\\]|\\.)*")|#.*$/g, (_, before?: string, quoted?: string) =>
+    quoted === undefined ? '' : `${before ?? ''}${quoted}`,
+  );
 
 /** One line, read from left to right. Columns are 1-based. */
 export class Line {
@@ -47,6 +57,11 @@ export class Line {
   token(what: string): string {
     return this.take(/\S+/y) ?? this.fail(`${what} is missing here.`);
   }
+  /** A name: one word, or several between quotation marks (which stand after a space, as inch marks never do). */
+  name(what: string): string {
+    const quoted = this.take(QUOTED);
+    return quoted === null ? this.token(what) : unquote(quoted);
+  }
   rest(): string {
     this.skip();
     const rest = this.text.slice(this.at).trim();
@@ -56,10 +71,10 @@ export class Line {
   reading(what: string, options: LengthOptions = {}): Reading {
     this.skip();
     const start = this.at;
-    const found = scanLength(this.text, start, { unit: this.unit, what, ...options });
+    const found = scanReading(this.text, start, { unit: this.unit, what, ...options });
     if (!found.ok) throw new LineProblem(found.problems[0]?.column ?? start + 1, found.problems[0]?.message ?? '');
     this.at = found.value.end;
-    return { typed: this.text.slice(start, found.value.end).trim(), metres: found.value.metres };
+    return found.value.reading;
   }
   /** One of the words, or a sentence with all of them. */
   choice<T extends string>(what: string, words: readonly T[]): T {

@@ -1,17 +1,15 @@
-import Papa from 'papaparse';
 import type { Job } from '../job/types.ts';
 import type { Quote } from '../order/quote.ts';
 import type { ShoppingList } from '../order/shopping.ts';
+import { toCsv } from './csv.ts';
 import { formatMoney } from '../units/quantities.ts';
 import type { Money } from '../units/si.ts';
 
 /** Shopping lists and quotes as text and CSV (RFC 4180, UTF-8; cells that a spreadsheet would run are neutralised). */
-const csv = (rows: readonly (readonly (string | number)[])[]): string =>
-  `${Papa.unparse(rows as (string | number)[][], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 const amount = (minor: Money) => (minor / 100).toFixed(2);
 
 export const shoppingCsv = (job: Job, { aisles, total }: ShoppingList): string =>
-  csv([
+  toCsv([
     ['aisle', 'what', 'how many', 'note', `cost (${job.currency})`, 'bought'],
     ...aisles.flatMap(({ aisle, lines }) =>
       lines.map((l) => [aisle, l.what, l.howMany, l.note, amount(l.cost), l.ticked ? (job.bought[l.key] ?? '') : '']),
@@ -34,7 +32,7 @@ export const shoppingText = (job: Job, { aisles, total }: ShoppingList): string 
   ].join('\n');
 
 export const quoteCsv = (job: Job, quote: Quote): string =>
-  csv([
+  toCsv([
     ['part', 'name', 'what', `amount (${job.currency})`],
     ...quote.rooms.flatMap((room) =>
       room.scope.map((line, i) => ['room', room.name, line, i === 0 ? amount(room.amount) : '']),

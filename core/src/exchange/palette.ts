@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { hexOfLab, labOf } from '../specify/colour.ts';
 import { bad, good, type Problem, type Result } from '../units/problem.ts';
+import { Faults, overlong, overlongLine } from './faults.ts';
 import { parseXml } from './xml.ts';
 
 /** A colour of a palette file. `shown` is false where a screen cannot show it and the nearest it can stands in. */
@@ -22,6 +23,8 @@ const MAX_COLOURS = 20_000;
 export function readPalette(text: string): Result<Palette> {
   if (text.length > MAX_PALETTE_BYTES)
     return bad('This palette is larger than 10 MB; keep only the colours you want and save it again.');
+  const long = /^\s*</.test(text) ? 0 : overlongLine(text);
+  if (long) return bad(overlong(long));
   const read = /^\s*GIMP Palette/.test(text)
     ? good(readGpl(text))
     : /^\s*</.test(text)
@@ -30,7 +33,7 @@ export function readPalette(text: string): Result<Palette> {
   if (!read.ok) return read;
   const { colours, problems } = read.value;
   if (colours.length > MAX_COLOURS)
-    return bad(`This palette has ${colours.length} colours; at most ${MAX_COLOURS} are read.`);
+    return bad(`This palette has more colours than can be read; at most ${MAX_COLOURS} are read.`);
   if (!colours.length && !problems.length) return bad('There are no colours in this file.');
   return read;
 }
@@ -41,21 +44,21 @@ const isByte = (value: number) => Number.isFinite(value) && value >= 0 && value 
 
 /** Lines of `red green blue name`, 0 to 255, after a heading; `#` starts a comment. */
 function readGpl(text: string): Palette {
-  const [colours, problems]: [PaletteColour[], Problem[]] = [[], []];
+  const colours: PaletteColour[] = [];
+  const faults = new Faults();
   text.split(/\r\n|\r|\n/).forEach((line, i) => {
-    if (i === 0 || !line.trim() || /^\s*#|^\s*(?:Name|Columns):/i.test(line)) return;
+    if (colours.length > MAX_COLOURS || i === 0 || !line.trim() || /^\s*#|^\s*(?:Name|Columns):/i.test(line)) return;
     const found = /^\s*(\d+)\s+(\d+)\s+(\d+)(?:\s+(.*))?$/.exec(line);
     const parts = found ? [Number(found[1]), Number(found[2]), Number(found[3])] : [];
     if (found && parts.every(isByte))
       colours.push({ name: name(found[4] ?? '', colours.length + 1), hex: `#${parts.map(two).join('')}`, shown: true });
     else
-      problems.push({
-        path: '',
-        line: i + 1,
-        message: `“${line.trim().slice(0, 30)}” is not a colour; three numbers from 0 to 255 and a name were expected.`,
-      });
+      faults.say(
+        `“${line.trim().slice(0, 30)}” is not a colour; three numbers from 0 to 255 and a name were expected.`,
+        i + 1,
+      );
   });
-  return { colours, problems };
+  return { colours, problems: faults.problems };
 }
 
 const fraction = (text: string) => Number(text.trim().replace(',', '.'));
@@ -67,9 +70,10 @@ function readCsv(text: string): Palette {
   const heading = (data[0] ?? []).map((cell) => cell.trim().toLowerCase());
   const headed = heading.some((cell) => ['name', 'l', 'l*', 'r', 'red', 'hex', 'colour', 'color'].includes(cell));
   const isLab = heading.some((cell) => cell === 'l' || cell === 'l*');
-  const [colours, problems]: [PaletteColour[], Problem[]] = [[], []];
+  const colours: PaletteColour[] = [];
+  const faults = new Faults();
   data.forEach((row, i) => {
-    if (i === 0 && headed) return;
+    if (colours.length > MAX_COLOURS || (i === 0 && headed)) return;
     const cells = row.map((cell) => cell.trim());
     const hex = cells.map((cell) => /^#?([0-9a-f]{6})$/i.exec(cell)?.[1]).find(Boolean);
     const numbers = cells.filter((cell) => cell !== '' && Number.isFinite(fraction(cell))).map(fraction);
@@ -85,13 +89,12 @@ function readCsv(text: string): Palette {
           : null;
     if (colour) colours.push({ name: name(label, colours.length + 1), ...colour });
     else
-      problems.push({
-        path: '',
-        line: i + 1,
-        message: `“${cells.join(' ').slice(0, 40)}” is not a colour; a name with #rrggbb, with R G B from 0 to 255, or under a heading L a b was expected.`,
-      });
+      faults.say(
+        `“${cells.join(' ').slice(0, 40)}” is not a colour; a name with #rrggbb, with R G B from 0 to 255, or under a heading L a b was expected.`,
+        i + 1,
+      );
   });
-  return { colours, problems };
+  return { colours, problems: faults.problems };
 }
 
 type Node = Readonly<Record<string, unknown>>;
@@ -112,8 +115,10 @@ function readCxf(text: string): Result<Palette> {
   if (!parsed.ok) return parsed;
   const tree = parsed.value as { CxF?: { Resources?: { ObjectCollection?: { Object?: unknown } } } };
   if (!tree.CxF) return bad('This is XML, but not a CxF palette: it has no <CxF>.');
-  const [colours, problems]: [PaletteColour[], Problem[]] = [[], []];
+  const colours: PaletteColour[] = [];
+  const faults = new Faults();
   list(tree.CxF.Resources?.ObjectCollection?.Object).forEach((object, i) => {
+    if (colours.length > MAX_COLOURS) return;
     const label = name(unescape(String(object['@Name'] ?? '')), i + 1);
     const values = (object['ColorValues'] ?? {}) as Readonly<Record<string, Node | Node[]>>;
     const lab = list(values['ColorCIELab'])[0];
@@ -124,9 +129,9 @@ function readCxf(text: string): Result<Palette> {
     if (lab && l >= 0 && l <= 100 && Math.abs(a) <= 150 && Math.abs(b) <= 150)
       colours.push({ name: label, ...hexOfLab({ l, a, b }) });
     else if (rgb && bytes.every(isByte)) colours.push({ name: label, hex: `#${bytes.map(two).join('')}`, shown: true });
-    else problems.push({ path: label, message: `“${label}” has no Lab and no sRGB value that can be read.` });
+    else faults.say(`“${label}” has no Lab and no sRGB value that can be read.`);
   });
-  return good({ colours, problems });
+  return good({ colours, problems: faults.problems });
 }
 
 const ENTITIES: readonly (readonly [string, string])[] = [

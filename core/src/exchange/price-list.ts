@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Litres, Money } from '../units/si.ts';
 import { GALLON, PINT, QUART } from '../units/si.ts';
+import { MOST_LINE, overlong, overlongLine } from './faults.ts';
 import { bad, good, type Problem, type Result } from '../units/problem.ts';
 
 /** A row of a price list: a paint in one size, or a piece of material. */
@@ -39,8 +40,14 @@ export function decodeList(bytes: Uint8Array): string {
 
 /** The separator of a list: of those in its first line outside quotes, the most frequent. */
 export function separatorOf(text: string): string {
-  const first = (/^(?:"(?:[^"]|"")*"|[^"\r\n])*/.exec(text)?.[0] ?? '').replace(/"(?:[^"]|"")*"/g, '');
-  const count = (c: string) => first.split(c).length - 1;
+  const counts = new Map<string, number>();
+  let quoted = false;
+  for (const c of text.slice(0, MOST_LINE)) {
+    if (c === '"') quoted = !quoted;
+    else if (!quoted && (c === '\n' || c === '\r')) break;
+    else if (!quoted) counts.set(c, (counts.get(c) ?? 0) + 1);
+  }
+  const count = (c: string) => counts.get(c) ?? 0;
   return [';', '\t', '|', ','].reduce((best, c) => (count(c) > count(best) ? c : best), ',');
 }
 
@@ -60,6 +67,8 @@ export interface ListHead {
 /** The first rows of a list, with a guess at its columns from their headings. Errors: no rows, one column only. */
 export function headOf(text: string): Result<ListHead> {
   const body = text.replace(/^\ufeff/, '');
+  const long = overlongLine(body);
+  if (long) return bad(overlong(long));
   const separator = separatorOf(body);
   const { data } = Papa.parse<string[]>(body, { delimiter: separator, preview: SAMPLE + 1, skipEmptyLines: 'greedy' });
   const [headings, ...sample] = data;

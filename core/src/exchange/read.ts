@@ -1,4 +1,5 @@
 import { newJob, seededIds } from '../job/create.ts';
+import { faultsOf } from '../job/admit.ts';
 import { openJob } from '../job/open.ts';
 import { roomFromDraft } from '../job/reconcile.ts';
 import { rows, type Job } from '../job/types.ts';
@@ -16,7 +17,8 @@ export interface Opened {
  * not say. Readings that cannot be (an opening above the ceiling, turns that do not come round) are errors here, with
  * the sheet's line or the job's path; what only looks odd is a warning.
  */
-export function readAny(text: string, name: string): Result<Opened> {
+export function readAny(written: string, name: string): Result<Opened> {
+  const text = written.replace(/^\uFEFF/, '');
   return /^\s*[{[]/.test(text) ? readJobFile(text) : readSheet(text, name);
 }
 
@@ -24,7 +26,8 @@ export function readAny(text: string, name: string): Result<Opened> {
  * The same for a person at a screen: a reading that cannot be does not keep a file out, for it is shown beside its field
  * there; only what cannot be read at all is refused.
  */
-export function readForView(text: string, name: string): Result<Job> {
+export function readForView(written: string, name: string): Result<Job> {
+  const text = written.replace(/^\uFEFF/, '');
   if (/^\s*[{[]/.test(text)) return openJob(text);
   const sheet = sheetJob(text, name);
   return sheet.ok ? good(sheet.value.job) : sheet;
@@ -58,7 +61,7 @@ function readSheet(text: string, name: string): Result<Opened> {
 }
 
 function sheetJob(text: string, name: string): Result<{ job: Job; lineOf: (problem: Problem) => Problem }> {
-  const sheet = parseTapeSheet(text.replace(/^\uFEFF/, ''));
+  const sheet = parseTapeSheet(text);
   if (sheet.problems.length) return { ok: false, problems: sheet.problems };
   const system = sheet.units === 'm' || sheet.units === 'cm' || sheet.units === 'mm' ? 'metric' : 'imperial';
   const ids = seededIds('s');
@@ -74,5 +77,7 @@ function sheetJob(text: string, name: string): Result<{ job: Job; lineOf: (probl
         : [...rows(room.walls), ...rows(room.openings)].find((item) => item.id === id)?.label;
     return { ...problem, line: (label !== undefined ? source.lines.get(label) : undefined) ?? source.line };
   };
-  return good({ job: newJob('sheet', name, system, rooms), lineOf });
+  const job = newJob('sheet', name, system, rooms);
+  const problems = faultsOf(job);
+  return problems.length ? { ok: false, problems: problems.map(lineOf) } : good({ job, lineOf });
 }

@@ -1,7 +1,7 @@
-import Papa from 'papaparse';
 import type { Job } from '../job/types.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
+import { toCsv } from './csv.ts';
 import { INCH, SQUARE_FOOT } from '../units/si.ts';
 
 const HEADINGS = [
@@ -58,5 +58,5 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
       size(effective(s.system.brush).width),
     ];
   });
-  return `${Papa.unparse([heading, ...rows], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return toCsv([heading, ...rows]);
 }

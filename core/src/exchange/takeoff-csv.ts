@@ -1,6 +1,6 @@
-import Papa from 'papaparse';
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
+import { toCsv } from './csv.ts';
 import { FOOT, SQUARE_FOOT } from '../units/si.ts';
 
 /** Columns of the takeoff as CSV (RFC 4180); lengths and areas in the job's units, as the heading says. */
@@ -62,5 +62,5 @@ export function takeoffCsv(job: Job): string {
     const cut = t.lines.reduce((sum, l) => sum + l.length.value, 0);
     return [...surfaces, [t.room.name, 'total', '', '', '', '', '', asArea(painted), '', asLength(cut)]];
   });
-  return `${Papa.unparse([heading, ...lines], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return toCsv([heading, ...lines]);
 }

@@ -2,6 +2,8 @@ import { newOpening } from '../job/create.ts';
 import { rows, type Foot, type Opening, type Part, type Reading, type Room } from '../job/types.ts';
 import { parseLength, trimNumber, typeLength, type LengthOptions } from '../units/length.ts';
 import type { LengthUnit, System } from '../units/si.ts';
+import { MOST } from '../job/limits.ts';
+import { quote } from './line.ts';
 import { pairOf, SIZE_WORDS, type Size } from './part-words.ts';
 
 const sheetUnit = (system: System): LengthUnit => (system === 'imperial' ? 'ft' : 'm');
@@ -10,7 +12,7 @@ const sheetUnit = (system: System): LengthUnit => (system === 'imperial' ? 'ft' 
 function write(reading: Reading, system: System, needsUnit = false): string {
   const options: LengthOptions = { max: 1000, zero: true, ...(needsUnit ? {} : { unit: sheetUnit(system) }) };
   const again = parseLength(reading.typed, options);
-  const same = again.ok && Math.abs(again.value - reading.metres) < 1e-9 && !/#/.test(reading.typed);
+  const same = again.ok && Math.abs(again.value - reading.metres) < 1e-9 && !/[#\r\n]/.test(reading.typed);
   return same ? reading.typed : typeLength(reading.metres, system);
 }
 
@@ -25,7 +27,7 @@ const writeStairs = ({ from, to, rise, down, steps }: Foot, w: Write) =>
   `stairs ${w(from)} to ${w(to)} ${down ? 'down' : 'up'} ${w(rise)}${steps ? ` steps ${steps}` : ''}`;
 
 /** Place and size, then only what differs from a plain opening of its kind. */
-function writeOpening(o: Opening, wall: string, w: Write): string {
+function writeOpening(o: Opening, label: string, wall: string, w: Write): string {
   const base = newOpening({
     id: o.id,
     label: o.label,
@@ -40,7 +42,7 @@ function writeOpening(o: Opening, wall: string, w: Write): string {
   const grid = sameGrid ? '' : ` ${o.panels.rows} x ${o.panels.columns}`;
   const withLeaf = o.leaf !== base.leaf || (grid && o.sash === 'none');
   return [
-    `${o.kind} ${o.label} on ${wall} ${w(o.width)} x ${w(o.height)} at ${w(o.at)}`,
+    `${o.kind} ${label} on ${wall} ${w(o.width)} x ${w(o.height)} at ${w(o.at)}`,
     one('sill', o.sill),
     o.shape === 'rectangle'
       ? ''
@@ -58,7 +60,7 @@ function writeOpening(o: Opening, wall: string, w: Write): string {
   ].join('');
 }
 
-function writePart(part: Part, wall: string | null, w: Write): string {
+function writePart(part: Part, label: string, wall: string | null, w: Write): string {
   const pair = pairOf(part.kind);
   const whole = pair.length > 0 && pair.every((size) => part[size]);
   const words = SIZE_WORDS.flatMap(([word, key]) => {
@@ -66,7 +68,7 @@ function writePart(part: Part, wall: string | null, w: Write): string {
     return reading && !(whole && pair.includes(key as Size)) ? [`${word} ${w(reading)}`] : [];
   });
   return [
-    `${part.kind} ${part.label}`,
+    `${part.kind} ${label}`,
     wall ? `on ${wall}` : '',
     whole ? pair.map((size) => w(part[size] as Reading)).join(' x ') : '',
     ...words,
@@ -76,11 +78,24 @@ function writePart(part: Part, wall: string | null, w: Write): string {
     .join(' ');
 }
 
+/** Each thing's name as a sheet takes it: in quotation marks where it is not one word, another where two share one. */
+function labelsOf(room: Room): ReadonlyMap<string, string> {
+  const taken = new Set<string>();
+  const named = [...rows(room.walls), ...rows(room.openings), ...rows(room.parts)].map(({ id, label }) => {
+    let own = label;
+    for (let n = 2; taken.has(own); n++) own = `${label.slice(0, MOST.name - 6)} (${n})`;
+    taken.add(own);
+    return [id, /^[^\s"#\\]+$/.test(own) ? own : quote(own)] as const;
+  });
+  return new Map(named);
+}
+
 /** One room as tape-sheet lines, without the units line. Walls without a length are left out. */
 export function formatRoom(room: Room, system: System): string {
   const w = (reading: Reading) => write(reading, system);
-  const labelOf = (id: string) => room.walls.byId[id]?.label ?? '';
-  const lines = [`room ${room.name}`];
+  const labels = labelsOf(room);
+  const labelOf = (id: string) => labels.get(id) ?? '';
+  const lines = [`room ${/["#\\]/.test(room.name) ? quote(room.name) : room.name}`];
   if (room.height) lines.push(`height ${w(room.height)}`);
   if (room.turns === 'measured') lines.push('corners measured');
   for (const wall of rows(room.walls)) {
@@ -91,10 +106,11 @@ export function formatRoom(room: Room, system: System): string {
     const peaks = wall.peaks.map((peak) => ` peak ${w(peak.height)} at ${w(peak.at)}`).join('');
     const bow = wall.bow ? ` bow ${wall.bow.side} ${w(wall.bow.rise)}` : '';
     const stairs = wall.foot ? ` ${writeStairs(wall.foot, w)}` : '';
-    lines.push(`wall ${wall.label} ${w(wall.length)} ${writeTurn(wall.turn)}${heights}${peaks}${bow}${stairs}`);
+    lines.push(`wall ${labelOf(wall.id)} ${w(wall.length)} ${writeTurn(wall.turn)}${heights}${peaks}${bow}${stairs}`);
   }
-  for (const o of rows(room.openings)) lines.push(writeOpening(o, labelOf(o.wall), w));
-  for (const part of rows(room.parts)) lines.push(writePart(part, part.wall && labelOf(part.wall), w));
+  for (const o of rows(room.openings)) lines.push(writeOpening(o, labelOf(o.id), labelOf(o.wall), w));
+  for (const part of rows(room.parts))
+    lines.push(writePart(part, labelOf(part.id), part.wall && labelOf(part.wall), w));
   for (const check of room.checks) lines.push(`check ${labelOf(check.from)} ${labelOf(check.to)} ${w(check.length)}`);
   for (const [kind, run] of Object.entries(room.trim))
     lines.push(

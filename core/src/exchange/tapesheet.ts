@@ -1,6 +1,7 @@
 import type { DraftRoom } from '../job/reconcile.ts';
 import type { Foot, Opening, Peak, Reading, Room, TrimRun, Wall } from '../job/types.ts';
 import { newOpening, newPart } from '../job/create.ts';
+import { MOST } from '../job/limits.ts';
 import {
   LEAVES,
   OPENING_KINDS,
@@ -13,7 +14,8 @@ import {
   type TrimKind,
 } from '../job/vocabulary.ts';
 import { PART_RULES } from '../measure/parts.ts';
-import { Line, LineProblem } from './line.ts';
+import { Faults } from './faults.ts';
+import { Line, LineProblem, unquote, withoutComment } from './line.ts';
 import { pairOf, SIZE_WORDS, type Size } from './part-words.ts';
 import type { Problem } from '../units/problem.ts';
 import type { LengthUnit } from '../units/si.ts';
@@ -32,6 +34,15 @@ export interface Sheet {
 }
 
 export const MAX_SHEET_LINES = 20_000;
+const MAX_LINE = 2000;
+/** How many of a kind a room holds, by the list it stands in. */
+const MOST_OF = { walls: MOST.walls, openings: MOST.openings, parts: MOST.parts, checks: MOST.diagonals } as const;
+const ONE_OF = { walls: 'walls', openings: 'openings', parts: 'parts', checks: 'diagonals' } as const;
+
+function roomFor(line: Line, room: Building, list: keyof typeof MOST_OF): void {
+  if (room[list].length >= MOST_OF[list])
+    line.fail(`${room.name} has more than ${MOST_OF[list]} ${ONE_OF[list]}, the most a room holds.`);
+}
 const DIRECTIVES = [
   'units',
   'room',
@@ -74,7 +85,12 @@ export function parseTapeSheet(text: string, startUnits: LengthUnit | null = nul
       ],
     };
   lines.forEach((raw, index) => {
-    const line = new Line(raw.replace(/#.*$/, ''), units ?? undefined);
+    if (raw.length > MAX_LINE) {
+      const message = `This line has ${raw.length} characters; a line of a tape sheet has at most ${MAX_LINE}.`;
+      problems.push({ path: '', line: index + 1, message });
+      return;
+    }
+    const line = new Line(withoutComment(raw), units ?? undefined);
     if (line.done) return;
     try {
       units = readLine(line, index + 1, rooms, units);
@@ -84,19 +100,24 @@ export function parseTapeSheet(text: string, startUnits: LengthUnit | null = nul
       problems.push({ path: '', line: index + 1, column: error.column, message: error.message });
     }
   });
-  for (const room of rooms)
+  for (const room of rooms) {
+    const labels = new Set(room.walls.map((wall) => wall.label));
+    const shown = [...labels].slice(0, 30).join(', ') || 'none yet';
     for (const [label, line, column] of room.named)
-      if (!room.walls.some((wall) => wall.label === label))
+      if (!labels.has(label))
         problems.push({
           path: '',
           line,
           column,
-          message: `There is no wall “${label}” in ${room.name}; its walls are ${room.walls.map((w) => w.label).join(', ') || 'none yet'}.`,
+          message: `There is no wall “${label}” in ${room.name}; its walls are ${shown}.`,
         });
+  }
   if (!rooms.length && !problems.length)
     problems.push({ path: '', line: 1, message: 'This tape sheet has no room; start one with a line “room Bedroom”.' });
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
-  return { units, problems, rooms: rooms.map(finish) };
+  const faults = new Faults();
+  for (const problem of problems) faults.take(problem);
+  return { units, problems: faults.problems, rooms: rooms.map(finish) };
 }
 
 function finish({ line, lines, named: _named, ...room }: Building): SheetRoom {
@@ -117,8 +138,10 @@ function readLine(line: Line, number: number, rooms: Building[], units: LengthUn
       : line.fail(`“${unit}” is not a unit for a tape; write units ft or units m (in, cm and mm are read too).`, start);
   }
   if (word === 'room') {
-    const name = line.rest();
-    if (!name || name.length > 80) line.fail('A room needs a name of 1 to 80 characters.', start);
+    const written = line.rest();
+    const name = /^"(?:[^"\\]|\\.)*"$/.test(written) ? unquote(written) : written;
+    if (!name.trim() || name.length > MOST.name) line.fail('A room needs a name of 1 to 80 characters.', start);
+    if (rooms.length >= MOST.rooms) line.fail(`A sheet holds at most ${MOST.rooms} rooms; split it.`, start);
     rooms.push({
       name,
       line: number,
@@ -153,8 +176,12 @@ function readLine(line: Line, number: number, rooms: Building[], units: LengthUn
 /** Long or control-laden labels are refused: they are shown on drawings. */
 function newLabel(line: Line, number: number, room: Building, what: string): string {
   const column = line.column;
-  const label = line.token(`The name of the ${what}`);
-  if (label.length > 20) line.fail(`The name of a ${what} is one short word, at most 20 characters.`, column);
+  const label = line.name(`The name of the ${what}`);
+  if (!label || label.length > MOST.name)
+    line.fail(
+      `The name of a ${what} has 1 to ${MOST.name} characters; several words stand in quotation marks.`,
+      column,
+    );
   if (room.lines.has(label))
     line.fail(
       `“${label}” is already used in ${room.name} (line ${room.lines.get(label)}); names are unique in a room.`,
@@ -167,6 +194,7 @@ function newLabel(line: Line, number: number, room: Building, what: string): str
 const TURN = /(\d+(?:\.\d+)?)?([RL])(?![\w'-])/iy;
 
 function readWall(line: Line, number: number, room: Building): void {
+  roomFor(line, room, 'walls');
   const label = newLabel(line, number, room, 'wall');
   let length: Reading | null = null;
   let turn: number | null = null;
@@ -231,12 +259,13 @@ function readStairs(line: Line): Foot {
 
 function onWall(line: Line, number: number, room: Building): string {
   const column = line.column;
-  const wall = line.token('The wall');
+  const wall = line.name('The wall');
   room.named.push([wall, number, column]);
   return wall;
 }
 
 function readOpening(line: Line, number: number, room: Building, kind: OpeningKind): void {
+  roomFor(line, room, 'openings');
   const label = newLabel(line, number, room, kind);
   const sample = `${kind} ${label} on A 3' x 4' at 2'${kind === 'window' ? " sill 1'8" : ''}`;
   let wall: string | null = null;
@@ -301,6 +330,7 @@ function readOpeningClause(line: Line): Partial<Opening> | null {
 
 /** `soffit s1 on A 10' x 1' deep 14" at 0`: the pair is the first two sizes its kind needs; others follow their word. */
 function readPart(line: Line, number: number, room: Building, kind: PartKind): void {
+  roomFor(line, room, 'parts');
   const label = newLabel(line, number, room, kind);
   const rule = PART_RULES[kind];
   let wall: string | null = null;
@@ -344,6 +374,7 @@ function partSample(kind: PartKind): string {
 }
 
 function readCheck(line: Line, number: number, room: Building): void {
+  roomFor(line, room, 'checks');
   const column = line.column;
   const [from, to] = [onWall(line, number, room), onWall(line, number, room)];
   if (from === to) line.fail('A diagonal joins the starting corners of two different walls.', column);

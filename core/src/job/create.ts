@@ -113,7 +113,7 @@ export const STARTING_DAY = 34_650;
 export function newJob(id: Id, name: string, units: System = 'imperial', rooms: readonly Room[] = []): Job {
   return {
     format: 'kovelin-job',
-    version: 4,
+    version: 5,
     id,
     name,
     units,

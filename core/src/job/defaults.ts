@@ -3,36 +3,79 @@ import type { Job } from './types.ts';
 
 type Origin = 'common practice, no source' | 'our model' | 'starting judgement';
 
+type Ends = readonly [least: number, most: number];
+
+/** What a value in this unit may be; zero only where nothing is divided by it. A row of its own says otherwise. */
+const ENDS = {
+  m: [0.001, 5],
+  '1:n': [20, 10_000],
+  m2: [0.1, 10_000],
+  x: [0.1, 10],
+  cv: [0, 1],
+  'of film': [0, 1],
+  'of cv': [0, 1],
+  'of it': [0, 1],
+  'of use': [0, 0.9],
+  'of area': [0, 1],
+  min: [0, 1440],
+  CIEDE2000: [0.1, 10],
+  chance: [0.001, 0.5],
+  L: [0, 100],
+  'm/min': [0.01, 100],
+  'm2/min': [0.01, 100],
+  minor: [0, 1e8],
+  days: [0.1, 1000],
+  rags: [1, 1000],
+  plates: [0, 200],
+  bags: [1, 1000],
+  blades: [1, 1000],
+} as const satisfies Record<string, Ends>;
+
 interface Default {
   readonly value: number;
-  readonly unit: string;
+  readonly unit: keyof typeof ENDS;
   readonly origin: Origin;
   readonly what: string;
+  /** The field, the edit and the door refuse what lies outside. */
+  readonly ends: Ends;
 }
-const d = (value: number, unit: string, origin: Origin, what: string): Default => ({ value, unit, origin, what });
+const d = (value: number, unit: Default['unit'], origin: Origin, what: string, ends: Ends = ENDS[unit]): Default => ({
+  value,
+  unit,
+  origin,
+  what,
+  ends,
+});
 
 /** Every starting value a painter may change. Formulas read them by key; a job stores only what was changed. */
 export const DEFAULTS = {
-  'closure.least': d(0.03, 'm', 'our model', 'misclosure always tolerated'),
+  'closure.least': d(0.03, 'm', 'our model', 'misclosure always tolerated', [0.001, 1]),
   'closure.ratio': d(300, '1:n', 'our model', 'misclosure tolerated, as 1:n of the perimeter'),
-  'reading.se': d(0.005, 'm', 'our model', 'standard error of a wall reading'),
-  'diagonal.se': d(0.008, 'm', 'our model', 'standard error of a diagonal'),
+  'reading.se': d(0.005, 'm', 'our model', 'standard error of a wall reading', [0.0005, 0.5]),
+  'diagonal.se': d(0.008, 'm', 'our model', 'standard error of a diagonal', [0.0005, 0.5]),
   'openings.threshold': d(
     100 * SQUARE_FOOT,
     'm2',
     'common practice, no source',
     'gross school: openings up to this stay in',
+    [0, 10_000],
   ),
-  'door.thickness': d(0.04, 'm', 'starting judgement', 'thickness of a door leaf'),
+  'door.thickness': d(0.04, 'm', 'starting judgement', 'thickness of a door leaf', [0, 1]),
   'door.stile': d(0.11, 'm', 'starting judgement', 'width of the stiles and rails of a panelled or glazed leaf'),
-  'door.moulding': d(0.04, 'm', 'starting judgement', 'what the moulding of a panel adds, per metre of its edge'),
-  'door.stop': d(0.03, 'm', 'starting judgement', 'what the stops add to the depth of a lining'),
-  'sash.girth': d(0.09, 'm', 'starting judgement', 'developed girth of the wood of a sash, this side'),
-  'board.edge': d(0.03, 'm', 'starting judgement', 'front edge of a window board'),
+  'door.moulding': d(
+    0.04,
+    'm',
+    'starting judgement',
+    'what the moulding of a panel adds, per metre of its edge',
+    [0, 1],
+  ),
+  'door.stop': d(0.03, 'm', 'starting judgement', 'what the stops add to the depth of a lining', [0, 1]),
+  'sash.girth': d(0.09, 'm', 'starting judgement', 'developed girth of the wood of a sash, this side', [0, 1]),
+  'board.edge': d(0.03, 'm', 'starting judgement', 'front edge of a window board', [0, 1]),
   'radiator.ribs': d(1.8, 'x', 'starting judgement', 'surface of a ribbed radiator over that of its box'),
-  'fixture.light': d(0.4, 'm', 'starting judgement', 'edge cut round a light'),
-  'fixture.rod': d(0.4, 'm', 'starting judgement', 'edge cut round the brackets of a rod'),
-  'fixture.mirror': d(3, 'm', 'starting judgement', 'edge cut round a fixed mirror'),
+  'fixture.light': d(0.4, 'm', 'starting judgement', 'edge cut round a light', [0, 50]),
+  'fixture.rod': d(0.4, 'm', 'starting judgement', 'edge cut round the brackets of a rod', [0, 50]),
+  'fixture.mirror': d(3, 'm', 'starting judgement', 'edge cut round a fixed mirror', [0, 50]),
   'hiding.cv': d(0.35, 'cv', 'our model', 'unevenness of one rolled film'),
   'hiding.film': d(1, 'x', 'our model', 'film really rolled over the film of the label'),
   'hiding.cutFilm': d(0.75, 'x', 'our model', 'film of the brushed cut band over the rolled film'),
@@ -40,7 +83,7 @@ export const DEFAULTS = {
   'nap.cv': d(0.15, 'of cv', 'starting judgement', 'unevenness more with a pile that does not fit'),
   'style.thin': d(0.75, 'x', 'starting judgement', 'film of a thin first coat over a full one'),
   'style.heavy': d(1.6, 'x', 'starting judgement', 'film of one heavy coat over an ordinary one'),
-  'light.near': d(0.6, 'm', 'our model', 'a window this near a corner grazes the next wall'),
+  'light.near': d(0.6, 'm', 'our model', 'a window this near a corner grazes the next wall', [0, 10]),
   'fill.pinhole': d(0.5, 'min', 'starting judgement', 'filling a pinhole, sanding with the rest'),
   'fill.coin': d(4, 'min', 'starting judgement', 'backing and filling a coin-size hole'),
   'fill.large': d(15, 'min', 'starting judgement', 'patching a larger hole'),
@@ -62,9 +105,9 @@ export const DEFAULTS = {
     'starting judgement',
     'what one full coat of primer leaves of that thirst; a second leaves none',
   ),
-  'cut.band': d(0.035, 'm', 'common practice, no source', 'width of the brushed band'),
+  'cut.band': d(0.035, 'm', 'common practice, no source', 'width of the brushed band', [0, 0.5]),
   'cut.overlap': d(0.5, 'of it', 'starting judgement', 'share of the band that the roller covers again'),
-  'box.bucket': d(16, 'L', 'starting judgement', 'what a boxing bucket holds with room to stir'),
+  'box.bucket': d(16, 'L', 'starting judgement', 'what a boxing bucket holds with room to stir', [0.5, 1000]),
   'loss.cover': d(0.15, 'L', 'starting judgement', 'left in a 9 in cover of 10 mm pile; in others by pile and width'),
   'loss.tray': d(0.1, 'L', 'starting judgement', 'left in tray and brush, per paint'),
   'loss.can': d(0.01, 'of use', 'starting judgement', 'left on the walls of the can'),
@@ -102,39 +145,39 @@ export const DEFAULTS = {
   'fill.dry': d(60, 'min', 'common practice, no source', 'filler and washing dry before paint'),
   'cut.wet': d(15, 'min', 'starting judgement', 'after the cut, rolling starts within'),
   'mask.dry': d(60, 'min', 'common practice, no source', 'trim dries before it is masked or cut against'),
-  'tape.length': d(55, 'm', 'common practice, no source', 'tape on a roll'),
+  'tape.length': d(55, 'm', 'common practice, no source', 'tape on a roll', [1, 1000]),
   'price.tape': d(700, 'minor', 'starting judgement', 'a roll of tape'),
   'price.tape-fine': d(1150, 'minor', 'starting judgement', 'a roll of better tape, for rough walls'),
   'film.area': d(40, 'm2', 'starting judgement', 'masking film on a roll'),
   'price.film': d(900, 'minor', 'starting judgement', 'a roll of masking film'),
-  'card.length': d(1, 'm', 'starting judgement', 'length of a floor shield, moved along'),
+  'card.length': d(1, 'm', 'starting judgement', 'length of a floor shield, moved along', [0.1, 10]),
   'price.card': d(450, 'minor', 'starting judgement', 'a floor shield'),
   'filler.pinhole': d(0.0002, 'L', 'starting judgement', 'filler in a pinhole'),
   'filler.coin': d(0.006, 'L', 'starting judgement', 'filler in a coin-size hole'),
   'filler.large': d(0.25, 'L', 'starting judgement', 'filler round a patch'),
   'filler.anchor': d(0.003, 'L', 'starting judgement', 'filler where an anchor was'),
-  'filler.tub': d(0.5, 'L', 'starting judgement', 'filler in a tub'),
+  'filler.tub': d(0.5, 'L', 'starting judgement', 'filler in a tub', [0.05, 100]),
   'price.filler': d(850, 'minor', 'starting judgement', 'a tub of filler'),
   'price.patch': d(550, 'minor', 'starting judgement', 'a backing patch with its mesh'),
   'wash.area': d(80, 'm2', 'starting judgement', 'washed with a bottle of sugar soap'),
   'price.wash': d(800, 'minor', 'starting judgement', 'a bottle of sugar soap'),
   'degrease.area': d(40, 'm2', 'starting judgement', 'degreased with a bottle'),
   'price.degrease': d(1100, 'minor', 'starting judgement', 'a bottle of degreaser'),
-  'conditioner.bottle': d(0.946, 'L', 'starting judgement', 'flow conditioner in a bottle'),
+  'conditioner.bottle': d(0.946, 'L', 'starting judgement', 'flow conditioner in a bottle', [0.05, 100]),
   'price.conditioner': d(1600, 'minor', 'starting judgement', 'a bottle of flow conditioner'),
   'price.frame': d(900, 'minor', 'starting judgement', 'a roller frame'),
   'price.tray': d(700, 'minor', 'starting judgement', 'a tray'),
   'price.liner': d(150, 'minor', 'starting judgement', 'a tray liner'),
   'price.pole': d(2200, 'minor', 'starting judgement', 'an extension pole'),
-  'cover.litres': d(20, 'L', 'starting judgement', 'rolled with one cover before it goes lank'),
+  'cover.litres': d(20, 'L', 'starting judgement', 'rolled with one cover before it goes lank', [0.1, 1000]),
   'cover.days': d(3, 'days', 'starting judgement', 'a cover is kept wrapped'),
-  'rags.day': d(3, 'rags', 'starting judgement', 'rags a person uses in a day'),
+  'rags.day': d(3, 'rags', 'starting judgement', 'rags a person uses in a day', [0, 100]),
   'rags.pack': d(20, 'rags', 'starting judgement', 'rags in a pack'),
   'price.rags': d(1200, 'minor', 'starting judgement', 'a pack of rags'),
   'plates.room': d(5, 'plates', 'starting judgement', 'plates of a room in which none were counted'),
   'bags.pack': d(25, 'bags', 'starting judgement', 'bags for plates and screws in a pack'),
   'price.bags': d(400, 'minor', 'starting judgement', 'a pack of bags'),
-  'blades.room': d(2, 'blades', 'starting judgement', 'blades used in a room'),
+  'blades.room': d(2, 'blades', 'starting judgement', 'blades used in a room', [0, 100]),
   'blades.pack': d(10, 'blades', 'starting judgement', 'blades in a pack'),
   'price.blades': d(500, 'minor', 'starting judgement', 'a pack of blades'),
   'price.mask': d(350, 'minor', 'starting judgement', 'a dust mask, one a person and day'),
@@ -148,12 +191,14 @@ export const DEFAULTS = {
   'price.cover': d(600, 'minor', 'starting judgement', 'a roller cover'),
   'price.brush': d(1500, 'minor', 'starting judgement', 'a brush'),
   'price.caulk': d(500, 'minor', 'starting judgement', 'a cartridge of caulk'),
-  'caulk.bead': d(0.005, 'm', 'starting judgement', 'width of a triangular bead'),
+  'caulk.bead': d(0.005, 'm', 'starting judgement', 'width of a triangular bead', [0.001, 0.05]),
   'price.abrasive': d(150, 'minor', 'starting judgement', 'a sheet of abrasive paper'),
   'abrasive.area': d(6, 'm2', 'starting judgement', 'area one sheet keys'),
 } as const satisfies Record<string, Default>;
 
 export type DefaultKey = keyof typeof DEFAULTS;
+
+export const DEFAULT_KEYS = Object.keys(DEFAULTS) as readonly DefaultKey[];
 
 /** The job's value for a key, or its starting value. */
 export const setting = (job: Pick<Job, 'settings'>, key: DefaultKey): number =>

@@ -3,6 +3,7 @@ import { bad, good, type Result } from '../units/problem.ts';
 import type { System } from '../units/si.ts';
 import { letter, newRoom, newWall, seededIds } from './create.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
+import { within } from './limits.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
 import type {
   Check,
@@ -45,9 +46,19 @@ export interface PricesTaken {
   readonly materials: readonly { readonly item: string; readonly each: number }[];
   readonly priced: Priced;
 }
-const roomOf = (job: D, id: Id): Draft<Room> => job.rooms.byId[id] ?? refuse('This room is no longer in the job.');
+/** An entry of its own: a key that every object answers to (`constructor`) finds nothing. */
+const own = <T>(map: Record<string, T>, key: string): T | undefined => (Object.hasOwn(map, key) ? map[key] : undefined);
+function put<T>(map: Record<string, T>, key: string, value: T): void {
+  if (key in Object.prototype) refuse(`“${key}” cannot be a name here.`);
+  map[key] = value;
+}
+const roomOf = (job: D, id: Id): Draft<Room> => own(job.rooms.byId, id) ?? refuse('This room is no longer in the job.');
 const wallOf = (room: Draft<Room>, id: Id): Draft<Wall> =>
-  room.walls.byId[id] ?? refuse('This wall is no longer in the room.');
+  own(room.walls.byId, id) ?? refuse('This wall is no longer in the room.');
+/** A paint and a colour that are both in the job. */
+function known(job: D, { product, colour }: FinishChoice): void {
+  if (!own(job.products, product) || !own(job.colours, colour)) refuse('That paint or colour is no longer in the job.');
+}
 const named = (text: string, what: string): string =>
   text.trim() && text.length <= 80 ? text.trim() : refuse(`${what} needs a name of 1 to 80 characters.`);
 
@@ -56,21 +67,21 @@ function insert<T extends { id: Id }>(
   item: T,
   index = table.order.length,
 ): void {
-  if (table.byId[item.id]) refuse('This was already added.');
-  table.byId[item.id] = item;
+  if (own(table.byId, item.id)) refuse('This was already added.');
+  put(table.byId, item.id, item);
   table.order.splice(index, 0, item.id);
 }
 function remove<T>(table: { byId: Record<Id, T>; order: Id[] }, id: Id): void {
-  if (!table.byId[id]) refuse('This is no longer there.');
+  if (!own(table.byId, id)) refuse('This is no longer there.');
   Reflect.deleteProperty(table.byId, id);
   table.order.splice(table.order.indexOf(id), 1);
 }
 
 function overrule<K extends keyof SystemValues>(job: D, surface: Id, member: K, value: SystemValues[K] | null): void {
-  const decisions = { ...job.decisions[surface] } as Record<string, unknown>;
+  const decisions = { ...own(job.decisions, surface) } as Record<string, unknown>;
   if (value === null) Reflect.deleteProperty(decisions, member);
-  else decisions[member] = value;
-  if (Object.keys(decisions).length) job.decisions[surface] = decisions as Draft<Decisions>;
+  else put(decisions, member, value);
+  if (Object.keys(decisions).length) put(job.decisions, surface, decisions as Draft<Decisions>);
   else Reflect.deleteProperty(job.decisions, surface);
 }
 
@@ -127,7 +138,7 @@ const EDITS = {
     insert(roomOf(job, room).openings, castDraft(opening));
   },
   setOpening: (job: D, { room, opening, set }: { room: Id; opening: Id; set: Partial<Omit<Opening, 'id'>> }) => {
-    const found = roomOf(job, room).openings.byId[opening] ?? refuse('This opening is no longer in the room.');
+    const found = own(roomOf(job, room).openings.byId, opening) ?? refuse('This opening is no longer in the room.');
     Object.assign(found, castDraft(set));
   },
   removeOpening: (job: D, { room, opening }: { room: Id; opening: Id }) => remove(roomOf(job, room).openings, opening),
@@ -136,7 +147,7 @@ const EDITS = {
     insert(roomOf(job, room).parts, castDraft(part));
   },
   setPart: (job: D, { room, part, set }: { room: Id; part: Id; set: Partial<Omit<Part, 'id'>> }) => {
-    const found = roomOf(job, room).parts.byId[part] ?? refuse('This part is no longer in the room.');
+    const found = own(roomOf(job, room).parts.byId, part) ?? refuse('This part is no longer in the room.');
     if (set.count !== undefined && !(Number.isInteger(set.count) && set.count >= 0 && set.count <= 999))
       refuse('A count is a whole number from 0 to 999.');
     Object.assign(found, castDraft(set));
@@ -144,7 +155,7 @@ const EDITS = {
   removePart: (job: D, { room, part }: { room: Id; part: Id }) => remove(roomOf(job, room).parts, part),
   setTrim: (job: D, { room, kind, run }: { room: Id; kind: TrimKind; run: TrimRun | null }) => {
     const { trim } = roomOf(job, room);
-    if (run) trim[kind] = castDraft(run);
+    if (run) put(trim as Record<string, Draft<TrimRun>>, kind, castDraft(run));
     else Reflect.deleteProperty(trim, kind);
   },
   setChecks: (job: D, { room, checks }: { room: Id; checks: readonly Check[] }) => {
@@ -157,22 +168,23 @@ const EDITS = {
   },
   setFinish: (job: D, { scope, finish }: { scope: Scope; finish: FinishChoice | null }) => {
     if (finish === null) Reflect.deleteProperty(job.finishes, scope);
-    else if (!job.products[finish.product] || !job.colours[finish.colour])
-      refuse('That paint or colour is no longer in the job.');
-    else job.finishes[scope] = finish;
+    else {
+      known(job, finish);
+      put(job.finishes, scope, finish);
+    }
   },
   /** One finish for several scopes, as one step. */
   setFinishes: (job: D, { scopes, finish }: { scopes: readonly Scope[]; finish: FinishChoice }) => {
-    if (!job.products[finish.product] || !job.colours[finish.colour])
-      refuse('That paint or colour is no longer in the job.');
-    for (const scope of scopes) job.finishes[scope] = finish;
+    known(job, finish);
+    for (const scope of scopes) put(job.finishes, scope, finish);
   },
   setSurvey: (job: D, { scope, set }: { scope: Scope; set: Partial<Survey> }) => {
-    job.survey[scope] = castDraft({ ...job.survey[scope], ...set } as Partial<Survey>);
+    put(job.survey, scope, castDraft({ ...own(job.survey, scope), ...set } as Partial<Survey>));
   },
   /** One set of answers for several surfaces, as one step. */
   setSurveys: (job: D, { scopes, set }: { scopes: readonly Scope[]; set: Partial<Survey> }) => {
-    for (const scope of scopes) job.survey[scope] = castDraft({ ...job.survey[scope], ...set } as Partial<Survey>);
+    for (const scope of scopes)
+      put(job.survey, scope, castDraft({ ...own(job.survey, scope), ...set } as Partial<Survey>));
   },
   /** Overrules one member of a surface's system; null goes back to the recommendation. */
   decide: <K extends keyof SystemValues>(
@@ -196,8 +208,7 @@ const EDITS = {
   /** A caution read, or a warning insisted on; null takes it back. */
   note: (job: D, { key, date }: { key: string; date: string | null }) => {
     if (date === null) Reflect.deleteProperty(job.noted, key);
-    else if (/^\d{4}-\d{2}-\d{2}$/.test(date) && key.length <= 300) job.noted[key] = date;
-    else refuse('A note has a date written 2026-11-23.');
+    else put(job.noted, key, date);
   },
   setPractice: (job: D, { set }: { set: Partial<Practice> }) => {
     Object.assign(job.practice, set);
@@ -213,34 +224,34 @@ const EDITS = {
     Object.assign(job.crew, castDraft(set));
   },
   setSetting: (job: D, { key, value }: { key: DefaultKey; value: number | null }) => {
-    if (!(key in DEFAULTS)) refuse(`“${key}” is not a starting value.`);
+    if (!Object.hasOwn(DEFAULTS, key)) refuse(`“${key}” is not a starting value.`);
     if (value === null) Reflect.deleteProperty(job.settings, key);
-    else if (Number.isFinite(value) && value >= 0) job.settings[key] = value;
-    else refuse('This value must be a number, zero or more.');
+    else if (within(value, DEFAULTS[key].ends)) job.settings[key] = value;
+    else refuse(`This value lies between ${DEFAULTS[key].ends[0]} and ${DEFAULTS[key].ends[1]} ${DEFAULTS[key].unit}.`);
   },
   setColour: (job: D, { colour }: { colour: Colour }) => {
     if (!/^#[0-9a-f]{6}$/.test(colour.hex)) refuse('A colour is written #rrggbb.');
-    job.colours[colour.id] = colour;
+    put(job.colours, colour.id, { ...colour, name: named(colour.name, 'A colour') });
   },
   addColours: (job: D, { colours }: { colours: readonly Colour[] }) => {
     for (const colour of colours)
       if (!/^#[0-9a-f]{6}$/.test(colour.hex)) refuse('A colour is written #rrggbb.');
-      else job.colours[colour.id] = { ...colour, name: named(colour.name, 'A colour') };
+      else put(job.colours, colour.id, { ...colour, name: named(colour.name, 'A colour') });
   },
   setProduct: (job: D, { product }: { product: Product }) => {
     if (!(product.labelRate > 0)) refuse('A spread rate must be more than zero.');
     if (!(product.contrast > 0 && product.contrast < 1)) refuse('A contrast ratio lies between 0 and 1.');
     if (product.cans.some((can) => !(can.litres > 0 && Number.isInteger(can.price) && can.price >= 0)))
       refuse('A can holds more than nothing and costs a whole number of cents, zero or more.');
-    job.products[product.id] = castDraft(product);
+    put(job.products, product.id, castDraft(product));
   },
   /** Prices from a list or the desk, dated: sizes of paints, pieces of materials. Paints that are gone are passed over. */
   takePrices: (job: D, { paints, materials, priced }: PricesTaken) => {
     for (const { product, cans, code } of paints) {
-      const found = job.products[product];
+      const found = own(job.products, product);
       if (found) Object.assign(found, castDraft({ cans, priced, ...(code === undefined ? {} : { code }) }));
     }
-    for (const { item, each } of materials) job.prices[item] = { each, ...priced };
+    for (const { item, each } of materials) put(job.prices, item, { each, ...priced });
   },
   setPricing: (job: D, { set }: { set: Partial<Pricing> }) => {
     for (const key of ['overhead', 'margin', 'tax'] as const)
@@ -258,19 +269,19 @@ const EDITS = {
   },
   setOption: (job: D, { option, set }: { option: Id; set: Partial<Omit<JobOption, 'id'>> }) => {
     if (set.name !== undefined) named(set.name, 'An option');
-    Object.assign(job.options.byId[option] ?? refuse('This option is no longer in the job.'), castDraft(set));
+    Object.assign(own(job.options.byId, option) ?? refuse('This option is no longer in the job.'), castDraft(set));
   },
   removeOption: (job: D, { option }: { option: Id }) => remove(job.options, option),
   /** Pieces of a material that need not be bought; zero forgets it. */
   setOwned: (job: D, { key, pieces }: { key: string; pieces: number }) => {
     if (!Number.isInteger(pieces) || pieces < 0 || pieces > 9999) refuse('Pieces are a whole number from 0 to 9999.');
-    if (pieces) job.owned[key] = pieces;
+    if (pieces) put(job.owned, key, pieces);
     else Reflect.deleteProperty(job.owned, key);
   },
   /** Ticked off the shopping list, or put back with null. */
   tick: (job: D, { key, date }: { key: string; date: string | null }) => {
     if (date === null) Reflect.deleteProperty(job.bought, key);
-    else job.bought[key] = date;
+    else put(job.bought, key, date);
   },
   /** Undo and redo: patches recorded from an earlier edit. */
   patch: (job: D, { patches }: { patches: readonly Patch[] }) => {
@@ -279,6 +290,7 @@ const EDITS = {
 };
 
 export type EditName = keyof typeof EDITS;
+export const EDIT_NAMES = Object.keys(EDITS) as readonly EditName[];
 export type Edit = { [K in EditName]: { readonly name: K; readonly args: Parameters<(typeof EDITS)[K]>[1] } }[EditName];
 
 export interface Edited {

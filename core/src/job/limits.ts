@@ -3,3 +3,74 @@ export const MAX_JOB_BYTES = 20 * 1024 * 1024;
 
 export const tooLarge = (bytes: number): string =>
   `This file is ${Math.round(bytes / 1024 / 1024)} MB; a job file is at most ${MAX_JOB_BYTES / 1024 / 1024} MB. It was not read.`;
+
+/** How many characters, or how many of a thing, a job holds: fields, edits and the door read the same table. */
+export const MOST = {
+  name: 80,
+  /** What the tape said, as typed. */
+  typed: 80,
+  source: 200,
+  client: 200,
+  notes: 4000,
+  batch: 40,
+  key: 300,
+  rooms: 500,
+  walls: 400,
+  openings: 400,
+  parts: 400,
+  /** Walls, openings and parts of all rooms. */
+  measured: 10_000,
+  diagonals: 400,
+  /** Heights between the ends of a wall. */
+  heights: 8,
+  steps: 60,
+  panels: 12,
+  count: 999,
+  pieces: 9999,
+  products: 500,
+  colours: 25_000,
+  /** Surfaces and scopes that have an answer, a finish or a decision of their own. */
+  scopes: 20_000,
+  sizes: 40,
+  people: 3,
+  stretches: 6,
+  shelf: 500,
+  options: 100,
+  surfaces: 500,
+  oldColours: 4,
+} as const;
+
+export type Ends = readonly [least: number, most: number];
+/** What a quantity may be, in the core's units: below, the figures made of it are no longer figures. */
+export const ENDS = {
+  /** A length that cannot be nothing, m. */
+  size: [0.001, 10_000],
+  /** Where something is, m. */
+  place: [0, 10_000],
+  /** m2/L. */
+  rate: [0.5, 100],
+  /** Of a can, L. */
+  can: [0.05, 1000],
+  /** In a can on the shelf, L. */
+  shelf: [0.01, 1000],
+  /** Volume solids, of 1; and a dry film, m. */
+  solids: [0.05, 0.99],
+  dryFilm: [0.000_005, 0.002],
+  /** Contrast ratio, of 1. */
+  contrast: [0.3, 0.9999],
+  minutes: [0, 100_000],
+  /** Minor units. */
+  money: [0, 99_999_999_999],
+  share: [0, 1],
+  margin: [0, 0.99],
+  /** Days a quote holds. */
+  valid: [0, 365],
+  /** A working stretch, minutes. */
+  stretch: [15, 1440],
+  /** Width of a cover or a brush, m. */
+  tool: [0.005, 1],
+  moisture: [0, 100],
+  year: [1000, 2100],
+} as const satisfies Record<string, Ends>;
+
+export const within = (value: number, [least, most]: Ends): boolean => value >= least && value <= most;

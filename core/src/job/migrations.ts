@@ -1,3 +1,5 @@
+import { toVersion5 } from './version5.ts';
+
 /** A job file's JSON before it is validated: nothing about its shape is certain yet. */
 export type Json = Record<string, unknown>;
 
@@ -152,9 +154,14 @@ function toVersion4(job: Json): Json {
 }
 
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
-const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = { 1: toVersion2, 2: toVersion3, 3: toVersion4 };
+const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
+  1: toVersion2,
+  2: toVersion3,
+  3: toVersion4,
+  4: toVersion5,
+};
 
-export const JOB_VERSION = 4;
+export const JOB_VERSION = 5;
 
 /** From whatever version it says, through every step to the one in force. */
 export function migrate(json: Json): Json {

@@ -1,149 +1,194 @@
 import Joi from 'joi';
-import { DEFAULTS } from './defaults.ts';
+import { isDay } from '../units/date.ts';
+import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
+import { ENDS, MOST, type Ends } from './limits.ts';
+import type {
+  Can,
+  Colour,
+  Crew,
+  Decisions,
+  FinishChoice,
+  Job,
+  JobOption,
+  Opening,
+  Part,
+  Person,
+  Practice,
+  Priced,
+  Pricing,
+  Product,
+  Reading,
+  Room,
+  ShelfCan,
+  Survey,
+  Table,
+  Wall,
+} from './types.ts';
 import * as v from './vocabulary.ts';
 
-/** The job document at the door (open, import). `docs/job.schema.json` is generated from this. */
+/** The job document at the door. What it may hold is said in limits.ts and defaults.ts; `docs/job.schema.json` is made from this. */
+
+/** An object with just the keys of its type: a key added to one and not to the other does not compile. */
+const shape = <T>(keys: { readonly [K in keyof T]-?: Joi.Schema }) => Joi.object(keys);
+
+/** Keys that reach an object's prototype are no keys of ours. */
+const OWN = '(?!__proto__$|constructor$|prototype$)';
+const key = (most: number) =>
+  Joi.string()
+    .pattern(new RegExp(`^${OWN}`), 'a key')
+    .max(most);
 const id = Joi.string()
-  .pattern(/^[A-Za-z0-9][\w-]{0,79}$/, 'an id')
+  .pattern(new RegExp(`^${OWN}[A-Za-z0-9][\\w-]{0,79}$`), 'an id')
   .required();
-const label = Joi.string().min(1).max(80).required();
+/** Shown on drawings and written on sheets: a line of its own, so without control characters. */
+const line = Joi.string().pattern(/^\P{Cc}*$/u, 'one line of text');
+const label = line.min(1).max(MOST.name).required();
 const scope = Joi.string()
-  .pattern(/^[A-Za-z0-9][\w-]*([:/][\w-]+)*$/, 'a surface or scope')
+  .pattern(new RegExp(`^${OWN}[A-Za-z0-9][\\w-]*([:/][\\w-]+)*$`), 'a surface or scope')
   .max(200);
-const one = (values: readonly string[]) => Joi.string().valid(...values);
-const ratio = Joi.number().greater(0).less(1);
-const minutes = Joi.number().min(0).max(100_000);
-const money = Joi.number().integer().min(0).max(1e9);
-const rate = Joi.number().greater(0).max(100);
-const litres = Joi.number().greater(0).max(1000);
-const share = Joi.number().min(0).max(1).required();
-const priced = { source: Joi.string().max(200).required(), date: Joi.string().isoDate().required() };
+const one = <T extends string>(values: readonly T[]) => Joi.string<T>().valid(...values);
+const number = ([least, most]: Ends) => Joi.number().min(least).max(most).required();
+const whole = (least: number, most: number) => Joi.number().integer().min(least).max(most).required();
+const money = number(ENDS.money).integer();
+const day = Joi.string()
+  .custom((text: string, helpers) => (isDay(text) ? text : helpers.error('day')))
+  .required();
 const hex = Joi.string().pattern(/^#[0-9a-f]{6}$/, '#rrggbb');
+const free = (most: number) => Joi.string().max(most).required().allow('');
+const priced = { source: Joi.string().max(MOST.source).required().allow(''), date: day };
 
-const reading = Joi.object({
-  typed: Joi.string().max(80).required(),
-  metres: Joi.number().min(0).max(1000).required(),
-});
-const maybe = reading.required().allow(null);
+const readingOf = (ends: Ends) => shape<Reading>({ typed: line.max(MOST.typed).required(), metres: number(ends) });
+const size = readingOf(ENDS.size).required();
+const maybeSize = size.allow(null);
+const place = readingOf(ENDS.place).required();
+const maybePlace = place.allow(null);
 
-const table = (item: Joi.ObjectSchema) =>
-  Joi.object({
-    byId: Joi.object()
-      .pattern(Joi.string().pattern(/^[A-Za-z0-9][\w-]*$/), item)
-      .required(),
-    order: Joi.array().items(Joi.string()).unique().max(2000).required(),
+/** Entries by key; `most` of them. */
+const record = (keys: Joi.StringSchema, entry: Joi.Schema, most: number) =>
+  Joi.object().pattern(keys, entry).max(most).required();
+const table = (entries: Joi.ObjectSchema, most: number) =>
+  shape<Table<unknown>>({
+    byId: entries,
+    order: Joi.array().items(Joi.string()).unique().max(most).required(),
   }).required();
 
-const wall = Joi.object({
+const wall = shape<Wall>({
   id,
   label,
-  length: maybe,
+  length: maybeSize,
   turn: Joi.number().greater(-360).less(360).required(),
-  heightStart: maybe,
-  heightEnd: maybe,
+  heightStart: maybeSize,
+  heightEnd: maybeSize,
   peaks: Joi.array()
-    .items(Joi.object({ height: reading.required(), at: reading.required() }))
-    .max(8)
+    .items(Joi.object({ height: size, at: place }))
+    .max(MOST.heights)
     .required(),
-  bow: Joi.object({ rise: reading.required(), side: one(['out', 'in']).required() })
+  bow: Joi.object({ rise: size, side: one(['out', 'in']).required() })
     .required()
     .allow(null),
   foot: Joi.object({
-    from: reading.required(),
-    to: reading.required(),
-    rise: reading.required(),
+    from: place,
+    to: place,
+    rise: size,
     down: Joi.boolean().required(),
-    steps: Joi.number().integer().min(0).max(60).required(),
+    steps: whole(0, MOST.steps),
   })
     .required()
     .allow(null),
 });
-const grid = Joi.number().integer().min(1).max(12).required();
-const opening = Joi.object({
+const grid = whole(1, MOST.panels);
+const opening = shape<Opening>({
   id,
   label,
   wall: id,
   kind: one(v.OPENING_KINDS).required(),
-  width: reading.required(),
-  height: reading.required(),
-  at: reading.required(),
-  sill: maybe,
+  width: size,
+  height: size,
+  at: place,
+  sill: maybePlace,
   shape: one(v.OPENING_SHAPES).required(),
-  rise: maybe,
-  casing: maybe,
-  girth: maybe,
-  back: maybe,
-  reveal: Joi.object({ depth: reading.required(), painted: Joi.boolean().required() }).required().allow(null),
+  rise: maybeSize,
+  casing: maybeSize,
+  girth: maybeSize,
+  back: maybeSize,
+  reveal: Joi.object({ depth: size, painted: Joi.boolean().required() }).required().allow(null),
   leaf: one(v.LEAVES).required(),
   faces: Joi.number().valid(1, 2).required(),
   panels: Joi.object({ rows: grid, columns: grid }).required(),
-  frame: maybe,
+  frame: maybeSize,
   sash: one(v.SASHES).required(),
-  board: maybe,
-  apron: maybe,
+  board: maybeSize,
+  apron: maybeSize,
 });
-const part = Joi.object({
+const part = shape<Part>({
   id,
   label,
   kind: one(v.PART_KINDS).required(),
   wall: id.allow(null),
-  width: maybe,
-  height: maybe,
-  depth: maybe,
-  at: maybe,
-  sill: maybe,
-  count: Joi.number().integer().min(0).max(999).required(),
+  width: maybeSize,
+  height: maybeSize,
+  depth: maybeSize,
+  at: maybePlace,
+  sill: maybePlace,
+  count: whole(0, MOST.count),
 });
-const room = Joi.object({
+const walls = record(id, wall, MOST.walls);
+const openings = record(id, opening, MOST.openings);
+const parts = record(id, part, MOST.parts);
+const room = shape<Room>({
   id,
   name: label,
   use: one(v.ROOM_USES).required(),
   floor: one(v.FLOORS).required(),
   bearing: Joi.number().min(0).less(360).required().allow(null),
-  height: maybe,
+  height: maybeSize,
   turns: one(['declared', 'measured']).required(),
-  walls: table(wall),
-  openings: table(opening),
+  walls: table(walls, MOST.walls),
+  openings: table(openings, MOST.openings),
   checks: Joi.array()
-    .items(Joi.object({ from: id, to: id, length: reading.required() }))
+    .items(Joi.object({ from: id, to: id, length: size }))
+    .max(MOST.diagonals)
     .required(),
   trim: Joi.object()
-    .pattern(one(v.TRIM_KINDS), Joi.object({ face: reading.required(), girth: maybe, at: maybe }))
+    .pattern(one(v.TRIM_KINDS), Joi.object({ face: size, girth: maybeSize, at: maybePlace }))
     .required(),
-  parts: table(part),
+  parts: table(parts, MOST.parts),
 });
-const product = Joi.object({
+const rate = number(ENDS.rate);
+const product = shape<Product>({
   id,
   name: label,
   role: one(['finish', 'primer']).required(),
   primer: one(v.PRIMER_KINDS).required(),
   base: one(v.BASES).required(),
   family: one(v.PAINT_FAMILIES).required().allow(null),
-  sheens: Joi.array().items(one(v.SHEENS)).min(1).required(),
-  labelRate: rate.required(),
-  porousRate: rate.required().allow(null),
-  solids: Joi.object({ volume: ratio.required(), dry: Joi.number().greater(0).max(0.01).required() })
+  sheens: Joi.array().items(one(v.SHEENS)).min(1).max(MOST.sizes).required(),
+  labelRate: rate,
+  porousRate: rate.allow(null),
+  solids: Joi.object({ volume: number(ENDS.solids), dry: number(ENDS.dryFilm) })
     .required()
     .allow(null),
-  contrast: ratio.required(),
-  contrastRate: rate.required().allow(null),
-  recoat: minutes.required(),
-  dry: minutes.required(),
+  contrast: number(ENDS.contrast),
+  contrastRate: rate.allow(null),
+  recoat: number(ENDS.minutes),
+  dry: number(ENDS.minutes),
   cans: Joi.array()
     .items(
-      Joi.object({
-        litres: litres.required(),
-        price: money.required(),
+      shape<Can>({
+        litres: number(ENDS.can),
+        price: money,
         bases: Joi.array().items(one(v.TINT_BASES)).unique().required().allow(null),
       }),
     )
-    .max(20)
+    .max(MOST.sizes)
     .required(),
-  code: Joi.string().max(80).required().allow(''),
-  priced: Joi.object(priced).required().allow(null),
-  source: Joi.string().max(200).required(),
-  picked: Joi.string().isoDate().required().allow(null),
+  code: free(MOST.name),
+  priced: shape<Priced>(priced).required().allow(null),
+  source: free(MOST.source),
+  picked: day.allow(null),
 });
+const colour = shape<Colour>({ id, name: label, hex: hex.required() });
+const finish = shape<FinishChoice>({ product: id, colour: id });
 const adhesion = Joi.number().integer().min(0).max(5).allow(null);
 const zone = Joi.object({
   coat: one(v.EXISTING_COATS),
@@ -152,19 +197,18 @@ const zone = Joi.object({
   adhesion,
   wax: one(v.KNOWN),
 });
-const holes = Joi.number().integer().min(0).max(999).required();
-const survey = Joi.object({
+const survey = shape<Survey>({
   substrate: one(v.SUBSTRATES),
   texture: one(v.TEXTURES),
   coat: one(v.EXISTING_COATS),
   condition: one(v.CONDITIONS),
-  repairs: Joi.object(Object.fromEntries(v.REPAIR_CLASSES.map((of) => [of, holes]))),
+  repairs: Joi.object(Object.fromEntries(v.REPAIR_CLASSES.map((of) => [of, whole(0, MOST.count)]))),
   stains: Joi.array().items(one(v.STAINS)).unique(),
   porous: one(v.KNOWN),
   touched: Joi.array().items(one(v.TOUCHERS)).unique(),
   colour: hex,
   sheen: one(v.SHEENS),
-  patches: Joi.array().items(hex).max(4),
+  patches: Joi.array().items(hex).max(MOST.oldColours),
   wax: one(v.KNOWN),
   damp: one(v.KNOWN),
   fresh: Joi.boolean(),
@@ -173,114 +217,171 @@ const survey = Joi.object({
   solvent: one(v.SOLVENT_RUBS),
   drop: one(v.WATER_DROPS),
   wipe: one(v.WIPES),
-  moisture: Joi.number().min(0).max(100).allow(null),
+  moisture: number(ENDS.moisture).optional().allow(null),
   adhesion,
-  built: Joi.number().integer().min(1000).max(2100).allow(null),
+  built: number(ENDS.year).integer().optional().allow(null),
   zones: Joi.object().pattern(one(v.ZONES), zone),
 });
 const pile = Joi.number().valid(...v.PILES);
-const width = Joi.number().greater(0).max(1).required();
-const decisions = Joi.object({
+const width = number(ENDS.tool);
+const decisions = shape<Decisions>({
   prep: Joi.array().items(one(v.PREP_STEPS)).unique(),
   primer: Joi.object({
     kind: one(v.PRIMER_KINDS).required(),
     extent: one(v.PRIMER_EXTENTS).required(),
-    coats: Joi.number().integer().min(0).max(4).required(),
+    coats: whole(0, 4),
     tint: hex.required().allow(null),
   }),
   paint: one(v.PAINT_FAMILIES),
   sheen: one(v.SHEENS),
-  cover: Joi.object({
-    pile: pile.required(),
-    fabric: one(v.FABRICS).required(),
-    width,
-  }),
+  cover: Joi.object({ pile: pile.required(), fabric: one(v.FABRICS).required(), width }),
   brush: Joi.object({ width, shape: one(v.BRUSH_SHAPES).required(), bristle: one(v.BRISTLES).required() }),
-  coats: Joi.number().integer().min(1).max(8),
+  coats: whole(1, 8).optional(),
   style: one(v.COAT_STYLES),
   conditioner: Joi.number().valid(...v.CONDITIONERS),
 });
 
-export const jobSchema = Joi.object({
+/** Stretches of one day: long enough to work in, in order, not overlapping. */
+const hours = Joi.array()
+  .items(
+    Joi.array()
+      .items(number([0, 1440]))
+      .length(2),
+  )
+  .min(1)
+  .max(MOST.stretches)
+  .custom((stretches: readonly (readonly [number, number])[], helpers) =>
+    stretches.every(([from, to], i) => to - from >= ENDS.stretch[0] && from >= (stretches[i - 1]?.[1] ?? 0))
+      ? stretches
+      : helpers.error('hours'),
+  )
+  .required();
+const crew = shape<Crew>({
+  people: Joi.array()
+    .items(shape<Person>({ id, name: label, day: money }))
+    .unique('id')
+    .min(1)
+    .max(MOST.people)
+    .required(),
+  hours,
+  start: day.allow(null),
+}).required();
+const practice = shape<Practice>({
+  openings: one(v.OPENING_SCHOOLS).required(),
+  trimOrder: one(v.TRIM_ORDERS).required(),
+  walls: one(v.WALL_SCHOOLS).required(),
+  coats: one(['equal', 'thin-then-full']).required(),
+  brick: one(v.BRICK_SCHOOLS).required(),
+  weakCoats: Joi.number().valid(1, 2).required(),
+  house: Joi.object({ pile: pile.required(), fabric: one(v.FABRICS).required() })
+    .required()
+    .allow(null),
+  boxing: one(v.BOXINGS).required(),
+}).required();
+const pricing = shape<Pricing>({
+  overhead: number(ENDS.share),
+  margin: number(ENDS.margin),
+  tax: number(ENDS.share),
+  taxName: label,
+  taxed: one(v.TAXED).required(),
+  billed: one(v.BILLINGS).required(),
+  client: free(MOST.client),
+  valid: whole(...ENDS.valid),
+  notes: free(MOST.notes),
+}).required();
+const shelfCan = shape<ShelfCan>({
+  id,
+  product: id,
+  sheen: one(v.SHEENS).required(),
+  colour: id.allow(null),
+  litres: number(ENDS.shelf),
+  batch: free(MOST.batch),
+});
+const option = shape<JobOption>({
+  id,
+  name: label,
+  surfaces: Joi.array().items(scope).unique().max(MOST.surfaces).required(),
+  finish: finish.required().allow(null),
+  taken: Joi.boolean().required(),
+});
+
+const rooms = record(id, room, MOST.rooms);
+const shelf = record(id, shelfCan, MOST.shelf);
+const options = record(id, option, MOST.options);
+const products = record(id, product, MOST.products);
+const colours = record(id, colour, MOST.colours);
+const finishes = record(scope, finish, MOST.scopes);
+const surveys = record(scope, survey, MOST.scopes);
+const decided = record(scope, decisions, MOST.scopes);
+const owned = record(key(MOST.key), whole(0, MOST.pieces), MOST.scopes);
+const prices = record(key(MOST.key), Joi.object({ each: money, ...priced }), MOST.scopes);
+const dated = record(key(MOST.key), day, MOST.scopes);
+const settings = Joi.object(Object.fromEntries(DEFAULT_KEYS.map((k) => [k, number(DEFAULTS[k].ends).optional()])));
+
+/** What a fault is called: what stands there, and what would be accepted. */
+const SENTENCES = {
+  day: '{{#label}} is “{{#value}}”; a day there is, written 2026-11-26, is accepted',
+  hours: `{{#label}}: working hours are stretches of one day of at least ${ENDS.stretch[0]} minutes, in order and not overlapping`,
+  'number.min': '{{#label}} is {{#value}}; at least {{#limit}} is accepted',
+  'number.max': '{{#label}} is {{#value}}; at most {{#limit}} is accepted',
+  'object.max': '{{#label}} holds {{#value.length}} entries; at most {{#limit}} are accepted',
+  'array.max': '{{#label}} holds {{#value.length}} entries; at most {{#limit}} are accepted',
+};
+/** One fault at a time, so that a file of nothing but faults is soon refused. */
+const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: false } }, messages: SENTENCES } as const;
+
+export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(4).required(),
+  version: Joi.number().valid(5).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),
   currency: Joi.string()
     .pattern(/^[A-Z]{3}$/, 'a currency code')
     .required(),
-  rooms: table(room),
-  products: Joi.object().pattern(Joi.string(), product).required(),
-  colours: Joi.object()
-    .pattern(Joi.string(), Joi.object({ id, name: label, hex: hex.required() }))
-    .required(),
-  finishes: Joi.object()
-    .pattern(scope, Joi.object({ product: id, colour: id }))
-    .required(),
-  survey: Joi.object().pattern(scope, survey).required(),
-  decisions: Joi.object().pattern(scope, decisions).required(),
-  practice: Joi.object({
-    openings: one(v.OPENING_SCHOOLS).required(),
-    trimOrder: one(v.TRIM_ORDERS).required(),
-    walls: one(v.WALL_SCHOOLS).required(),
-    coats: one(['equal', 'thin-then-full']).required(),
-    brick: one(v.BRICK_SCHOOLS).required(),
-    weakCoats: Joi.number().valid(1, 2).required(),
-    house: Joi.object({ pile: pile.required(), fabric: one(v.FABRICS).required() })
-      .required()
-      .allow(null),
-    boxing: one(v.BOXINGS).required(),
-  }).required(),
-  crew: Joi.object({
-    people: Joi.array()
-      .items(Joi.object({ id, name: label, day: money.required() }))
-      .min(1)
-      .max(3)
-      .required(),
-    hours: Joi.array()
-      .items(Joi.array().items(minutes.max(1440)).length(2))
-      .min(1)
-      .required(),
-    start: Joi.string().isoDate().required().allow(null),
-  }).required(),
-  pricing: Joi.object({
-    overhead: share,
-    margin: share.less(1),
-    tax: share,
-    taxName: label,
-    taxed: one(v.TAXED).required(),
-    billed: one(v.BILLINGS).required(),
-    client: Joi.string().max(200).required().allow(''),
-    valid: Joi.number().integer().min(0).max(365).required(),
-    notes: Joi.string().max(4000).required().allow(''),
-  }).required(),
-  shelf: table(
-    Joi.object({
-      id,
-      product: id,
-      sheen: one(v.SHEENS).required(),
-      colour: id.allow(null),
-      litres: litres.required(),
-      batch: Joi.string().max(40).required().allow(''),
-    }),
-  ),
-  options: table(
-    Joi.object({
-      id,
-      name: label,
-      surfaces: Joi.array().items(scope).unique().max(500).required(),
-      finish: Joi.object({ product: id, colour: id }).required().allow(null),
-      taken: Joi.boolean().required(),
-    }),
-  ),
-  owned: Joi.object().pattern(Joi.string().max(120), Joi.number().integer().min(0).max(9999)).required(),
-  prices: Joi.object()
-    .pattern(Joi.string().max(120), Joi.object({ each: money.required(), ...priced }))
-    .required(),
-  bought: Joi.object().pattern(Joi.string().max(300), Joi.string().isoDate()).required(),
-  noted: Joi.object().pattern(Joi.string().max(300), Joi.string().isoDate()).required(),
-  settings: Joi.object()
-    .pattern(one(Object.keys(DEFAULTS)), Joi.number().min(0))
-    .required(),
-});
+  rooms: table(rooms, MOST.rooms),
+  products,
+  colours,
+  finishes,
+  survey: surveys,
+  decisions: decided,
+  practice,
+  crew,
+  pricing,
+  shelf: table(shelf, MOST.shelf),
+  options: table(options, MOST.options),
+  owned,
+  prices,
+  bought: dated,
+  noted: dated,
+  settings: settings.required(),
+}).prefs(SAYING);
+
+/** Places whose entries can be looked at one by one, so that an edit is checked where it was made. `*`: any entry. */
+const PLACES: readonly (readonly [path: readonly string[], schema: Joi.ObjectSchema, most: number])[] = [
+  [['rooms', 'byId', '*', 'walls', 'byId'], walls, MOST.walls],
+  [['rooms', 'byId', '*', 'openings', 'byId'], openings, MOST.openings],
+  [['rooms', 'byId', '*', 'parts', 'byId'], parts, MOST.parts],
+  [['rooms', 'byId'], rooms, MOST.rooms],
+  [['products'], products, MOST.products],
+  [['colours'], colours, MOST.colours],
+  [['finishes'], finishes, MOST.scopes],
+  [['survey'], surveys, MOST.scopes],
+  [['decisions'], decided, MOST.scopes],
+  [['shelf', 'byId'], shelf, MOST.shelf],
+  [['options', 'byId'], options, MOST.options],
+  [['owned'], owned, MOST.scopes],
+  [['prices'], prices, MOST.scopes],
+  [['bought'], dated, MOST.scopes],
+  [['noted'], dated, MOST.scopes],
+  [['settings'], settings, DEFAULT_KEYS.length],
+];
+export const RECORDS = PLACES.map(([path, schema, most]) => [path, schema.prefs(SAYING), most] as const);
+
+const members = new Map<string, Joi.Schema>();
+/** The rule of one member of the document. */
+export function memberSchema(key: string): Joi.Schema {
+  const known = members.get(key) ?? jobSchema.extract(key).prefs(SAYING);
+  members.set(key, known);
+  return known;
+}

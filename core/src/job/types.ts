@@ -1,3 +1,4 @@
+import type { Reading } from '../units/reading.ts';
 import type { Degrees, Litres, Metres, Minutes, Money, System } from '../units/si.ts';
 import type {
   Base,
@@ -55,11 +56,7 @@ export interface Table<T> {
   readonly order: readonly Id[];
 }
 
-/** What the tape said, as typed, and what it means: changing units never changes what was measured. */
-export interface Reading {
-  readonly typed: string;
-  readonly metres: Metres;
-}
+export type { Reading };
 
 export interface Wall {
   readonly id: Id;
@@ -366,7 +363,7 @@ export interface Crew {
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 4;
+  readonly version: 5;
   readonly id: Id;
   readonly name: string;
   readonly units: System;

@@ -13,6 +13,8 @@ export interface CanChoice {
   readonly count: number;
 }
 
+/** A job's own cans take some hundred steps; nonsense ends here, with the best found. */
+const MOST_STEPS = 200_000;
 /** A millilitre short is not short. */
 const GRACE = 1e-6;
 const EMPTY: CanChoice = { cans: [], litres: 0, cost: 0, count: 0 };
@@ -26,7 +28,8 @@ function better(a: CanChoice, b: CanChoice): boolean {
 
 /**
  * Cans that hold at least `demand` litres at least cost; ties: fewer containers, then less left over. Exact: branch and
- * bound over counts, bounded by the cheapest litre still to choose from and, at equal cost, by the largest can.
+ * bound over counts, bounded by the cheapest litre still to choose from and, at equal cost, by the largest can (up to
+ * 200,000 steps, else the best found).
  * @returns null when nothing is sold.
  */
 export function chooseCans(sizes: readonly Size[], demand: Litres): CanChoice | null {
@@ -58,7 +61,9 @@ function choose(sizes: readonly Size[], demand: Litres): CanChoice | null {
     const fewest = count + Math.ceil(rest / (largestFrom[k] as number) - 1e-9);
     return fewest > best.count || (fewest === best.count && best.litres <= demand + GRACE);
   }
+  let steps = 0;
   function visit(k: number, rest: Litres, cost: Money, count: number): void {
+    steps++;
     if (rest <= GRACE) {
       const found = {
         cans: kinds.flatMap((can, i) => (counts[i] ? [{ ...can, count: counts[i] }] : [])),
@@ -71,7 +76,7 @@ function choose(sizes: readonly Size[], demand: Litres): CanChoice | null {
     }
     const can = kinds[k];
     if (!can || hopeless(k, rest, cost, count)) return;
-    for (let n = Math.ceil((rest - GRACE) / can.litres); n >= 0; n--) {
+    for (let n = Math.ceil((rest - GRACE) / can.litres); n >= 0 && steps < MOST_STEPS; n--) {
       counts[k] = n;
       visit(k + 1, rest - n * can.litres, cost + n * can.price, count + n);
     }

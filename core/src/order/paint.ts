@@ -63,6 +63,9 @@ export interface PaintLine {
   readonly conditioner: Litres;
 }
 
+/** More cans than that are no boxing plan anybody would follow. */
+const MOST_BOXED = 500;
+
 type Ordering = Pick<Job, 'settings' | 'practice' | 'shelf'>;
 
 /** Base a colour is mixed in by its light reflectance [starting judgement]; an untinted one is white. */
@@ -237,10 +240,10 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
     wanted,
   );
   const ordered = choice?.litres ?? 0;
-  const bought = (choice?.cans ?? []).flatMap((can) =>
+  const mixes = product.role === 'finish' && job.practice.boxing === 'box' && (choice?.count ?? 0) <= MOST_BOXED;
+  const bought = (mixes ? (choice?.cans ?? []) : []).flatMap((can) =>
     Array.from({ length: can.count }, (): BoxCan => ({ litres: can.litres, batch: null })),
   );
-  const mixes = product.role === 'finish' && job.practice.boxing === 'box';
   const boxed = [
     ...shelf.filter((use) => use.boxed).map((use): BoxCan => ({ litres: use.can.litres, batch: use.can.batch })),
     ...bought,

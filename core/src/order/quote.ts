@@ -1,3 +1,4 @@
+import { addDays } from '../units/date.ts';
 import { rows, type Id, type Job } from '../job/types.ts';
 import { groupBy } from '../units/group.ts';
 import { alike } from '../specify/alike.ts';
@@ -72,13 +73,6 @@ export function shortened(names: readonly string[]): string {
     .join('; ');
 }
 
-/** Days after an ISO date. */
-function later(date: string, days: number): string {
-  const at = new Date(`${date}T00:00:00Z`);
-  at.setUTCDate(at.getUTCDate() + days);
-  return at.toISOString().slice(0, 10);
-}
-
 /** The job as an offer on a given day. */
 export function quoteOf(job: Job, derived: Derived, date: string): Quote {
   const { order, surfaces, leftOut, operations } = derived;
@@ -105,7 +99,7 @@ export function quoteOf(job: Job, derived: Derived, date: string): Quote {
     job: job.name,
     client: job.pricing.client,
     date,
-    until: later(date, job.pricing.valid),
+    until: addDays(date, job.pricing.valid),
     rooms: perRoom.map(([room, list], i) => ({
       room,
       name: job.rooms.byId[room]?.name ?? '',

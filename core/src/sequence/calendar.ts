@@ -8,6 +8,8 @@ export interface Calendar {
   readonly day: readonly Span[];
 }
 const DAY = 1440;
+/** Work is planned ten years ahead and no further: what takes longer is said to be a slip. */
+export const HORIZON: Minutes = 3652 * DAY;
 
 /** @param hours stretches of a day in minutes after midnight, in order */
 export function calendarOf(hours: readonly Span[]): Calendar {
@@ -17,23 +19,23 @@ export function calendarOf(hours: readonly Span[]): Calendar {
 
 const dayOf = (t: Minutes) => Math.floor(t / DAY);
 
-/** The stretches that end after `t`, without end. */
+/** The stretches that end after `t`, up to the horizon. */
 function* stretches({ day }: Calendar, t: Minutes): Generator<Span> {
-  for (let d = Math.max(0, dayOf(t)); ; d++)
+  for (let d = Math.max(0, dayOf(t)); d * DAY < HORIZON; d++)
     for (const [from, to] of day) if (d * DAY + to > t + 1e-9) yield [d * DAY + from, d * DAY + to];
 }
 
 export const longestStretch = ({ day }: Calendar): Minutes => Math.max(...day.map(([from, to]) => to - from));
 
-/** First working moment at or after `t`. */
+/** First working moment at or after `t`; beyond the horizon there is none. */
 export function nextWorking(calendar: Calendar, t: Minutes): Minutes {
-  const { value } = stretches(calendar, t).next() as { value: Span };
-  return Math.max(t, value[0]);
+  const { value } = stretches(calendar, t).next() as { value?: Span };
+  return value ? Math.max(t, value[0]) : Infinity;
 }
 
 /**
  * The earliest pieces of work from `t`: one piece inside one stretch, or, interruptible, as many as breaks cut it into.
- * @returns null when one piece is longer than every stretch.
+ * @returns null when one piece is longer than every stretch, or the horizon comes first.
  */
 export function fit(calendar: Calendar, t: Minutes, minutes: Minutes, interruptible: boolean): Span[] | null {
   if (!interruptible && minutes > longestStretch(calendar) + 1e-9) return null;
@@ -53,10 +55,10 @@ export function fit(calendar: Calendar, t: Minutes, minutes: Minutes, interrupti
   return null;
 }
 
-/** When `workers` people have done `minutes` of work if nobody ever waits. */
+/** When `workers` people have done `minutes` of work if nobody ever waits; Infinity beyond the horizon. */
 export function crewTime(calendar: Calendar, minutes: Minutes, workers: number): Minutes {
   if (minutes <= 0) return 0;
-  return fit(calendar, 0, minutes / workers, true)?.at(-1)?.[1] ?? 0;
+  return fit(calendar, 0, minutes / workers, true)?.at(-1)?.[1] ?? Infinity;
 }
 
 /** Stretches from the start to the end of the day in which `finish` falls. */

@@ -9,6 +9,7 @@ import {
   calendarOf,
   crewTime,
   fit,
+  HORIZON,
   longestStretch,
   nextWorking,
   workingTime,
@@ -71,15 +72,17 @@ function topological<T extends SmallTask>(tasks: readonly T[]): T[] | null {
   return order.length === tasks.length ? order : null;
 }
 
-/** Earliest starts and ends with unlimited people on the calendar: the critical path. */
-function earliest(tasks: readonly SmallTask[], calendar: Calendar): Map<string, Placed<SmallTask>> {
+/** Earliest starts and ends with unlimited people on the calendar: the critical path; null beyond the horizon. */
+function earliest(tasks: readonly SmallTask[], calendar: Calendar): Map<string, Placed<SmallTask>> | null {
   const early = new Map<string, Placed<SmallTask>>();
   for (const task of tasks) {
     const ready = Math.max(
       0,
       ...task.after.map((lag) => at(lag, early.get(lag.task) as Placed<SmallTask>) + lag.minLag),
     );
-    early.set(task.id, { task, pieces: fit(calendar, ready, task.work, task.interruptible) as Span[], who: [] });
+    const pieces = fit(calendar, ready, task.work, task.interruptible);
+    if (!pieces) return null;
+    early.set(task.id, { task, pieces, who: [] });
   }
   return early;
 }
@@ -89,11 +92,13 @@ function earliest(tasks: readonly SmallTask[], calendar: Calendar): Map<string, 
  * on the calendar if nobody ever waits. Both hold for every schedule.
  */
 export function lowerBound(tasks: readonly SmallTask[], calendar: Calendar, crew: number): Minutes {
-  const order = topological(tasks) ?? [];
-  const path = Math.max(0, ...[...earliest(order, calendar).values()].map((p) => (p.pieces.at(-1) as Span)[1]));
+  const early = earliest(topological(tasks) ?? [], calendar);
+  const path = early ? largest([...early.values()].map((p) => (p.pieces.at(-1) as Span)[1])) : Infinity;
   const minutes = tasks.reduce((sum, task) => sum + task.work * task.people, 0);
   return Math.max(path, crewTime(calendar, minutes, crew));
 }
+
+const largest = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b), 0);
 
 /** Longest elapsed time from a task's start to the end of everything behind it: the classic priority. */
 function tails(order: readonly SmallTask[]): Map<string, Minutes> {
@@ -151,10 +156,11 @@ class Board<T extends SmallTask> {
     this.last = new Array<string | undefined>(crew).fill(undefined);
   }
 
-  /** Earliest placement at or after `ready`; people who were last on the same surface go on with it. */
-  private place(task: T, ready: Minutes): Placed<T> {
+  /** Earliest placement at or after `ready`; people who were last on the same surface go on with it. null: beyond the horizon. */
+  private place(task: T, ready: Minutes): Placed<T> | null {
     for (let moment = ready; Number.isFinite(moment);) {
-      const pieces = fit(this.calendar, moment, task.work, task.interruptible) as Span[];
+      const pieces = fit(this.calendar, moment, task.work, task.interruptible);
+      if (!pieces) return null;
       const free = this.agendas.flatMap((agenda, person) => (agenda.isFree(pieces) ? [person] : []));
       if (free.length >= task.people) {
         const surface = task.operation?.surface;
@@ -166,7 +172,7 @@ class Board<T extends SmallTask> {
       }
       moment = Math.min(...this.agendas.map((agenda) => agenda.nextEnd(moment)));
     }
-    throw new Error('a moment after all work is always free');
+    return null;
   }
 
   private commit(placed: Placed<T>): void {
@@ -193,11 +199,17 @@ class Board<T extends SmallTask> {
     const [head, ...rest] = tasks as [T, ...T[]];
     let from = this.readyAt(head);
     for (let tries = 0; tries < 400; tries++) {
-      const done: Placed<T>[] = [this.place(head, from)];
-      this.commit(done[0] as Placed<T>);
+      const first = this.place(head, from);
+      if (!first) return false;
+      const done: Placed<T>[] = [first];
+      this.commit(first);
       let late = 0;
       for (const task of rest) {
         const placed = this.place(task, this.readyAt(task));
+        if (!placed) {
+          late = Infinity;
+          break;
+        }
         const start = (placed.pieces[0] as Span)[0];
         late = Math.max(
           0,
@@ -211,7 +223,8 @@ class Board<T extends SmallTask> {
       }
       if (late <= 1e-9) return true;
       for (const placed of [...done].reverse()) this.undo(placed);
-      from = nextWorking(this.calendar, ((done[0] as Placed<T>).pieces[0] as Span)[0] + Math.max(1, late));
+      if (late === Infinity) return false;
+      from = nextWorking(this.calendar, (first.pieces[0] as Span)[0] + Math.max(1, late));
     }
     return false;
   }
@@ -303,6 +316,7 @@ export function scheduleTasks<T extends SmallTask>(
   const longest = longestStretch(calendar);
   if (!order || tasks.some((t) => t.people > crew || (!t.interruptible && t.work > longest + 1e-9))) return null;
   const bound = lowerBound(tasks, calendar, crew);
+  if (bound > HORIZON) return null;
   const tail = tails(order);
   const random = seeded(options.seed ?? 1);
   const links = linkChains(chainsOf(order));
@@ -314,7 +328,7 @@ export function scheduleTasks<T extends SmallTask>(
     const weight = longestTail.map((length) => length * (1 + noise * (random() - 0.5)));
     const placed = build(links, weight, new Board<T>(calendar, crew), attempt % 2 === 1);
     if (!placed) continue;
-    const finish = Math.max(0, ...placed.map((p) => (p.pieces.at(-1) as Span)[1]));
+    const finish = largest(placed.map((p) => (p.pieces.at(-1) as Span)[1]));
     if (!best || finish < best.finish - 1e-9) best = { placed, finish, bound };
     if (best.finish <= bound + 1e-6) break;
   }
@@ -338,11 +352,18 @@ export function scheduleJob(job: Job, operations: readonly Operation[], options:
   const found = problems.length ? null : scheduleTasks(tasks, calendar, crew.length, options);
   if (!found) {
     if (!problems.length)
-      problems.push({
-        path: 'crew/hours',
-        message:
-          'No order of work fits these hours: a cut and its rolling must fit into one working stretch. Lengthen a stretch.',
-      });
+      problems.push(
+        lowerBound(tasks, calendar, crew.length) > HORIZON
+          ? {
+              path: 'settings',
+              message: `This work takes more than ten years with ${crew.length} on it; a pace, a length or a drying time is probably a slip.`,
+            }
+          : {
+              path: 'crew/hours',
+              message:
+                'No order of work fits these hours: a cut and its rolling must fit into one working stretch. Lengthen a stretch.',
+            },
+      );
     return { placed: [], finish: 0, bound: 0, crew, workingTime: workingTime(calendar, 0), problems };
   }
   return { ...found, crew, workingTime: workingTime(calendar, found.finish), problems };

@@ -46,6 +46,8 @@ interface Numeral {
 
 class Cursor {
   at: number;
+  /** Where a number ended that had no unit of its own. */
+  readonly bare: number[] = [];
   constructor(
     readonly text: string,
     start: number,
@@ -167,6 +169,7 @@ function term(cursor: Cursor, bare: LengthUnit | undefined): Metres {
       `${first.text} needs a unit: ${first.text}', ${first.text}" or ${first.text} m (or a line “units ft” above).`,
     );
   commaIsSafe(first, used, start);
+  if (!unit) cursor.bare.push(start + first.text.length);
   return first.value * METRES_PER[used];
 }
 
@@ -217,6 +220,8 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 export interface Scanned {
   readonly metres: Metres;
+  /** Indices at which a number without a unit ended: there the unit in force belongs. */
+  readonly bare: readonly number[];
   /** Index just past the length. */
   readonly end: number;
 }
@@ -230,7 +235,7 @@ export function scanLength(text: string, start: number, options: LengthOptions =
   try {
     const metres = sum(cursor, options.unit);
     checkSize(metres, options, start);
-    return good({ metres, end: cursor.at });
+    return good({ metres, end: cursor.at, bare: cursor.bare });
   } catch (error) {
     if (error instanceof LengthError) return bad(error.message, { column: error.at + 1 });
     throw error;
@@ -239,6 +244,12 @@ export function scanLength(text: string, start: number, options: LengthOptions =
 
 /** Reads a whole text as one length in metres. Errors: a Problem with column and sentence. */
 export function parseLength(text: string, options: LengthOptions = {}): Result<Metres> {
+  const scanned = scanWhole(text, options);
+  return scanned.ok ? good(scanned.value.metres) : scanned;
+}
+
+/** The same, with where its numbers stand. */
+export function scanWhole(text: string, options: LengthOptions): Result<Scanned> {
   const scanned = scanLength(text, 0, options);
   if (!scanned.ok) return scanned;
   const rest = text.slice(scanned.value.end);
@@ -246,7 +257,7 @@ export function parseLength(text: string, options: LengthOptions = {}): Result<M
     const column = scanned.value.end + 1 + (rest.length - rest.trimStart().length);
     return bad(`“${rest.trim().slice(0, 40)}” does not belong to a length. ${ACCEPTED}`, { column });
   }
-  return good(scanned.value.metres);
+  return scanned;
 }
 
 export function trimNumber(value: number, digits = 4): string {
@@ -302,11 +313,4 @@ export function typeLength(metres: Metres, system: System): string {
     return `${trimNumber(metres / INCH, 5)}"`;
   }
   return `${trimNumber(metres, 6)} m`;
-}
-
-/** A length as a tape would have said it: to the nearest 1/16 in or millimetre, typed and meant alike. */
-export function tapeReading(metres: Metres, system: System): { typed: string; metres: Metres } {
-  const mark = system === 'imperial' ? INCH / 16 : 0.001;
-  const rounded = Math.round(metres / mark) * mark;
-  return { typed: typeLength(rounded, system), metres: rounded };
 }

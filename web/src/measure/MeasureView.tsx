@@ -1,6 +1,6 @@
 import type { Opening } from '@kovelin/core/job/types.ts';
 import { suspectsOf } from '@kovelin/core/measure/suspects.ts';
-import { tapeReading } from '@kovelin/core/units/length.ts';
+import { tapeReading } from '@kovelin/core/units/reading.ts';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useCallback, useState } from 'react';

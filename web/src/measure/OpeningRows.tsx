@@ -1,7 +1,7 @@
 import { newOpening } from '@kovelin/core/job/create.ts';
 import { rows, type Opening, type Reading, type Room } from '@kovelin/core/job/types.ts';
 import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
-import { tapeReading } from '@kovelin/core/units/length.ts';
+import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { Fragment, lazy, Suspense, useState } from 'react';
 import { Choice, LengthField } from '../app/fields.tsx';
 import { freshId, type JobView } from '../app/job-context.ts';

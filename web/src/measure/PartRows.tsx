@@ -2,7 +2,7 @@ import { newPart } from '@kovelin/core/job/create.ts';
 import { rows, type Part, type Reading } from '@kovelin/core/job/types.ts';
 import * as kinds from '@kovelin/core/job/vocabulary.ts';
 import { FIXTURE_WAYS, isFixture, PART_RULES } from '@kovelin/core/measure/parts.ts';
-import { tapeReading } from '@kovelin/core/units/length.ts';
+import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { INCH, type System } from '@kovelin/core/units/si.ts';
 import { useState } from 'react';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';

@@ -1,5 +1,6 @@
 import { rows, type Reading, type Wall } from '@kovelin/core/job/types.ts';
-import { formatLength, tapeReading, trimNumber } from '@kovelin/core/units/length.ts';
+import { formatLength, trimNumber } from '@kovelin/core/units/length.ts';
+import { tapeReading } from '@kovelin/core/units/reading.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { Fragment, lazy, Suspense, useState } from 'react';
 import { DraftField, LengthField } from '../app/fields.tsx';

@@ -4,6 +4,7 @@ import type { Product } from '@kovelin/core/job/types.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
@@ -14,7 +15,6 @@ import { itemWord } from '../app/words.ts';
 import { columnsBefore, rememberColumns } from '../store/kept.ts';
 import { priceLists, pricesByCode, removeList, searchPrices } from '../store/price-lists.ts';
 import { priceListWorker } from '../workers/price-list.ts';
-import { isoToday } from './words.ts';
 
 interface Props {
   readonly view: JobView;
@@ -106,7 +106,7 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
     await rememberColumns(head.headings, columns);
     setProgress({ done: 0, rows: 0 });
     const done = await worker.current.api.bringIn(
-      { id, name: head.name, imported: isoToday(), currency, separator: head.separator, columns },
+      { id, name: head.name, imported: today(), currency, separator: head.separator, columns },
       proxy((share, rows) => setProgress({ done: share, rows })),
     );
     end();

@@ -1,12 +1,13 @@
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { isKept, type MaterialLine } from '@kovelin/core/order/materials.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
+import { today } from '@kovelin/core/units/date.ts';
 import { DraftField, Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { materialWord, pieceWord, sentenceCase } from '../app/words.ts';
 import { Figure } from '../app/Working.tsx';
 import { rememberOwned } from '../store/kept.ts';
-import { ageWord, isoToday } from './words.ts';
+import { ageWord } from './words.ts';
 
 interface TableProps {
   readonly view: JobView;
@@ -133,7 +134,7 @@ export function MaterialPanel({ view, chosen }: { view: JobView; chosen: string 
               args: {
                 paints: [],
                 materials: [{ item: m.item, each }],
-                priced: { source: 'your price', date: isoToday() },
+                priced: { source: 'your price', date: today() },
               },
             })
           }

@@ -2,10 +2,11 @@ import type { Product } from '@kovelin/core/job/types.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { Result } from '@kovelin/core/units/problem.ts';
+import { today } from '@kovelin/core/units/date.ts';
 import { DraftField, Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { sentenceCase } from '../app/words.ts';
-import { ageWord, isoToday } from './words.ts';
+import { ageWord } from './words.ts';
 
 type Read<T> = { ok: true; value: T } | { ok: false; message: string };
 const plain = <T,>(result: Result<T>): Read<T> =>
@@ -131,7 +132,7 @@ export function ProductCard({ product, view }: { product: Product; view: JobView
                       { product: product.id, cans: product.cans.map((c, j) => (j === i ? { ...c, price } : c)) },
                     ],
                     materials: [],
-                    priced: { source: 'your price', date: isoToday() },
+                    priced: { source: 'your price', date: today() },
                   },
                 })
               }

@@ -1,11 +1,11 @@
 import { quoteOf } from '@kovelin/core/order/quote.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
+import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useJob } from '../app/job-context.ts';
 import { Paper } from '../app/Paper.tsx';
 import { exportQuote } from './files.ts';
-import { isoToday } from './words.ts';
 
 /** The offer in plain words, as it goes to the client. */
 export default function QuoteSheet() {
@@ -14,7 +14,7 @@ export default function QuoteSheet() {
   const { job } = state;
   const [making, setMaking] = useState(false);
   const [fault, setFault] = useState('');
-  const quote = quoteOf(job, derived, isoToday());
+  const quote = quoteOf(job, derived, today());
   const money = (n: number) => formatMoney(n, job.currency);
   const make = async () => {
     setMaking(true);

@@ -1,12 +1,12 @@
 import { shoppingList } from '@kovelin/core/order/shopping.ts';
 import { shoppingText } from '@kovelin/core/exchange/order-text.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
+import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useJob } from '../app/job-context.ts';
 import { sentenceCase } from '../app/words.ts';
 import { exportList } from './files.ts';
-import { isoToday } from './words.ts';
 
 /** What to buy, aisle by aisle, ticked off in the shop; the ticks are kept with the job. */
 export default function ShoppingPage() {
@@ -86,7 +86,7 @@ export default function ShoppingPage() {
                     onChange={(event) =>
                       session.edit({
                         name: 'tick',
-                        args: { key: l.key, date: event.target.checked ? isoToday() : null },
+                        args: { key: l.key, date: event.target.checked ? today() : null },
                       })
                     }
                   />

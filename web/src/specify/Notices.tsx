@@ -1,9 +1,8 @@
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
 import { word } from '@kovelin/core/specify/wording.ts';
+import { today } from '@kovelin/core/units/date.ts';
 import type { JobView } from '../app/job-context.ts';
-
-const today = () => new Date().toISOString().slice(0, 10);
 
 type Props = { readonly view: JobView; readonly s: Specified };
 

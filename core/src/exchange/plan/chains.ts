@@ -1,8 +1,9 @@
 import type { DraftRoom } from '../../job/reconcile.ts';
 import { letter, newWall } from '../../job/create.ts';
+import { ENDS, MOST } from '../../job/limits.ts';
 import { signedArea, type Point } from '../../measure/geometry.ts';
-import { tapeReading } from '../../units/length.ts';
 import { bad, good, type Problem, type Result } from '../../units/problem.ts';
+import { tapeReading } from '../../units/reading.ts';
 import type { LengthUnit, System } from '../../units/si.ts';
 
 /** A corner of a chain; `bulge` is that of the side that leaves it: tan of a quarter of its angle, left turning positive. */
@@ -25,7 +26,6 @@ export interface PlanFile {
 }
 
 export const MAX_PLAN_BYTES = 20_000_000;
-export const MAX_ROOM_WALLS = 400;
 
 const far = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y);
 const reversed = ({ corners, closed }: Chain): Chain => ({
@@ -37,28 +37,54 @@ const reversed = ({ corners, closed }: Chain): Chain => ({
   }),
 });
 
-/**
- * Joins chains end to end where their ends lie within `tolerance` of each other. Ends are hashed to a grid, so a drawing of
- * n lines takes time in proportion to n.
- */
+/** Of ends that lie as close, so many are looked at for the nearest: a bundle of lines through one point costs no more. */
+const MOST_NEAR = 24;
+
+/** Loose ends by the cell of a grid they lie in; an end that was used is taken out. */
+class Ends {
+  private readonly cells = new Map<string, { index: number; at: Point }[]>();
+  constructor(private readonly tolerance: number) {}
+
+  private key = (p: Point, dx = 0, dy = 0) =>
+    `${Math.floor(p.x / this.tolerance) + dx},${Math.floor(p.y / this.tolerance) + dy}`;
+
+  add(index: number, at: Point): void {
+    const cell = this.cells.get(this.key(at));
+    if (cell) cell.push({ index, at });
+    else this.cells.set(this.key(at), [{ index, at }]);
+  }
+  /** The nearest end within tolerance of a chain that is not used yet. */
+  nearest(at: Point, used: ReadonlySet<number>): { index: number; at: Point } | null {
+    let best: { index: number; at: Point } | null = null;
+    for (const dx of [-1, 0, 1])
+      for (const dy of [-1, 0, 1]) {
+        const cell = this.cells.get(this.key(at, dx, dy)) ?? [];
+        for (let i = cell.length - 1, looked = 0; i >= 0 && looked < MOST_NEAR; i--) {
+          const end = cell[i] as { index: number; at: Point };
+          if (used.has(end.index)) {
+            cell[i] = cell.at(-1) as typeof end;
+            cell.pop();
+            continue;
+          }
+          looked++;
+          const gap = far(end.at, at);
+          if (gap <= this.tolerance && (!best || gap < far(best.at, at))) best = end;
+        }
+      }
+    return best;
+  }
+}
+
+/** Joins chains end to end where their ends lie within `tolerance` of each other, in time that grows with their number. */
 export function join(chains: readonly Chain[], tolerance: number): { loops: Chain[]; open: Chain[] } {
   const loops = chains.filter((c) => c.closed && c.corners.length > 1);
   const loose = chains.filter((c) => !c.closed && c.corners.length > 1);
-  const cell = (v: number) => Math.floor(v / tolerance);
-  const ends = new Map<string, { index: number; at: Point }[]>();
-  const keys = (p: Point) => [-1, 0, 1].flatMap((dx) => [-1, 0, 1].map((dy) => `${cell(p.x) + dx},${cell(p.y) + dy}`));
+  const ends = new Ends(tolerance);
   loose.forEach((chain, index) => {
-    for (const at of [chain.corners[0] as Corner, chain.corners.at(-1) as Corner]) {
-      const key = `${cell(at.x)},${cell(at.y)}`;
-      ends.set(key, [...(ends.get(key) ?? []), { index, at }]);
-    }
+    ends.add(index, chain.corners[0] as Corner);
+    ends.add(index, chain.corners.at(-1) as Corner);
   });
   const used = new Set<number>();
-  const next = (at: Point) =>
-    keys(at)
-      .flatMap((key) => ends.get(key) ?? [])
-      .filter((end) => !used.has(end.index) && far(end.at, at) <= tolerance)
-      .sort((a, b) => far(a.at, at) - far(b.at, at))[0];
   const open: Chain[] = [];
   loose.forEach((first, index) => {
     if (used.has(index)) return;
@@ -66,12 +92,13 @@ export function join(chains: readonly Chain[], tolerance: number): { loops: Chai
     let corners = [...first.corners];
     // forward from its end, then, turned round, forward from its start
     for (let side = 0; side < 2; side++) {
-      for (let found = next(corners.at(-1) as Corner); found; found = next(corners.at(-1) as Corner)) {
+      for (let found = ends.nearest(corners.at(-1) as Corner, used); found;) {
         used.add(found.index);
         const chain = loose[found.index] as Chain;
         const tail = found.at === chain.corners[0] ? chain : reversed(chain);
         corners.pop();
-        corners.push(...tail.corners);
+        for (const corner of tail.corners) corners.push(corner);
+        found = ends.nearest(corners.at(-1) as Corner, used);
       }
       if (far(corners[0] as Corner, corners.at(-1) as Corner) <= tolerance) break;
       if (side === 0) corners = [...reversed({ corners, closed: false }).corners];
@@ -141,9 +168,12 @@ function turnAt(before: Point, at: Point, after: Point): number {
 /** An outline as walls still to be confirmed, walked clockwise from its first corner, lettered, read to the job's units. */
 export function wallsOf({ corners }: Chain, system: System): Result<DraftRoom['walls']> {
   const n = corners.length;
-  if (n > MAX_ROOM_WALLS)
+  if (n > MOST.walls)
+    return bad(`This outline has ${n} sides; a room is read up to ${MOST.walls}. Simplify its curves in the drawing.`);
+  const longest = Math.max(...corners.map((c, i) => far(c, corners[(i + 1) % n] as Corner)));
+  if (longest > ENDS.size[1])
     return bad(
-      `This outline has ${n} sides; a room is read up to ${MAX_ROOM_WALLS}. Simplify its curves in the drawing.`,
+      `A side of this outline is ${Math.round(longest)} m long; at most ${ENDS.size[1]} m is read. Was the unit chosen right?`,
     );
   if (n < 3) return bad('This outline has fewer than three corners; draw a round room as at least three arcs.');
   const at = (i: number) => corners[(i + n) % n] as Corner;

@@ -117,21 +117,27 @@ export function readSvg(content: string): Result<PlanFile> {
   }
 }
 
-const numbers = (value = ''): number[] => {
-  const found = (value.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(Number);
-  if (found.some((n) => !Number.isFinite(n) || Math.abs(n) > 1e9))
-    throw new SvgFault('A coordinate of this SVG is not a number a drawing can have.');
-  return found;
-};
+/** One number, or one flag of an arc, and what stands before it; each character is looked at once. */
+const NUMBER = /[\s,]*([-+]?(?:\d+(?:\.\d*)?|\.\d+)(?:e[-+]?\d+)?)/iy;
+const FLAG = /[\s,]*([01])/y;
+const isFlag = (i: number) => i % 7 === 3 || i % 7 === 4;
 
-const NUMBER = '[-+]?(?:\\d+\\.?\\d*|\\.\\d+)(?:e[-+]?\\d+)?';
-/** The two flags of an arc may stand without a space between them and what follows. */
-const ARC = new RegExp(
-  ['', NUMBER, NUMBER, NUMBER, '[01]', '[01]', NUMBER, NUMBER].map((part) => part && `(${part})`).join('[\\s,]*'),
-  'gi',
-);
-const arcNumbers = (text: string): number[] =>
-  [...text.matchAll(ARC)].flatMap((found) => found.slice(1).flatMap((part) => numbers(part)));
+/** The numbers of an attribute. The two flags of an arc may stand without a space between them and what follows. */
+function numbers(value = '', arcs = false): number[] {
+  const found: number[] = [];
+  for (let at = 0; at < value.length;) {
+    const pattern = arcs && isFlag(found.length) ? FLAG : NUMBER;
+    pattern.lastIndex = at;
+    const next = pattern.exec(value);
+    if (!next) break;
+    at = pattern.lastIndex;
+    const number = Number(next[1]);
+    if (!Number.isFinite(number) || Math.abs(number) > 1e9)
+      throw new SvgFault('A coordinate of this SVG is not a number a drawing can have.');
+    found.push(number);
+  }
+  return found;
+}
 
 function chainsIn(kind: string, a: Readonly<Record<string, string>>): Chain[] | null {
   const corner = (x = 0, y = 0): Corner => ({ x, y, bulge: 0 });
@@ -156,12 +162,12 @@ const TAKES: Readonly<Record<string, number>> = { M: 2, L: 2, H: 1, V: 1, A: 7, 
 /** Straight lines and circular arcs of a path; null when it has other curves. */
 function pathChains(d: string): Chain[] | null {
   const chains: { closed: boolean; corners: Corner[] }[] = [];
-  for (const [, command = '', rest = ''] of d.matchAll(/([a-z])([^a-z]*)/gi)) {
+  for (const [, command = '', rest = ''] of d.matchAll(/([a-df-z])([^a-df-z]*)/gi)) {
     const upper = command.toUpperCase();
     const takes = TAKES[upper];
     if (takes === undefined) return null;
     const relative = command !== upper;
-    const list = upper === 'A' ? arcNumbers(rest) : numbers(rest);
+    const list = numbers(rest, upper === 'A');
     if (takes === 0) {
       const last = chains.at(-1);
       if (last) last.closed = true;

@@ -1,0 +1,388 @@
+import fc from 'fast-check';
+import { newOpening, newPart, seededIds, newJob, newRoom } from '../job/create.ts';
+import { DEFAULT_KEYS } from '../job/defaults.ts';
+import type { Edit, EditName } from '../job/edits.ts';
+import { rows, type Job, type Reading, type Room } from '../job/types.ts';
+import * as v from '../job/vocabulary.ts';
+
+/** Values that no figure can be made of, beside ones that are only unusual: for laws over edits and files. */
+const NUMBERS = [0, -0, -1, 1, 2, 0.5, 1e-9, 5e-324, 60, 1e3, 1e4, 1e6, 1e16, 1e308, NaN, Infinity, -Infinity];
+export const hostileNumber = fc.oneof(fc.constantFrom(...NUMBERS), fc.double(), fc.integer({ min: -5, max: 500 }));
+const TEXTS = ['', ' ', 'A', 'Bay window', 'Room #2', '__proto__', 'constructor', 'a\nb', '"', '\\', '＝1+1', '\uFEFF'];
+export const hostileText = fc.oneof(
+  fc.constantFrom(...TEXTS),
+  fc.constantFrom(80, 81, 201, 4001).map((n) => 'x'.repeat(n)),
+  fc.string({ unit: 'binary', maxLength: 12 }),
+);
+const mostly = <T>(good: fc.Arbitrary<T>, bad: fc.Arbitrary<unknown>): fc.Arbitrary<T> =>
+  fc.oneof({ weight: 5, arbitrary: good }, { weight: 1, arbitrary: bad as fc.Arbitrary<T> });
+const length = fc.integer({ min: 1, max: 6000 }).map((mm): Reading => ({ typed: `${mm} mm`, metres: mm / 1000 }));
+const reading = mostly(length, fc.record({ typed: hostileText, metres: hostileNumber }));
+const maybe = fc.option(reading);
+const from = <T>(values: readonly T[]) => mostly(fc.constantFrom(...values), hostileText);
+const count = mostly(fc.integer({ min: 1, max: 12 }), hostileNumber);
+const share = mostly(fc.double({ min: 0, max: 0.9, noNaN: true }), hostileNumber);
+const day = mostly(
+  fc.constantFrom('2026-11-26', '2028-02-29'),
+  fc.oneof(hostileText, fc.constantFrom('2026-02-31', '2026-13-01', '2026-11-26T10:00:00Z')),
+);
+const hex = from(['#f4f1ea', '#22394f', '#7a1f26']);
+const name = mostly(fc.constantFrom('Loft', 'Wall 2'), hostileText);
+const boolean = fc.boolean();
+
+/** A small job with something of everything, so that laws over it are quick. */
+export function smallJob(): Job {
+  const first = newRoom('r1', 'Parlour', seededIds('r1'), 'metric');
+  const metres = [4, 3, 4, 3];
+  const walls = rows(first.walls).map((wall, i) => ({
+    ...wall,
+    length: { typed: `${metres[i]} m`, metres: metres[i] ?? 3 },
+  }));
+  const at = (typed: string): Reading => ({ typed, metres: parseFloat(typed) });
+  const wall = walls[0]?.id ?? '';
+  const door = newOpening({
+    id: 'o1',
+    label: 'd1',
+    wall,
+    kind: 'door',
+    width: at('0.8 m'),
+    height: at('2 m'),
+    at: at('1 m'),
+  });
+  const dado = newPart({ id: 'p1', label: 'dado', kind: 'dado', wall, height: at('0.9 m') });
+  const room: Room = {
+    ...first,
+    walls: { ...first.walls, byId: Object.fromEntries(walls.map((w) => [w.id, w])) },
+    openings: { byId: { o1: { ...door, casing: at('0.07 m') } }, order: ['o1'] },
+    parts: { byId: { p1: dado }, order: ['p1'] },
+    checks: [{ from: walls[0]?.id ?? '', to: walls[2]?.id ?? '', length: at('5 m') }],
+    trim: { baseboard: { face: at('0.1 m'), girth: null, at: null } },
+  };
+  const job = newJob('j1', 'Small', 'metric', [room]);
+  return {
+    ...job,
+    shelf: {
+      byId: { s1: { id: 's1', product: 'paint-wall', sheen: 'matte', colour: 'colour-wall', litres: 1, batch: '7' } },
+      order: ['s1'],
+    },
+    options: {
+      byId: { x1: { id: 'x1', name: 'Ceiling', surfaces: ['r1/ceiling'], finish: null, taken: true } },
+      order: ['x1'],
+    },
+  };
+}
+
+const room = from(['r1', 'n1', 'gone']);
+const wall = from(['r1-0', 'r1-1', 'r1-2', 'r1-3', 'gone']);
+const fresh = mostly(fc.constantFrom('n1', 'n2', 'n3'), hostileText);
+const surface = from(['r1-0/field', 'r1/ceiling', 'o1/leaf', 'all:wall', 'all:trim', 'r1:wall', 'r1/baseboard']);
+const product = from(['paint-wall', 'paint-trim', 'primer-board', 'n1']);
+const colour = from(['colour-wall', 'colour-trim', 'n1']);
+const some = <T>(model: { [K in keyof T]: fc.Arbitrary<T[K]> }) => fc.record(model, { requiredKeys: [] });
+const list = <T>(item: fc.Arbitrary<T>, most = 4) => fc.array(item, { maxLength: most });
+const finish = fc.record({ product, colour });
+const foot = fc.record({ from: reading, to: reading, rise: reading, down: boolean, steps: count });
+const wallSet = some({
+  label: name,
+  length: maybe,
+  turn: mostly(fc.constantFrom(90, -90, 45), hostileNumber),
+  heightStart: maybe,
+  heightEnd: maybe,
+  peaks: list(fc.record({ height: reading, at: reading }), 9),
+  bow: fc.option(fc.record({ rise: reading, side: from(['in', 'out']) })),
+  foot: fc.option(foot),
+});
+const openingSet = some({
+  label: name,
+  wall,
+  kind: from(v.OPENING_KINDS),
+  width: reading,
+  height: reading,
+  at: reading,
+  sill: maybe,
+  shape: from(v.OPENING_SHAPES),
+  rise: maybe,
+  casing: maybe,
+  back: maybe,
+  reveal: fc.option(fc.record({ depth: reading, painted: boolean })),
+  leaf: from(v.LEAVES),
+  faces: fc.constantFrom(1, 2, 3),
+  panels: fc.record({ rows: count, columns: count }),
+  frame: maybe,
+  sash: from(v.SASHES),
+  board: maybe,
+});
+const partSet = some({
+  label: name,
+  kind: from(v.PART_KINDS),
+  wall: fc.option(wall),
+  width: maybe,
+  height: maybe,
+  depth: maybe,
+  at: maybe,
+  sill: maybe,
+  count,
+});
+const can = fc.record({
+  litres: mostly(fc.constantFrom(0.5, 1, 2.5, 5, 10), hostileNumber),
+  price: mostly(fc.integer({ min: 0, max: 20_000 }), hostileNumber),
+  bases: fc.option(list(from(v.TINT_BASES), 3)),
+});
+const cans = fc.oneof(
+  { weight: 6, arbitrary: list(can, 5) },
+  { weight: 1, arbitrary: fc.array(can, { minLength: 20, maxLength: 45 }) },
+);
+const priced = fc.record({ source: name, date: day });
+const practice = some({
+  openings: from(v.OPENING_SCHOOLS),
+  trimOrder: from(v.TRIM_ORDERS),
+  walls: from(v.WALL_SCHOOLS),
+  coats: from(['equal', 'thin-then-full']),
+  weakCoats: fc.constantFrom(1, 2, 3),
+  house: fc.option(fc.record({ pile: fc.constantFrom(0.005, 0.01, 7), fabric: from(v.FABRICS) })),
+  boxing: from(v.BOXINGS),
+});
+const survey = some({
+  substrate: from(v.SUBSTRATES),
+  texture: from(v.TEXTURES),
+  coat: from(v.EXISTING_COATS),
+  condition: from(v.CONDITIONS),
+  repairs: fc.record({ pinhole: count, coin: count, large: count, anchor: count }),
+  stains: list(from(v.STAINS)),
+  colour: hex,
+  patches: list(hex, 6),
+  sheen: from(v.SHEENS),
+  moisture: fc.option(mostly(fc.constantFrom(0, 12), hostileNumber)),
+  adhesion: fc.option(mostly(fc.constantFrom(0, 5), hostileNumber)),
+  built: fc.option(mostly(fc.constant(1950), hostileNumber)),
+});
+const decision = fc.oneof(
+  fc.record({ member: fc.constant('coats'), value: fc.option(count) }),
+  fc.record({ member: fc.constant('sheen'), value: fc.option(from(v.SHEENS)) }),
+  fc.record({
+    member: fc.constant('primer'),
+    value: fc.option(
+      fc.record({ kind: from(v.PRIMER_KINDS), extent: from(v.PRIMER_EXTENTS), coats: count, tint: fc.option(hex) }),
+    ),
+  }),
+  fc.record({
+    member: fc.constant('cover'),
+    value: fc.record({ pile: fc.constantFrom(0.005, 0.028, 1), fabric: from(v.FABRICS), width: share }),
+  }),
+  fc.record({ member: fc.constant('conditioner'), value: fc.constantFrom(0, 0.125, 0.2) }),
+);
+const minutes = fc.oneof(fc.integer({ min: 0, max: 1440 }), hostileNumber);
+const base = smallJob();
+const wallPaint = Object.values(base.products)[0];
+const productOf = fc
+  .record({
+    id: product,
+    name,
+    labelRate: mostly(fc.constantFrom(0.5, 9, 12), hostileNumber),
+    porousRate: fc.option(mostly(fc.constant(6), hostileNumber)),
+    solids: fc.option(fc.record({ volume: share, dry: mostly(fc.constant(30e-6), hostileNumber) })),
+    contrast: mostly(fc.constantFrom(0.3, 0.96), hostileNumber),
+    recoat: minutes,
+    dry: minutes,
+    cans,
+    sheens: mostly(fc.constant(['flat', 'satin']), list(from(v.SHEENS))),
+    priced: fc.option(priced),
+  })
+  .map((set) => ({ ...wallPaint, ...set }));
+const roomDraft = fc.record({
+  name,
+  height: maybe,
+  walls: list(
+    fc.record({
+      label: name,
+      length: maybe,
+      turn: fc.constantFrom(90, 90, -90, 400),
+      heightStart: maybe,
+      heightEnd: maybe,
+    }),
+    6,
+  ).map((walls) => walls.map((w) => ({ ...w, peaks: [], bow: null, foot: null }))),
+  openings: fc.constant([]),
+  checks: fc.constant([]),
+  trim: fc.constant({}),
+  parts: fc.constant([]),
+});
+
+/** Arguments for every named edit: an edit without a row here does not compile. */
+const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
+  renameJob: fc.record({ name: hostileText }),
+  setUnits: fc.record({ units: from(['metric', 'imperial']) }),
+  addRoom: fc.record({ id: fresh, name }),
+  addRooms: fc.record({
+    rooms: fc
+      .record({ id: fresh, name })
+      .map((r) => [{ ...newRoom(r.id, 'x', seededIds(r.id), 'metric'), name: r.name }]),
+  }),
+  setRoom: fc.record({
+    room,
+    set: some({
+      name,
+      use: from(v.ROOM_USES),
+      height: maybe,
+      turns: from(['declared', 'measured']),
+      floor: from(v.FLOORS),
+      bearing: fc.option(hostileNumber),
+    }),
+  }),
+  removeRoom: fc.record({ room }),
+  addWall: fc.record({ room, id: fresh, after: fc.option(wall) }),
+  setWall: fc.record({ room, wall, set: wallSet }),
+  setLengths: fc.record({ room, lengths: list(fc.record({ wall, length: reading })) }),
+  removeWall: fc.record({ room, wall }),
+  addOpening: fc.record({ room, id: fresh, set: openingSet }).map(({ room, id, set }) => ({
+    room,
+    opening: {
+      ...newOpening({
+        id,
+        label: 'w',
+        wall: 'r1-1',
+        kind: 'window',
+        width: { typed: '1 m', metres: 1 },
+        height: { typed: '1 m', metres: 1 },
+        at: { typed: '1 m', metres: 1 },
+      }),
+      ...set,
+    },
+  })),
+  setOpening: fc.record({ room, opening: from(['o1', 'n1']), set: openingSet }),
+  removeOpening: fc.record({ room, opening: from(['o1', 'n1']) }),
+  addPart: fc
+    .record({ room, id: fresh, set: partSet })
+    .map(({ room, id, set }) => ({ room, part: { ...newPart({ id, label: 'p', kind: 'dado' }), ...set } })),
+  setPart: fc.record({ room, part: from(['p1', 'n1']), set: partSet }),
+  removePart: fc.record({ room, part: from(['p1', 'n1']) }),
+  setTrim: fc.record({
+    room,
+    kind: from(v.TRIM_KINDS),
+    run: fc.option(fc.record({ face: reading, girth: maybe, at: maybe })),
+  }),
+  setChecks: fc.record({ room, checks: list(fc.record({ from: wall, to: wall, length: reading })) }),
+  setRoomFromText: fc.record({ room, draft: roomDraft, seed: fresh }),
+  setFinish: fc.record({ scope: surface, finish: fc.option(finish) }),
+  setFinishes: fc.record({ scopes: list(surface), finish }),
+  setSurvey: fc.record({ scope: surface, set: survey }),
+  setSurveys: fc.record({ scopes: list(surface), set: survey }),
+  decide: fc.record({ surface, decision }).map(({ surface, decision }) => ({ surface, ...decision })),
+  decideAll: fc
+    .record({ surfaces: list(surface), decision })
+    .map(({ surfaces, decision }) => ({ surfaces, ...decision })),
+  decideEach: fc.record({ surfaces: list(surface), decision }).map(({ surfaces, decision }) => ({
+    member: decision.member,
+    values: surfaces.map((s) => ({ surface: s, value: decision.value })),
+  })),
+  note: fc.record({ key: hostileText, date: fc.option(day) }),
+  setPractice: fc.record({ set: practice }),
+  setCrew: fc.record({
+    set: some({
+      people: list(fc.record({ id: fresh, name, day: mostly(fc.integer({ min: 0, max: 50_000 }), hostileNumber) })),
+      hours: list(fc.tuple(minutes, minutes), 3),
+      start: fc.option(day),
+    }),
+  }),
+  setSetting: fc.record({
+    key: from(DEFAULT_KEYS),
+    value: fc.option(fc.oneof(hostileNumber, fc.double({ min: 0, max: 100, noNaN: true }))),
+  }),
+  setColour: fc.record({ colour: fc.record({ id: colour, name, hex }) }),
+  addColours: fc.record({ colours: list(fc.record({ id: fresh, name, hex })) }),
+  setProduct: fc.record({ product: productOf }),
+  takePrices: fc.record({
+    paints: list(fc.record({ product, cans, code: name })),
+    materials: list(fc.record({ item: hostileText, each: hostileNumber })),
+    priced,
+  }),
+  setPricing: fc.record({
+    set: some({
+      overhead: share,
+      margin: share,
+      tax: share,
+      taxName: name,
+      taxed: from(v.TAXED),
+      billed: from(v.BILLINGS),
+      client: name,
+      valid: count,
+      notes: name,
+    }),
+  }),
+  addShelfCan: fc.record({
+    can: fc.record({
+      id: fresh,
+      product,
+      sheen: from(v.SHEENS),
+      colour: fc.option(colour),
+      litres: mostly(share, hostileNumber),
+      batch: name,
+    }),
+  }),
+  removeShelfCan: fc.record({ can: from(['s1', 'n1']) }),
+  addOption: fc.record({
+    option: fc.record({
+      id: fresh,
+      name,
+      surfaces: list(surface),
+      finish: fc.option(finish),
+      taken: boolean,
+    }),
+  }),
+  setOption: fc.record({
+    option: from(['x1', 'n1']),
+    set: some({ name, surfaces: list(surface), finish: fc.option(finish), taken: boolean }),
+  }),
+  removeOption: fc.record({ option: from(['x1', 'n1']) }),
+  setOwned: fc.record({ key: hostileText, pieces: count }),
+  tick: fc.record({ key: hostileText, date: fc.option(day) }),
+  patch: fc.record({
+    patches: list(
+      fc.record({
+        op: fc.constantFrom('replace', 'add', 'remove'),
+        path: fc.constantFrom(
+          ['rooms', 'order'],
+          ['rooms', 'byId', 'r1', 'walls', 'order'],
+          ['name'],
+          ['settings', 'pace.roll'],
+          ['crew', 'hours', 0],
+        ),
+        value: fc.oneof(hostileText, hostileNumber, fc.constant([])),
+      }),
+      2,
+    ),
+  }),
+};
+
+/** Any named edit with arguments of the right shape and any values. */
+export const hostileEdit: fc.Arbitrary<Edit> = fc.oneof(
+  ...Object.entries(ARGUMENTS).map(([name, args]) => args.map((a) => ({ name, args: a }) as Edit)),
+);
+
+/** A place of a document, counted through all its leaves, and what to put there. */
+export const mutation = fc.record({
+  at: fc.nat(),
+  value: fc.oneof(
+    { weight: 4, arbitrary: hostileNumber },
+    { weight: 1, arbitrary: hostileText },
+    { weight: 1, arbitrary: fc.constantFrom(null, [], {}, true) },
+  ),
+});
+export type Mutation = { readonly at: number; readonly value: unknown };
+
+/** The document with a leaf replaced; a number by a number, a text by a text, where the mutation has one. */
+export function mutated(document: unknown, { at, value }: Mutation): unknown {
+  const copy = JSON.parse(JSON.stringify(document)) as Record<string, unknown>;
+  const leaves: [Record<string, unknown>, string][] = [];
+  const walk = (owner: Record<string, unknown>) => {
+    for (const [key, item] of Object.entries(owner))
+      if (typeof item === 'object' && item !== null && Object.keys(item).length) walk(item as Record<string, unknown>);
+      else leaves.push([owner, key]);
+  };
+  walk(copy);
+  const alike = leaves.filter(([owner, key]) => typeof owner[key] === typeof value);
+  const chosen = alike.length ? alike : leaves;
+  const [owner, key] = chosen[at % chosen.length] as [Record<string, unknown>, string];
+  owner[key] = value;
+  return copy;
+}
