@@ -6,6 +6,14 @@ import './app/app.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
+import { listenToDatabase } from './app/database.ts';
+import { say } from './app/say.ts';
+import { whyNot } from './store/why.ts';
+
+// a promise nobody waits for that fails, or an error in an event: said, not swallowed
+window.addEventListener('unhandledrejection', ({ reason }) => say(`Something did not work: ${whyNot(reason)}`));
+window.addEventListener('error', ({ error }) => error && say(`Something did not work: ${whyNot(error)}`));
+listenToDatabase();
 
 const root = document.getElementById('root');
 if (root)

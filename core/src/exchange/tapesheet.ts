@@ -97,7 +97,9 @@ export function parseTapeSheet(text: string, startUnits: LengthUnit | null = nul
       if (!line.done) line.fail(`“${line.rest().slice(0, 40)}” is not understood here.`);
     } catch (error) {
       if (!(error instanceof LineProblem)) throw error;
-      problems.push({ path: '', line: index + 1, column: error.column, message: error.message });
+      // a fault that goes on from line to line is said once
+      if (problems.at(-1)?.message !== error.message)
+        problems.push({ path: '', line: index + 1, column: error.column, message: error.message });
     }
   });
   for (const room of rooms) {

@@ -74,7 +74,7 @@ describe('a job file at the door', () => {
     ['empty', '', /empty/],
     ['another kind', '%PDF-1.7 ...', /another kind/],
     ['other JSON', '{"a":1}', /not a Kovelin job/],
-    ['a future version', text.replace('"version":4', '"version":99'), /newer Kovelin.*left as it is/],
+    ['a future version', text.replace('"version":5', '"version":99'), /newer Kovelin.*left as it is/],
     ['a wrong type', text.replace('"turn":90', '"turn":"R"'), /walls\/byId.*turn.*number/],
     ['an unknown key', text.replace('"units"', '"unit":1,"units"'), /unit.*not allowed/],
     ['a dangling wall', text.replace('"order":["r1-0"', '"order":["gone"'), /order list/],

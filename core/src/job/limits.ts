@@ -20,7 +20,7 @@ export const MOST = {
   parts: 400,
   /** Walls, openings and parts of all rooms. */
   measured: 10_000,
-  diagonals: 400,
+  diagonals: 60,
   /** Heights between the ends of a wall. */
   heights: 8,
   steps: 60,

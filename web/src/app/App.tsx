@@ -1,10 +1,12 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Fault } from './Fault.tsx';
 import { LostPage } from './LostPage.tsx';
+import { keep, recall } from './remembered.ts';
+import { listenToSaid, saidNow } from './say.ts';
 import { SchemeContext } from './scheme.ts';
 import { themeFor, type Scheme } from './theme.ts';
 
@@ -18,15 +20,22 @@ const Sequence = lazy(() => import('../sequence/SequenceView.tsx'));
 const FinishSheet = lazy(() => import('../specify/FinishSheet.tsx'));
 const QuoteSheet = lazy(() => import('../order/QuoteSheet.tsx'));
 const ShoppingPage = lazy(() => import('../order/ShoppingPage.tsx'));
+const Said = lazy(() => import('./Said.tsx'));
 const DaySheet = lazy(() => import('../sequence/DaySheet.tsx'));
 
 const queries = new QueryClient();
 const KEY = 'kovelin-scheme';
 
 function firstScheme(): Scheme {
-  const kept = localStorage.getItem(KEY);
+  const kept = recall(KEY);
   if (kept === 'light' || kept === 'dark') return kept;
   return matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
+}
+
+/** Its file is fetched when there is something to say. */
+function Saying() {
+  const some = useSyncExternalStore(listenToSaid, () => saidNow().length > 0);
+  return <Suspense fallback={null}>{some && <Said />}</Suspense>;
 }
 
 export function App() {
@@ -40,7 +49,7 @@ export function App() {
       scheme,
       toggle: () => {
         const next = scheme === 'light' ? 'dark' : 'light';
-        localStorage.setItem(KEY, next);
+        keep(KEY, next);
         setScheme(next);
       },
     }),
@@ -72,6 +81,7 @@ export function App() {
                 </Routes>
               </Suspense>
             </Fault>
+            <Saying />
           </BrowserRouter>
         </QueryClientProvider>
       </ThemeProvider>

@@ -1,7 +1,13 @@
 import { Component, type ReactNode } from 'react';
 
+interface Props {
+  readonly children: ReactNode;
+  /** What stands in for it; absent: a page that says so. */
+  readonly fallback?: (error: Error) => ReactNode;
+}
+
 /** When a view fails: say so, and that the work is safe. Saved jobs are not touched by what went wrong here. */
-export class Fault extends Component<{ children: ReactNode }, { error: Error | null }> {
+export class Fault extends Component<Props, { error: Error | null }> {
   override state: { error: Error | null } = { error: null };
 
   static getDerivedStateFromError(error: Error) {
@@ -11,6 +17,7 @@ export class Fault extends Component<{ children: ReactNode }, { error: Error | n
   override render(): ReactNode {
     const { error } = this.state;
     if (!error) return this.props.children;
+    if (this.props.fallback) return this.props.fallback(error);
     return (
       <main className="lost" role="alert">
         <h1>This view could not be drawn</h1>

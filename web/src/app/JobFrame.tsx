@@ -7,11 +7,15 @@ import { exportJob } from '../store/jobs.ts';
 import { JobSession } from '../store/session.ts';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import { LostPage } from './LostPage.tsx';
-import { freshId, SessionContext, useJob } from './job-context.ts';
+import { useJob } from './job-context.ts';
+import { NotOpened } from './NotOpened.tsx';
+import { SessionContext } from './session-context.ts';
+import { takeTyped, useTyping } from './typed.ts';
+import { freshId } from '../store/ids.ts';
 import { Ledger } from './Ledger.tsx';
 import { useScheme } from './scheme.ts';
 
-type Loaded = JobSession | 'loading' | 'missing';
+type Loaded = JobSession | 'loading' | 'missing' | { readonly error: unknown };
 
 /** Opens the job of the address and frames its steps: tape, rooms, view, ledger. */
 export default function JobFrame() {
@@ -20,11 +24,14 @@ export default function JobFrame() {
   useEffect(() => {
     let mine: JobSession | null = null;
     let gone = false;
-    void JobSession.open(db, id).then((opened) => {
-      mine = opened;
-      if (gone) opened?.close();
-      else setSession(opened ?? 'missing');
-    });
+    JobSession.open(db, id).then(
+      (opened) => {
+        mine = opened;
+        if (gone) opened?.close();
+        else setSession(opened ?? 'missing');
+      },
+      (error: unknown) => !gone && setSession({ error }),
+    );
     return () => {
       gone = true;
       mine?.close();
@@ -32,6 +39,7 @@ export default function JobFrame() {
   }, [id]);
   if (session === 'loading') return <p className="waiting">Opening the job …</p>;
   if (session === 'missing') return <LostPage />;
+  if (!(session instanceof JobSession)) return <NotOpened error={session.error} />;
   return (
     <SessionContext value={session}>
       <Frame />
@@ -57,6 +65,18 @@ const PAPERS: Readonly<Record<string, string>> = {
 const KeysDialog = lazy(() => import('./KeysDialog.tsx'));
 const Notice = lazy(() => import('./Notice.tsx'));
 
+/** The field a key was pressed in. */
+const fieldOf = (target: EventTarget | null): HTMLInputElement | HTMLTextAreaElement | null =>
+  target instanceof HTMLTextAreaElement ||
+  (target instanceof HTMLInputElement && !['radio', 'checkbox', 'color'].includes(target.type))
+    ? target
+    : null;
+const atFocus = new WeakMap<EventTarget, string>();
+/** Its own undo has something to take back: a field with a draft says so, any other holds another text than when it was entered. */
+const isTypedIn = (field: HTMLInputElement | HTMLTextAreaElement | null): boolean =>
+  field !== null &&
+  (field.dataset['dirty'] === undefined ? field.value !== atFocus.get(field) : field.dataset['dirty'] === 'yes');
+
 function Frame() {
   const view = useJob();
   const { session, state } = view;
@@ -69,14 +89,10 @@ function Frame() {
   const step = PAPERS[page] ?? page;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const field =
-        event.target instanceof HTMLElement &&
-        event.target.matches('textarea, input:not([type=radio], [type=checkbox], [type=color])')
-          ? event.target
-          : null;
+      const field = fieldOf(event.target);
       const command = event.ctrlKey || event.metaKey;
       const key = event.key.toLowerCase();
-      if (command && (key === 'z' || key === 'y') && field?.dataset['dirty'] !== 'yes') {
+      if (command && (key === 'z' || key === 'y') && !isTypedIn(field)) {
         event.preventDefault();
         if (key === 'y' || event.shiftKey) session.redo();
         else session.undo();
@@ -92,16 +108,28 @@ function Frame() {
         if (next) view.goTo(next);
       } else if (event.key === '?' && !field) setHelp(true);
     };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
-  // leaving in the moment of a save would lose it: the browser asks first, and by then it is saved
-  useEffect(() => {
-    const onLeave = (event: BeforeUnloadEvent) => {
-      if (session.state.saving !== 'saved') event.preventDefault();
+    const onFocus = ({ target }: FocusEvent) => {
+      const field = fieldOf(target);
+      if (field) atFocus.set(field, field.value);
     };
-    window.addEventListener('beforeunload', onLeave);
-    return () => window.removeEventListener('beforeunload', onLeave);
+    window.addEventListener('keydown', onKey);
+    window.addEventListener('focusin', onFocus);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('focusin', onFocus);
+    };
+  });
+  // what is being typed is taken, and what is not saved yet noted down; where that cannot be, the browser asks first
+  useEffect(() => {
+    const onLeave = (event: Event) => {
+      takeTyped();
+      if (!session.leave() && event.type === 'beforeunload') event.preventDefault();
+    };
+    const moments = ['beforeunload', 'pagehide'] as const;
+    for (const moment of moments) window.addEventListener(moment, onLeave);
+    return () => {
+      for (const moment of moments) window.removeEventListener(moment, onLeave);
+    };
   }, [session]);
   useEffect(() => {
     document.title = `${state.job.name} · Kovelin`;
@@ -168,7 +196,9 @@ function Tape({ step, search, onStep }: { step: string; search: string; onStep: 
 function Tools({ onHelp }: { onHelp: () => void }) {
   const { session, state } = useJob();
   const { scheme, toggle } = useScheme();
-  const saving = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved' }[state.saving];
+  const typing = useTyping();
+  const words = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved', gone: 'Deleted' };
+  const saving = typing && state.saving === 'saved' ? 'Typing …' : words[state.saving];
   return (
     <div className="tools">
       <span className={`saving ${state.saving}`} role="status">

@@ -9,7 +9,7 @@ export default function Notice({ session, state }: { session: JobSession; state:
     <Snackbar
       open
       message={state.notice}
-      autoHideDuration={failed ? null : 9000}
+      autoHideDuration={failed || state.saving === 'gone' ? null : 9000}
       onClose={(_, reason) => reason !== 'clickaway' && session.tell(null)}
       action={
         failed ? (

@@ -1,15 +1,21 @@
+import type { Edit } from '@kovelin/core/job/edits.ts';
 import type { Reading } from '@kovelin/core/job/types.ts';
-import { parseLength, type LengthOptions } from '@kovelin/core/units/length.ts';
+import type { LengthOptions } from '@kovelin/core/units/length.ts';
+import { readReading, unitOf } from '@kovelin/core/units/reading.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { aim, hasPad } from './aim.ts';
-import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
+import { type ChangeEvent, type KeyboardEvent, type ReactNode, useContext, useId, useState } from 'react';
+import { SessionContext } from './session-context.ts';
+import { say } from './say.ts';
+import { useTyped } from './typed.ts';
 
 interface TextFieldProps<T> {
   readonly label: string;
   readonly value: string;
   /** Reads what is typed; a sentence when it cannot be. */
   readonly parse: (text: string) => { ok: true; value: T } | { ok: false; message: string };
-  readonly onDraft?: (value: T | null) => void;
+  /** The edit that shows what is being typed; it is the field's own, and goes with it. */
+  readonly drafts?: (value: T) => Edit | null;
   /** @returns a sentence when the edit was refused. */
   readonly onCommit: (value: T) => string | null | undefined;
   readonly onEnter?: (() => void) | undefined;
@@ -19,6 +25,8 @@ interface TextFieldProps<T> {
   readonly problem?: string | null;
   readonly id?: string;
   readonly hideLabel?: boolean;
+  /** Several lines: Enter starts a new one, Ctrl Enter takes what is there. */
+  readonly lines?: number;
   /** Id of a datalist of suggestions. */
   readonly list?: string;
   /** Takes what the laser meter reads, while it was the last such field to have the focus. */
@@ -36,6 +44,8 @@ export function DraftField<T>(props: TextFieldProps<T>) {
   /** What stood there when typing began: the value itself follows the draft. */
   const [before, setBefore] = useState('');
   const [refused, setRefused] = useState<string | null>(null);
+  const session = useContext(SessionContext);
+  const [owner] = useState(() => ({}));
   const read = text === null ? null : props.parse(text);
   const message = (read && !read.ok ? read.message : refused) ?? props.problem ?? null;
   const type = (next: string) => {
@@ -43,18 +53,25 @@ export function DraftField<T>(props: TextFieldProps<T>) {
     setText(next);
     setRefused(null);
     const parsed = props.parse(next);
-    props.onDraft?.(parsed.ok ? parsed.value : null);
+    if (props.drafts) session?.setDraft(owner, parsed.ok ? props.drafts(parsed.value) : null);
   };
   const commit = (): boolean => {
     if (text === null) return true;
     if (!read?.ok) return false;
     if (text !== before) setRefused(props.onCommit(read.value) ?? null);
-    else props.onDraft?.(null);
+    session?.setDraft(owner, null);
     setText(null);
     return true;
   };
-  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'Enter') {
+  useTyped(text !== null && text !== before, () => {
+    session?.setDraft(owner, null);
+    if (text === null || text === before) return;
+    if (read?.ok) props.onCommit(read.value);
+    else say(`“${text.slice(0, 40)}” for ${props.label} was not taken: ${read?.message ?? ''}`);
+    setText(null);
+  });
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
+    if (event.key === 'Enter' && (!props.lines || event.ctrlKey || event.metaKey)) {
       event.preventDefault();
       const field = event.currentTarget;
       if (!commit()) return;
@@ -64,34 +81,41 @@ export function DraftField<T>(props: TextFieldProps<T>) {
     } else if (event.key === 'Escape' && text !== null) {
       setText(null);
       setRefused(null);
-      props.onDraft?.(null);
+      session?.setDraft(owner, null);
     }
+  };
+  const common = {
+    id,
+    value: text ?? props.value,
+    placeholder: props.placeholder,
+    'data-dirty': text === null ? 'no' : 'yes',
+    'aria-invalid': message !== null,
+    'aria-describedby': message ? `${id}-p` : undefined,
+    spellCheck: false,
+    onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => type(event.target.value),
+    onBlur: commit,
+    onKeyDown,
   };
   return (
     <span className={`field ${props.className ?? ''}`}>
       <label htmlFor={id} className={props.hideLabel ? 'unseen' : ''}>
         {props.label}
       </label>
-      <input
-        id={id}
-        value={text ?? props.value}
-        placeholder={props.placeholder}
-        data-length={props.takesReadings ? '' : undefined}
-        inputMode={props.takesReadings && hasPad() ? 'none' : undefined}
-        data-dirty={text === null ? undefined : 'yes'}
-        aria-invalid={message !== null}
-        aria-describedby={message ? `${id}-p` : undefined}
-        autoComplete="off"
-        spellCheck={false}
-        list={props.list}
-        onFocus={(event) => {
-          event.target.select();
-          if (props.takesReadings) aim({ id, label: props.label });
-        }}
-        onChange={(event) => type(event.target.value)}
-        onBlur={commit}
-        onKeyDown={onKeyDown}
-      />
+      {props.lines ? (
+        <textarea {...common} rows={props.lines} />
+      ) : (
+        <input
+          {...common}
+          data-length={props.takesReadings ? '' : undefined}
+          inputMode={props.takesReadings && hasPad() ? 'none' : undefined}
+          autoComplete="off"
+          list={props.list}
+          onFocus={(event) => {
+            event.target.select();
+            if (props.takesReadings) aim({ id, label: props.label });
+          }}
+        />
+      )}
       {message && (
         <span className="problem" id={`${id}-p`} role="alert">
           {message}
@@ -101,31 +125,35 @@ export function DraftField<T>(props: TextFieldProps<T>) {
   );
 }
 
+/** A text of at most so many characters, or of at least one, too. */
+export const readText =
+  (most: number, least = 0) =>
+  (text: string): { ok: true; value: string } | { ok: false; message: string } => {
+    const { length } = text.trim();
+    return length >= least && length <= most
+      ? { ok: true, value: text.trim() }
+      : { ok: false, message: least ? `${least} to ${most} characters are accepted.` : `At most ${most} characters.` };
+  };
+
 type LengthProps = Omit<TextFieldProps<Reading | null>, 'parse' | 'value'> & {
   readonly value: Reading | null;
   readonly system: System;
-  readonly options?: LengthOptions;
+  readonly options?: Omit<LengthOptions, 'unit'>;
   /** May be left empty. */
   readonly optional?: boolean;
 };
 
-/** Reads a length; a bare number takes the job's unit and is kept with it, so that it means the same for ever. */
+/** Reads a length as a field does: in the job's unit where it names none, or nothing at all where that may be. */
 export function readLength(
   text: string,
   system: System,
-  options: LengthOptions = {},
+  options: Omit<LengthOptions, 'unit'> = {},
   optional = false,
 ): ReturnType<TextFieldProps<Reading | null>['parse']> {
   const typed = text.trim();
   if (!typed && optional) return { ok: true, value: null };
-  const unit = system === 'imperial' ? 'ft' : 'm';
-  const parsed = parseLength(typed, { unit, ...options });
-  if (!parsed.ok) return { ok: false, message: parsed.problems[0]?.message ?? '' };
-  const alone = parseLength(typed, { ...options });
-  return {
-    ok: true,
-    value: { typed: alone.ok ? typed : `${typed}${unit === 'ft' ? "'" : ' m'}`, metres: parsed.value },
-  };
+  const reading = readReading(typed, unitOf(system), options);
+  return reading.ok ? reading : { ok: false, message: reading.problems[0]?.message ?? '' };
 }
 
 export function LengthField({ value, system, options, optional, ...rest }: LengthProps) {

@@ -4,14 +4,13 @@ import { derive, type Derived } from '@kovelin/core/order/derive.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { remember } from '@kovelin/core/units/remember.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { createContext, useContext, useSyncExternalStore } from 'react';
+import { useContext, useSyncExternalStore } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { JobSession, SessionState } from '../store/session.ts';
+import { SessionContext } from './session-context.ts';
 
 /** Worked out once a document, however many views read it. */
 const derivedOf = remember((job: Job) => derive(job));
-
-export const SessionContext = createContext<JobSession | null>(null);
 
 export interface JobView {
   readonly session: JobSession;
@@ -67,6 +66,3 @@ export function useJob(): JobView {
     goTo: (id) => change({ room: id, surface: '' }),
   };
 }
-
-/** Ids for new things, from the browser's random source. */
-export const freshId = (): string => `k${crypto.randomUUID().replaceAll('-', '').slice(0, 16)}`;

@@ -1,13 +1,16 @@
 import { useEffect, useState } from 'react';
 import { Navigate } from 'react-router';
+import { NotOpened } from '../app/NotOpened.tsx';
 import { openDemo } from './demo.ts';
 
 /** Opens the keeper's cottage: as it was left here, or fresh the first time. */
 export default function DemoPage() {
   const [id, setId] = useState<string | null>(null);
+  const [error, setError] = useState<unknown>(null);
   useEffect(() => {
-    void openDemo().then(setId);
+    openDemo().then(setId, setError);
   }, []);
+  if (error !== null) return <NotOpened error={error} />;
   return id ? (
     <Navigate to={`/job/${id}/measure`} replace />
   ) : (

@@ -1,5 +1,7 @@
+import { MAX_JOB_BYTES, MOST, tooLarge } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/types.ts';
 import { takeoffJob } from '@kovelin/core/measure/takeoff.ts';
+import { sentence } from '@kovelin/core/units/problem.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
@@ -8,14 +10,35 @@ import Snackbar from '@mui/material/Snackbar';
 import { liveQuery } from 'dexie';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { DraftField } from '../app/fields.tsx';
-import { freshId } from '../app/job-context.ts';
+import { attempt } from '../app/database.ts';
+import { Fault } from '../app/Fault.tsx';
+import { DraftField, readText } from '../app/fields.tsx';
+import { ReadingBar } from '../app/ReadingBar.tsx';
+import { say } from '../app/say.ts';
+import { freshId } from '../store/ids.ts';
 import { useScheme } from '../app/scheme.ts';
 import { PlanShape } from '../drawing/PlanShape.tsx';
-import { db, type JobRow } from '../store/db.ts';
-import { createJob, deleteJob, duplicateJob, exportJob, importFile, renameJob, restoreJob } from '../store/jobs.ts';
+import type { JobRow } from '../store/db.ts';
+import {
+  bringIn,
+  createJob,
+  deleteJob,
+  download,
+  duplicateJob,
+  emptyTrash,
+  exportJob,
+  listJobs,
+  renameJob,
+  restoreJob,
+  sweepTouches,
+} from '../store/jobs.ts';
+import { askToKeep } from '../store/keep.ts';
+import { whyNot } from '../store/why.ts';
+import { useReading } from '../workers/files.ts';
 import { openDemo } from './demo.ts';
 
+/** Milliseconds in which a deleted job can be brought back. */
+const UNDO = 12_000;
 const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
 export default function JobsPage() {
@@ -25,19 +48,47 @@ export default function JobsPage() {
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const { scheme, toggle } = useScheme();
+  const reading = useReading();
   useEffect(() => {
     document.title = 'Kovelin';
-    const watch = liveQuery(() => db.jobs.orderBy('updated').reverse().toArray()).subscribe(setJobs);
+    const watch = liveQuery(listJobs).subscribe({
+      next: setJobs,
+      error: (error: unknown) => setProblems([`Your jobs could not be listed: ${whyNot(error)}`]),
+    });
     return () => watch.unsubscribe();
   }, []);
-  const bringIn = async (file: File | undefined) => {
+  useEffect(() => {
+    // what was deleted on an earlier visit can no longer be brought back
+    void attempt('Deleted jobs could not be cleared away', async () => {
+      await emptyTrash(Date.now() - UNDO);
+      await sweepTouches();
+    });
+  }, []);
+  const open = (id: string | null) => id !== null && void navigate(`/job/${id}/measure`);
+  const bringFile = async (file: File | undefined) => {
     if (!file) return;
-    const result = await importFile(file, freshId());
-    if ('problems' in result)
-      setProblems([`${file.name} was not imported; your jobs are as they were.`, ...result.problems]);
-    else void navigate(`/job/${result.id}/measure`);
+    const refuse = (...why: readonly string[]) =>
+      setProblems([`${file.name} was not imported; your jobs are as they were.`, ...why]);
+    setProblems([]);
+    if (file.size > MAX_JOB_BYTES) return refuse(tooLarge(file.size));
+    const name = file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Imported job';
+    const text = await file.text();
+    const read = await reading.read(file.name, (api) => api.job(text, name), refuse);
+    if (read && !read.ok) refuse(...read.problems.map(sentence));
+    else if (read) open(await attempt(`${file.name} was read, but not kept`, () => bringIn(read.value, freshId())));
   };
-  const start = async () => void navigate(`/job/${await createJob(freshId(), 'New job')}/measure`);
+  const start = async () => {
+    void askToKeep();
+    open(await attempt('The job was not made', () => createJob(freshId(), 'New job')));
+  };
+  const remove = async (row: JobRow) => {
+    const hidden = await attempt(`${row.name} was not deleted`, () => deleteJob(row.id));
+    if (hidden) setDeleted(row);
+  };
+  const forget = (row: JobRow | null) => {
+    setDeleted(null);
+    if (row) void attempt(`${row.name} could not be cleared away`, () => emptyTrash(Date.now(), [row.id]));
+  };
   return (
     <div className="jobs-page">
       <header className="top">
@@ -68,11 +119,12 @@ export default function JobsPage() {
             tabIndex={-1}
             accept=".json,.tape,.txt"
             onChange={(event) => {
-              void bringIn(event.target.files?.[0]);
+              void bringFile(event.target.files?.[0]);
               event.target.value = '';
             }}
           />
         </div>
+        <ReadingBar reading={reading} />
         {problems.length > 0 && (
           <div className="problems" role="alert">
             {problems.map((text) => (
@@ -89,26 +141,28 @@ export default function JobsPage() {
               Nothing measured yet. Start a job and type the first wall: areas, coats, cans and the order of work follow
               from what you type.
             </p>
-            <Button variant="outlined" onClick={() => void openDemo().then((id) => navigate(`/job/${id}/measure`))}>
+            <Button variant="outlined" onClick={() => void attempt('The cottage was not opened', openDemo).then(open)}>
               Look at the keeper’s cottage
             </Button>
           </div>
         )}
         <ul className="job-list">
           {jobs?.map((row) => (
-            <JobCard key={row.id} row={row} onDelete={() => void deleteJob(row.id).then(() => setDeleted(row))} />
+            <Fault key={row.id} fallback={() => <DamagedCard row={row} onDelete={() => void remove(row)} />}>
+              <JobCard row={row} onDelete={() => void remove(row)} />
+            </Fault>
           ))}
         </ul>
       </main>
       <Snackbar
         open={deleted !== null}
         message={`${deleted?.name ?? ''} was deleted`}
-        autoHideDuration={12_000}
-        onClose={(_, reason) => reason !== 'clickaway' && setDeleted(null)}
+        autoHideDuration={UNDO}
+        onClose={(_, reason) => reason !== 'clickaway' && forget(deleted)}
         action={
           <Button
             onClick={() => {
-              if (deleted) void restoreJob(deleted);
+              if (deleted) void attempt(`${deleted.name} was not brought back`, () => restoreJob(deleted.id));
               setDeleted(null);
             }}
           >
@@ -117,6 +171,28 @@ export default function JobsPage() {
         }
       />
     </div>
+  );
+}
+
+/** A record that cannot be read: it can be taken out as it is, or deleted; the others are not touched. */
+function DamagedCard({ row, onDelete }: { row: JobRow; onDelete: () => void }) {
+  return (
+    <li className="job-card">
+      <h2>{row.name || 'A job without a name'}</h2>
+      <p role="note">What is kept of this job is damaged. It was left as it is.</p>
+      <span className="row-buttons">
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => download('damaged.json', JSON.stringify(row.job, null, 1))}
+        >
+          Export what is there
+        </Button>
+        <Button size="small" onClick={onDelete}>
+          Delete
+        </Button>
+      </span>
+    </li>
   );
 }
 
@@ -140,12 +216,14 @@ function JobCard({ row, onDelete }: { row: JobRow; onDelete: () => void }) {
           label="Name"
           hideLabel
           value={row.name}
-          parse={(text) =>
-            text.trim() && text.length <= 80
-              ? { ok: true, value: text.trim() }
-              : { ok: false, message: 'A job needs a name of 1 to 80 characters.' }
-          }
-          onCommit={(name) => void renameJob(row, name).then(() => setNaming(false))}
+          parse={readText(MOST.name, 1)}
+          onCommit={(name) => {
+            setNaming(false);
+            void attempt('The job was not renamed', () => renameJob(row, name)).then(
+              (refused) => refused && say(refused),
+            );
+            return null;
+          }}
           onEnter={() => setNaming(false)}
         />
       ) : (
@@ -177,7 +255,9 @@ function JobCard({ row, onDelete }: { row: JobRow; onDelete: () => void }) {
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         <MenuItem onClick={act(() => setNaming(true))}>Rename</MenuItem>
-        <MenuItem onClick={act(() => void duplicateJob(row, freshId()))}>Duplicate</MenuItem>
+        <MenuItem onClick={act(() => void attempt(`${row.name} was not copied`, () => duplicateJob(row, freshId())))}>
+          Duplicate
+        </MenuItem>
         <MenuItem onClick={act(() => exportJob(row.job))}>Export</MenuItem>
         <MenuItem onClick={act(onDelete)}>Delete</MenuItem>
       </Menu>

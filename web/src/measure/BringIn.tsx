@@ -1,6 +1,5 @@
-import { outlinesOf, wallsOf, type Chain, type PlanFile } from '@kovelin/core/exchange/plan/chains.ts';
-import { readPlan } from '@kovelin/core/exchange/plan/read.ts';
-import { assignReadings, readReadings } from '@kovelin/core/exchange/readings.ts';
+import { MAX_PLAN_BYTES, wallsOf, type Chain } from '@kovelin/core/exchange/plan/chains.ts';
+import { MAX_READINGS_BYTES } from '@kovelin/core/exchange/readings.ts';
 import { rows, type Room } from '@kovelin/core/job/types.ts';
 import { polygonArea } from '@kovelin/core/measure/geometry.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
@@ -9,10 +8,15 @@ import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { METRES_PER, type LengthUnit } from '@kovelin/core/units/si.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Choice } from '../app/fields.tsx';
-import { freshId, type JobView } from '../app/job-context.ts';
+import type { JobView } from '../app/job-context.ts';
+import { freshId } from '../store/ids.ts';
+import { ReadingBar } from '../app/ReadingBar.tsx';
 import { PlanShape } from '../drawing/PlanShape.tsx';
+import { askFiles, useReading, whyNotRead } from '../workers/files.ts';
+import type { PlanHead } from '../workers/files.worker.ts';
 import { Problems } from './Problems.tsx';
 
 interface Props {
@@ -46,11 +50,27 @@ export default function BringIn(props: Props) {
 function FromList({ view, room, onClose }: Props) {
   const { session, system } = view;
   const [text, setText] = useState('');
-  const list = text.trim() ? readReadings(text, system) : null;
-  const assigned = list && assignReadings(room, list.readings);
-  const problems = [...(list?.problems ?? []), ...(assigned?.problems ?? [])].map((p) =>
-    p.line ? `Row ${p.line}: ${p.message}` : p.message,
-  );
+  const [refused, setRefused] = useState<string | null>(null);
+  const { data, error, isFetching } = useQuery({
+    queryKey: ['readings', text, room, system],
+    queryFn: ({ signal }) => askFiles((api) => api.readings(text, room, system), signal),
+    enabled: text.trim() !== '',
+    networkMode: 'always',
+    retry: false,
+    gcTime: 0,
+  });
+  const assigned = text.trim() ? data : undefined;
+  const problems = [
+    ...(refused ? [refused] : []),
+    ...(error ? [whyNotRead('This list', error) ?? ''] : []),
+    ...(assigned?.problems ?? []).map((p) => (p.line ? `Row ${p.line}: ${p.message}` : p.message)),
+  ];
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    const large = file.size > MAX_READINGS_BYTES;
+    setRefused(large ? `${file.name} is larger than 2 MB; keep only the lengths, one a row.` : null);
+    if (!large) setText(await file.text());
+  };
   const take = () => {
     if (!assigned?.lengths.length) return;
     session.edit({ name: 'setLengths', args: { room: room.id, lengths: assigned.lengths } });
@@ -70,12 +90,9 @@ function FromList({ view, room, onClose }: Props) {
       </label>
       <label className="file">
         or <span>read them from a file</span>
-        <input
-          type="file"
-          accept=".csv,.txt,.tsv,text/*"
-          onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
-        />
+        <input type="file" accept=".csv,.txt,.tsv,text/*" onChange={(event) => void open(event.target.files?.[0])} />
       </label>
+      {isFetching && <p role="status">Reading …</p>}
       <Problems items={problems.slice(0, 6)} />
       {assigned && assigned.lengths.length > 0 && (
         <ul className="preview" aria-label="What would be taken">
@@ -108,7 +125,8 @@ const UNITS: readonly (readonly [LengthUnit | '', string])[] = [
 
 function FromPlan({ view, room, onClose }: Props) {
   const { session, system } = view;
-  const [file, setFile] = useState<PlanFile | null>(null);
+  const [file, setFile] = useState<(PlanHead & { readonly text: string }) | null>(null);
+  const reading = useReading();
   const [refused, setRefused] = useState<string[]>([]);
   const [layer, setLayer] = useState('');
   const [unit, setUnit] = useState<LengthUnit | ''>('');
@@ -116,22 +134,39 @@ function FromPlan({ view, room, onClose }: Props) {
   const [name, setName] = useState('');
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
-    const read = readPlan(await chosen.text());
     setName(chosen.name);
     setPick(0);
+    setFile(null);
+    if (chosen.size > MAX_PLAN_BYTES)
+      return setRefused(['This drawing is larger than 20 MB; export only the floor plan.']);
+    const text = await chosen.text();
+    const read = await reading.read(
+      chosen.name,
+      (api) => api.plan(text),
+      (why) => setRefused([why]),
+    );
+    if (!read) return;
     setRefused(read.ok ? [] : read.problems.map(sentence));
-    setFile(read.ok ? read.value : null);
     if (!read.ok) return;
     const { layers } = read.value;
-    setLayer((layers.find((l) => /plan|wall/i.test(l.name)) ?? layers[0])?.name ?? '');
+    setFile({ ...read.value, text });
+    setLayer(layers.find((l) => /plan|wall/i.test(l)) ?? layers[0] ?? '');
     setUnit(read.value.unit ?? '');
   };
   const scale = file?.metresPerUnit ?? (unit ? METRES_PER[unit] : null);
-  const outlines = file && layer && scale ? outlinesOf(file, layer, scale) : null;
+  const { data: outlines = null, error } = useQuery({
+    queryKey: ['outlines', name, file?.text.length, layer, scale],
+    queryFn: ({ signal }) => askFiles((api) => api.outlines(file?.text ?? '', layer, scale ?? 1), signal),
+    enabled: file !== null && layer !== '' && scale !== null,
+    networkMode: 'always',
+    retry: false,
+    gcTime: 0,
+  });
   const chosen: Chain | undefined = outlines?.ok ? outlines.value[pick] : undefined;
   const walls = chosen && wallsOf(chosen, system);
   const problems = [
     ...refused,
+    ...(error ? [whyNotRead(name, error) ?? ''] : []),
     ...(outlines && !outlines.ok ? outlines.problems.map((p) => p.message) : []),
     ...(walls && !walls.ok ? walls.problems.map((p) => p.message) : []),
     ...(file && !file.layers.length ? ['There are no lines, polylines or arcs in this drawing.'] : []),
@@ -177,7 +212,7 @@ function FromPlan({ view, room, onClose }: Props) {
           <Choice
             label="Layer with the room’s outline"
             value={layer}
-            options={file.layers.map((l) => [l.name, l.name])}
+            options={file.layers.map((l) => [l, l])}
             onChange={(next) => {
               setLayer(next);
               setPick(0);
@@ -193,6 +228,7 @@ function FromPlan({ view, room, onClose }: Props) {
           )}
         </span>
       )}
+      <ReadingBar reading={reading} />
       <Problems items={problems} />
       <Problems items={file?.notes ?? []} soft />
       {file && !scale && <Problems items={['Choose the unit it is drawn in; the walls follow.']} soft />}
@@ -200,7 +236,7 @@ function FromPlan({ view, room, onClose }: Props) {
         <fieldset>
           <legend>Which outline?</legend>
           <div className="outlines">
-            {outlines.value.slice(0, 12).map((outline, i) => (
+            {outlines.value.map((outline, i) => (
               <label key={i} className={i === pick ? 'chosen' : ''}>
                 <input type="radio" name="outline" checked={i === pick} onChange={() => setPick(i)} />
                 <PlanShape corners={outline.corners} />

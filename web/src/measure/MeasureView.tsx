@@ -3,7 +3,7 @@ import { suspectsOf } from '@kovelin/core/measure/suspects.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { useJob } from '../app/job-context.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import type { Placing } from '../drawing/placing.ts';
@@ -35,6 +35,10 @@ export default function MeasureView() {
   const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
   const [bringing, setBringing] = useState(false);
   const [explained, setExplained] = useState<Explained | null>(null);
+  const [owner] = useState(() => ({}));
+  const { session } = view;
+  // left in the middle of a drag
+  useEffect(() => () => session.setDraft(owner, null), [session, owner]);
   const toFirst = useCallback(() => {
     const lengths = [...document.querySelectorAll<HTMLInputElement>('input[data-length][id^="length-"]')];
     (lengths.find((input) => !input.value) ?? lengths[0])?.focus();
@@ -56,7 +60,7 @@ export default function MeasureView() {
           takeoff={takeoff}
           paint={paint}
           suspects={suspects}
-          placing={placingOf(view, room.id, () => setWay('rows'))}
+          placing={placingOf(view, room.id, owner, () => setWay('rows'))}
           aside={way === 'table' ? null : <ClosurePlan view={view} />}
         />
         {takeoff.closure?.provisional && <Suspects view={view} suspicion={suspicion} />}
@@ -109,13 +113,18 @@ export default function MeasureView() {
 }
 
 /** An opening dragged or nudged on the drawing is an edit of its distance, written as its tape would say it. */
-function placingOf({ session, system }: ReturnType<typeof useJob>, room: string, showRows: () => void): Placing {
+function placingOf(
+  { session, system }: ReturnType<typeof useJob>,
+  room: string,
+  owner: object,
+  showRows: () => void,
+): Placing {
   const edit = (opening: Opening, at: number) => ({
     name: 'setOpening' as const,
     args: { room, opening: opening.id, set: { at: tapeReading(at, system) } },
   });
   return {
-    draft: (opening, at) => session.setDraft(at === null ? null : edit(opening, at)),
+    draft: (opening, at) => session.setDraft(owner, at === null ? null : edit(opening, at)),
     commit: (opening, at) => void session.edit(edit(opening, at)),
     type: (opening) => {
       showRows();

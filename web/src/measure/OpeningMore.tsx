@@ -33,7 +33,7 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
       options={{ max: key === 'rise' ? 20 : 2 }}
       placeholder={none}
       problem={problemsAt({ room, takeoff }, `openings/${o.id}/${key}`)[0] ?? null}
-      onDraft={(r) => session.setDraft(r && edit({ [key]: r }))}
+      drafts={(r) => r && edit({ [key]: r })}
       onCommit={(r) => commit({ [key]: r })}
     />
   );
@@ -42,7 +42,7 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
       label={label}
       value={String(o.panels[key])}
       parse={readCount(12, 1)}
-      onDraft={(n) => session.setDraft(n === null ? null : edit({ panels: { ...o.panels, [key]: n } }))}
+      drafts={(n) => (n === null ? null : edit({ panels: { ...o.panels, [key]: n } }))}
       onCommit={(n) => commit({ panels: { ...o.panels, [key]: n } })}
     />
   );
@@ -121,9 +121,7 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
             system={system}
             options={{ max: 2 }}
             placeholder="none"
-            onDraft={(depth) =>
-              session.setDraft(depth && edit({ reveal: { depth, painted: reveal?.painted ?? true } }))
-            }
+            drafts={(depth) => depth && edit({ reveal: { depth, painted: reveal?.painted ?? true } })}
             onCommit={(depth) => commit({ reveal: depth && { depth, painted: reveal?.painted ?? true } })}
           />
           {reveal && (

@@ -4,7 +4,8 @@ import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { Fragment, lazy, Suspense, useState } from 'react';
 import { Choice, LengthField } from '../app/fields.tsx';
-import { freshId, type JobView } from '../app/job-context.ts';
+import type { JobView } from '../app/job-context.ts';
+import { freshId } from '../store/ids.ts';
 import { sentenceCase, surfaceWord } from '../app/words.ts';
 import { OFFSET, problemsAt, type RoomProps } from './parts.ts';
 import { MoreButton, RemoveButton } from './RemoveButton.tsx';
@@ -98,7 +99,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
                 options={key === 'at' || key === 'sill' ? OFFSET : {}}
                 placeholder={optional ? 'none' : ''}
                 problem={problem(key)}
-                onDraft={(reading) => session.setDraft(reading && edit({ [key]: reading }))}
+                drafts={(reading) => reading && edit({ [key]: reading })}
                 onCommit={(reading) => session.edit(edit({ [key]: reading }))}
               />
             </td>

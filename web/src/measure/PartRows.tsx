@@ -6,7 +6,7 @@ import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { INCH, type System } from '@kovelin/core/units/si.ts';
 import { useState } from 'react';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
-import { freshId } from '../app/job-context.ts';
+import { freshId } from '../store/ids.ts';
 import { sentenceCase } from '../app/words.ts';
 import { problemsAt, readCount, type RoomProps } from './parts.ts';
 import { RemoveButton } from './RemoveButton.tsx';
@@ -165,7 +165,7 @@ function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
             options={{ zero: key === 'at' || key === 'sill' }}
             placeholder={key === 'sill' ? 'floor' : 'usual'}
             problem={problem(key)}
-            onDraft={(r) => session.setDraft(r && edit({ [key]: r }))}
+            drafts={(r) => r && edit({ [key]: r })}
             onCommit={(r) => session.edit(edit({ [key]: r }))}
           />
         ))}
@@ -175,7 +175,7 @@ function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
             label={rule.counted}
             value={String(part.count)}
             parse={readCount(999)}
-            onDraft={(n) => session.setDraft(n === null ? null : edit({ count: n }))}
+            drafts={(n) => (n === null ? null : edit({ count: n }))}
             onCommit={(n) => session.edit(edit({ count: n }))}
           />
         )}

@@ -1,11 +1,12 @@
+import { MOST } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/types.ts';
 import { OPENING_KINDS, ROOM_USES } from '@kovelin/core/job/vocabulary.ts';
 import { residualsOf } from '@kovelin/core/measure/residuals.ts';
 import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';
 import Button from '@mui/material/Button';
 import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
-import { Choice, DraftField, LengthField } from '../app/fields.tsx';
-import { freshId } from '../app/job-context.ts';
+import { Choice, DraftField, LengthField, readText } from '../app/fields.tsx';
+import { freshId } from '../store/ids.ts';
 import { sentenceCase } from '../app/words.ts';
 import { OpeningRows, startOpening } from './OpeningRows.tsx';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
@@ -123,8 +124,8 @@ function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) 
       <DraftField
         label="Room"
         value={room.name}
-        parse={readName}
-        onDraft={(name) => session.setDraft(name === null ? null : edit({ name }))}
+        parse={readText(MOST.name, 1)}
+        drafts={(name) => (name === null ? null : edit({ name }))}
         onCommit={(name) => session.edit(edit({ name }))}
       />
       <LengthField
@@ -132,7 +133,7 @@ function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) 
         value={room.height}
         system={system}
         options={HEIGHT}
-        onDraft={(height) => session.setDraft(height && edit({ height }))}
+        drafts={(height) => height && edit({ height })}
         onCommit={(height) => session.edit(edit({ height }))}
         onEnter={onEnter}
       />
@@ -154,8 +155,3 @@ function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) 
     </div>
   );
 }
-
-const readName = (text: string): { ok: true; value: string } | { ok: false; message: string } =>
-  text.trim() && text.length <= 80
-    ? { ok: true, value: text.trim() }
-    : { ok: false, message: 'A room needs a name of 1 to 80 characters.' };

@@ -3,7 +3,10 @@ import { parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
 import type { Room } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { useState } from 'react';
-import { freshId, type JobView } from '../app/job-context.ts';
+import type { JobView } from '../app/job-context.ts';
+import { freshId } from '../store/ids.ts';
+import { say } from '../app/say.ts';
+import { useTyped } from '../app/typed.ts';
 import { Problems } from './Problems.tsx';
 
 type Read = { ok: true; edit: Parameters<JobView['session']['edit']>[0] } | { ok: false; problems: string[] };
@@ -25,13 +28,14 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
   const { session, system } = view;
   const [text, setText] = useState<string | null>(null);
   const [seed, setSeed] = useState(freshId);
+  const [owner] = useState(() => ({}));
   const stored = session.state.job.rooms.byId[room.id] ?? room;
   const written = formatTapeSheet([stored], system);
   const result = text === null ? null : read(text, stored, seed);
   const type = (next: string) => {
     setText(next);
     const now = read(next, stored, seed);
-    session.setDraft(now.ok ? now.edit : null);
+    session.setDraft(owner, now.ok ? now.edit : null);
   };
   const commit = () => {
     if (!result?.ok) return;
@@ -39,6 +43,11 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
     setText(null);
     setSeed(freshId());
   };
+  useTyped(text !== null, () => {
+    session.setDraft(owner, null);
+    if (result && !result.ok) say(`The shorthand of ${stored.name} was not taken: ${result.problems[0] ?? ''}`);
+    commit();
+  });
   return (
     <div className="shorthand">
       <label htmlFor="shorthand">Shorthand of {stored.name}</label>
@@ -46,7 +55,7 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
         id="shorthand"
         value={text ?? written}
         spellCheck={false}
-        data-dirty={text === null ? undefined : 'yes'}
+        data-dirty={text === null ? 'no' : 'yes'}
         aria-invalid={result ? !result.ok : false}
         onChange={(event) => type(event.target.value)}
         onBlur={commit}
@@ -54,7 +63,7 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
           if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) commit();
           if (event.key === 'Escape') {
             setText(null);
-            session.setDraft(null);
+            session.setDraft(owner, null);
           }
         }}
       />

@@ -40,7 +40,7 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
               options={{ max: 1, what: 'a face' }}
               placeholder="none"
               problem={problemsAt({ room, takeoff }, `trim/${kind}`)[0] ?? null}
-              onDraft={(face) => session.setDraft(face && withFace(face))}
+              drafts={(face) => face && withFace(face)}
               onCommit={(face) => session.edit(withFace(face))}
             />
             {run && (
@@ -52,7 +52,7 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
                 options={{ max: 1, what: 'a girth' }}
                 placeholder="as face"
                 list={`profiles-${kind}`}
-                onDraft={(girth) => session.setDraft(girth && edit({ ...run, girth }))}
+                drafts={(girth) => girth && edit({ ...run, girth })}
                 onCommit={(girth) => session.edit(edit({ ...run, girth }))}
               />
             )}
@@ -71,7 +71,7 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
                 value={run.at}
                 system={system}
                 options={HEIGHT}
-                onDraft={(at) => session.setDraft(at && edit({ ...run, at }))}
+                drafts={(at) => at && edit({ ...run, at })}
                 onCommit={(at) => session.edit(edit({ ...run, at }))}
               />
             )}

@@ -9,7 +9,7 @@ type Change = Partial<Omit<Wall, 'id'>>;
 export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wall: Wall }) {
   const { session, system } = view;
   const edit = (set: Change) => ({ name: 'setWall' as const, args: { room: room.id, wall: wall.id, set } });
-  const draft = (set: Change | null) => session.setDraft(set && edit(set));
+  const draft = (set: Change | null) => set && edit(set);
   const commit = (set: Change) => session.edit(edit(set));
   const problem = (place: string) => problemsAt({ room, takeoff }, `walls/${wall.id}/${place}`)[0] ?? null;
   const common = { system };
@@ -32,7 +32,7 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
                 value={peak.height}
                 options={HEIGHT}
                 problem={i === 0 ? problem('peak') : null}
-                onDraft={(r) => draft(r && set('height')(r))}
+                drafts={(r) => draft(r && set('height')(r))}
                 onCommit={(r) => commit(set('height')(r))}
               />
               <LengthField
@@ -40,7 +40,7 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
                 label="at"
                 value={peak.at}
                 options={WALL}
-                onDraft={(r) => draft(r && set('at')(r))}
+                drafts={(r) => draft(r && set('at')(r))}
                 onCommit={(r) => commit(set('at')(r))}
               />
             </span>
@@ -82,7 +82,7 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
               label="by"
               value={bow.rise}
               problem={problem('bow')}
-              onDraft={(rise) => draft(rise && { bow: { ...bow, rise } })}
+              drafts={(rise) => draft(rise && { bow: { ...bow, rise } })}
               onCommit={(rise) => (rise ? commit({ bow: { ...bow, rise } }) : null)}
             />
           )}
@@ -123,7 +123,7 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
                 value={foot[key]}
                 options={key === 'rise' ? HEIGHT : OFFSET}
                 problem={key === 'from' ? problem('foot') : null}
-                onDraft={(r) => draft(r && { foot: { ...foot, [key]: r } })}
+                drafts={(r) => draft(r && { foot: { ...foot, [key]: r } })}
                 onCommit={(r) => (r ? commit({ foot: { ...foot, [key]: r } }) : null)}
               />
             ))}
@@ -132,7 +132,7 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
               label="risers (0: raking)"
               value={String(foot.steps)}
               parse={readCount(60)}
-              onDraft={(steps) => draft(steps === null ? null : { foot: { ...foot, steps } })}
+              drafts={(steps) => draft(steps === null ? null : { foot: { ...foot, steps } })}
               onCommit={(steps) => commit({ foot: { ...foot, steps } })}
             />
           )}

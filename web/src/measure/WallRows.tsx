@@ -79,7 +79,7 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
       <tbody>
         {rows(room.walls).map((wall, index) => {
           const edit = (set: Change) => ({ name: 'setWall' as const, args: { room: room.id, wall: wall.id, set } });
-          const draft = (set: Change | null) => session.setDraft(set && edit(set));
+          const draft = (set: Change | null) => set && edit(set);
           const commit = (set: Change | null) => (set ? session.edit(edit(set)) : null);
           const chosen = surface?.id === `${wall.id}/field`;
           const onEnter = () => onNext(index);
@@ -97,7 +97,7 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
                     options={WALL}
                     placeholder={system === 'imperial' ? `12'6 1/2` : '3.82'}
                     problem={problemsAt({ room, takeoff }, `walls/${wall.id}`)[0] ?? null}
-                    onDraft={(length) => draft(length && { length })}
+                    drafts={(length) => draft(length && { length })}
                     onCommit={(length) => commit({ length })}
                     onEnter={onEnter}
                   />
@@ -109,7 +109,7 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
                     label={`Turn after wall ${wall.label}`}
                     value={writeTurn(wall.turn)}
                     parse={readTurn}
-                    onDraft={(turn) => draft(turn === null ? null : { turn })}
+                    drafts={(turn) => draft(turn === null ? null : { turn })}
                     onCommit={(turn) => commit({ turn })}
                     onEnter={onEnter}
                   />
@@ -125,7 +125,7 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
                       system={system}
                       options={HEIGHT}
                       placeholder={hint}
-                      onDraft={(reading) => draft(change(reading))}
+                      drafts={(reading) => draft(change(reading))}
                       onCommit={(reading) => commit(change(reading))}
                       onEnter={onEnter}
                     />

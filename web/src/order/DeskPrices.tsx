@@ -1,3 +1,4 @@
+import { readDeskPrices, type DeskPrices as Answer } from '@kovelin/core/exchange/instruments.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
@@ -5,11 +6,6 @@ import type { JobView } from '../app/job-context.ts';
 import { itemWord } from '../app/words.ts';
 import { ageWord } from './words.ts';
 
-interface DeskAnswer {
-  readonly desk: string;
-  readonly at: string;
-  readonly prices: readonly { readonly code: string; readonly litres: number | null; readonly each: number | null }[];
-}
 /** A sentence of the desk; what is busy may be asked again, what is refused may not. */
 class DeskProblem extends Error {
   constructor(
@@ -20,16 +16,17 @@ class DeskProblem extends Error {
   }
 }
 
-async function askDesk(
-  currency: string,
-  items: readonly { code: string; litres: number | null }[],
-): Promise<DeskAnswer> {
+async function askDesk(currency: string, items: readonly { code: string; litres: number | null }[]): Promise<Answer> {
   const response = await fetch('/desk/prices', {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
     body: JSON.stringify({ currency, items }),
   });
-  if (response.ok) return (await response.json()) as DeskAnswer;
+  if (response.ok) {
+    const answer = readDeskPrices(await response.text(), currency);
+    if (answer.ok) return answer.value;
+    throw new DeskProblem(answer.problems[0]?.message ?? '', false);
+  }
   const told = (await response.json().catch(() => ({}))) as { problem?: string };
   throw new DeskProblem(told.problem ?? 'The desk gave no answer.', response.status >= 500);
 }

@@ -8,7 +8,8 @@ import { boxingOf, type PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { useState } from 'react';
 import { DraftField, Section } from '../app/fields.tsx';
-import { freshId, type JobView } from '../app/job-context.ts';
+import type { JobView } from '../app/job-context.ts';
+import { freshId } from '../store/ids.ts';
 import { surfaceWord } from '../app/words.ts';
 
 interface Props {

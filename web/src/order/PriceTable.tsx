@@ -1,11 +1,13 @@
 import { optionPrices } from '@kovelin/core/order/derive.ts';
 import { LABOUR_WORDS } from '@kovelin/core/order/terms.ts';
+import { MOST } from '@kovelin/core/job/limits.ts';
 import { rows, type Pricing } from '@kovelin/core/job/types.ts';
 import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { useMemo, useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { Choice, DraftField, Section } from '../app/fields.tsx';
-import { freshId, type JobView } from '../app/job-context.ts';
+import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
+import type { JobView } from '../app/job-context.ts';
+import { freshId } from '../store/ids.ts';
 import { surfaceWord } from '../app/words.ts';
 
 const PRICE_WORDS = {
@@ -153,9 +155,7 @@ export function PricePanel({ view }: { view: JobView }) {
             label="For"
             value={pricing.client}
             placeholder="the client"
-            parse={(text) =>
-              text.length <= 200 ? { ok: true, value: text.trim() } : { ok: false, message: 'At most 200 characters.' }
-            }
+            parse={readText(MOST.client)}
             onCommit={(client) => set({ client })}
           />
           <DraftField
@@ -169,16 +169,14 @@ export function PricePanel({ view }: { view: JobView }) {
             onCommit={(valid) => set({ valid })}
           />
         </div>
-        <label className="stacked">
-          Notes
-          <textarea
-            rows={3}
-            maxLength={4000}
-            defaultValue={pricing.notes}
-            key={pricing.notes}
-            onBlur={(event) => event.target.value !== pricing.notes && set({ notes: event.target.value })}
-          />
-        </label>
+        <DraftField
+          label="Notes"
+          className="stacked"
+          lines={3}
+          value={pricing.notes}
+          parse={readText(MOST.notes)}
+          onCommit={(notes) => set({ notes })}
+        />
       </Section>
     </>
   );

@@ -1,12 +1,15 @@
-import { MAX_PALETTE_BYTES, readPalette, writeCxf, type Palette } from '@kovelin/core/exchange/palette.ts';
+import { MAX_PALETTE_BYTES, writeCxf, type Palette } from '@kovelin/core/exchange/palette.ts';
 import { OWN_PALETTE } from '@kovelin/core/specify/own-palette.ts';
 import { undertone, lrvOf } from '@kovelin/core/specify/colour.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
-import { freshId, type JobView } from '../app/job-context.ts';
+import type { JobView } from '../app/job-context.ts';
+import { ReadingBar } from '../app/ReadingBar.tsx';
+import { freshId } from '../store/ids.ts';
 import { download } from '../store/jobs.ts';
+import { useReading } from '../workers/files.ts';
 
 const OWN: Palette = { colours: OWN_PALETTE.map((c) => ({ ...c, shown: true })), problems: [] };
 
@@ -16,6 +19,7 @@ export default function ColourFile({ view, onClose }: { view: JobView; onClose: 
   const [palette, setPalette] = useState<Palette>(OWN);
   const [refused, setRefused] = useState<string[]>([]);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const reading = useReading();
   const open = async (file: File | undefined) => {
     if (!file) return;
     // not even taken into memory
@@ -24,7 +28,13 @@ export default function ColourFile({ view, onClose }: { view: JobView; onClose: 
       setPalette(OWN);
       return;
     }
-    const read = readPalette(await file.text());
+    const text = await file.text();
+    const read = await reading.read(
+      file.name,
+      (api) => api.palette(text),
+      (why) => setRefused([why]),
+    );
+    if (!read) return;
     setRefused(read.ok ? read.value.problems.slice(0, 5).map(sentence) : read.problems.map(sentence));
     setPalette(read.ok ? read.value : OWN);
     setChosen(new Set());
@@ -57,6 +67,7 @@ export default function ColourFile({ view, onClose }: { view: JobView; onClose: 
             onChange={(event) => void open(event.target.files?.[0])}
           />
         </label>
+        <ReadingBar reading={reading} />
         {refused.map((text) => (
           <p key={text} className="problem" role="alert">
             {text}

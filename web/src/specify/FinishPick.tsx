@@ -8,7 +8,8 @@ import { formatSpread, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Choice, DraftField, Section } from '../app/fields.tsx';
-import { freshId, type JobView } from '../app/job-context.ts';
+import type { JobView } from '../app/job-context.ts';
+import { freshId } from '../store/ids.ts';
 import { ColourInput } from './ColourInput.tsx';
 
 const ReadColour = lazy(() => import('./ReadColour.tsx'));

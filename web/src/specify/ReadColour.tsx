@@ -1,3 +1,4 @@
+import { readLab } from '@kovelin/core/exchange/instruments.ts';
 import { hexOfLab, labOf, lrvOf, undertone, type Lab } from '@kovelin/core/specify/colour.ts';
 import { averageReadings } from '@kovelin/core/specify/readings.ts';
 import Button from '@mui/material/Button';
@@ -28,8 +29,9 @@ export default function ReadColour({
         body: JSON.stringify({ lab: labOf(chip) }),
       });
       if (!response.ok) return setFault('The reader refused: show it a colour first.');
-      const { lab } = (await response.json()) as { lab: Lab };
-      setReadings((list) => [...list, lab]);
+      const lab = readLab(await response.text());
+      if (lab.ok) setReadings((list) => [...list, lab.value]);
+      else setFault(lab.problems[0]?.message ?? '');
     } catch {
       setFault('The reader does not answer; pick the colour by eye meanwhile.');
     }

@@ -1,11 +1,13 @@
 import type { PriceRow } from '@kovelin/core/exchange/price-list.ts';
-import { JOB_VERSION, migrate, type Json } from '@kovelin/core/job/migrations.ts';
+import { migrate, type Json } from '@kovelin/core/job/migrations.ts';
 import { Dexie, type EntityTable, type Table } from 'dexie';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Patch } from 'immer';
 
 export interface JobRow {
   id: string;
+  /** Given when the row is made: a job deleted and brought in again is another, whatever its id. */
+  made?: string;
   /** Goes up by one with every save; a save that finds another rev knows that somebody was quicker. */
   rev: number;
   name: string;
@@ -16,7 +18,16 @@ export interface JobRow {
 export interface TouchRow {
   jobId: string;
   rev: number;
+  /** The session that saved it, and which of its edits it was. */
+  by?: string;
+  key?: string;
   paths: Patch['path'][];
+}
+
+/** A job that was deleted and can still be brought back: it is taken out when its undo has passed. */
+export interface TrashRow {
+  id: string;
+  at: number;
 }
 
 /** A price list brought in; it is there once all its rows are. */
@@ -46,24 +57,27 @@ export class Database extends Dexie {
   priceLists!: EntityTable<PriceListRow, 'id'>;
   priceChunks!: Table<PriceChunkRow, [string, number]>;
   kept!: EntityTable<KeptRow, 'key'>;
+  trash!: EntityTable<TrashRow, 'id'>;
 
   constructor(name = 'kovelin') {
     super(name, { chromeTransactionDurability: 'strict' });
     const tables = { jobs: 'id, updated', touches: '[jobId+rev]' };
     const lists = { priceLists: 'id, imported', priceChunks: '[list+n], list', kept: 'key' };
-    this.version(1).stores(tables);
+    const versions = [tables, tables, tables, { ...tables, ...lists }, { ...tables, ...lists, trash: 'id' }];
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
-    for (let version = 2; version <= JOB_VERSION; version++)
-      this.version(version)
-        .stores(version < 4 ? tables : { ...tables, ...lists })
-        .upgrade((upgrade) =>
-          upgrade
-            .table<{ job: Json }>('jobs')
-            .toCollection()
-            .modify((row) => {
-              row.job = migrate(row.job);
-            }),
-        );
+    versions.forEach((stores, i) => {
+      const version = this.version(i + 1).stores(stores);
+      if (i > 0) version.upgrade((upgrade) => upgrade.table<{ job: Json }>('jobs').toCollection().modify(bringUp));
+    });
+  }
+}
+
+/** A row that cannot be brought up to date stays as it is: it is said when it is opened, and the others open. */
+function bringUp(row: { job: Json }): void {
+  try {
+    row.job = migrate(row.job);
+  } catch {
+    // damaged: see `openRow`
   }
 }
 

@@ -1,15 +1,14 @@
 import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
-import { MAX_JOB_BYTES, tooLarge } from '@kovelin/core/job/limits.ts';
 import { rows, type Job } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
-import { sentence } from '@kovelin/core/units/problem.ts';
 import { db, type JobRow } from './db.ts';
+import { commit, newRow } from './commit.ts';
+import { freshId } from './ids.ts';
 import { ownedBefore } from './kept.ts';
 
-/** Whole jobs: made, copied, removed, brought in and taken out. Each a single transaction. */
-const put = (job: Job, rev = 1): Promise<string> =>
-  db.jobs.add({ id: job.id, rev, name: job.name, updated: Date.now(), job });
+/** Whole jobs: made, copied, removed, brought in and taken out. Each a single transaction; what cannot be written throws. */
+const put = (job: Job): Promise<string> => db.jobs.add(newRow(job, freshId()));
 
 export async function createJob(id: string, name: string): Promise<string> {
   const units = navigator.language === 'en-US' ? 'imperial' : 'metric';
@@ -19,29 +18,50 @@ export async function createJob(id: string, name: string): Promise<string> {
 }
 
 export const duplicateJob = (row: JobRow, id: string): Promise<string> =>
-  put({ ...row.job, id, name: `${row.name} (copy)`.slice(0, 80) });
+  put({ ...row.job, id, name: `${[...row.name].slice(0, 70).join('')} (copy)` });
 
-export async function renameJob(row: JobRow, name: string): Promise<void> {
-  await db.transaction('rw', db.jobs, db.touches, async () => {
-    const now = await db.jobs.get(row.id);
-    if (!now) return;
-    await db.jobs.put({ ...now, name, rev: now.rev + 1, updated: Date.now(), job: { ...now.job, name } });
-    await db.touches.put({ jobId: row.id, rev: now.rev + 1, paths: [['name']] });
+/** @returns a sentence when it cannot be done. */
+export async function renameJob({ id, made, rev }: JobRow, name: string): Promise<string | null> {
+  const edit = { name: 'renameJob', args: { name } } as const;
+  const { refused } = await commit(db, { id, made, by: freshId() }, { key: freshId(), edit, since: rev });
+  return refused;
+}
+
+/** Hides a job; it is there until its undo has passed (`emptyTrash`). */
+export const deleteJob = (id: string): Promise<string> => db.trash.put({ id, at: Date.now() });
+export const restoreJob = (id: string): Promise<void> => db.trash.delete(id);
+
+/** Takes out for good what was deleted before `until`, with all that belongs to it. */
+export async function emptyTrash(until: number, ids?: readonly string[]): Promise<void> {
+  await db.transaction('rw', db.jobs, db.touches, db.trash, async () => {
+    const rows = await db.trash.toArray();
+    const gone = rows.filter((row) => row.at <= until && (ids?.includes(row.id) ?? true)).map((row) => row.id);
+    await db.jobs.bulkDelete(gone);
+    for (const id of gone) await db.touches.where('[jobId+rev]').between([id, 0], [id, Infinity]).delete();
+    await db.trash.bulkDelete(gone);
   });
 }
 
-export const deleteJob = (id: string): Promise<void> => db.jobs.delete(id);
-export const restoreJob = (row: JobRow): Promise<string> => db.jobs.put({ ...row, rev: row.rev + 1 });
+/** Touches of jobs that are no longer there: an earlier version left them. */
+export async function sweepTouches(): Promise<void> {
+  await db.transaction('rw', db.jobs, db.touches, async () => {
+    const there = new Set(await db.jobs.toCollection().primaryKeys());
+    const orphans = await db.touches.filter((touch) => !there.has(touch.jobId)).primaryKeys();
+    await db.touches.bulkDelete(orphans);
+  });
+}
 
-/** Brings a job file or a tape sheet in as a new job. @returns its id, or the sentences why not. */
-export async function importFile(file: File, id: string): Promise<{ id: string } | { problems: string[] }> {
-  if (file.size > MAX_JOB_BYTES) return { problems: [tooLarge(file.size)] };
-  const { importText } = await import('./import.ts');
-  const opened = importText(await file.text(), file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Imported job');
-  if (!opened.ok) return { problems: opened.problems.map(sentence) };
-  const taken = await db.jobs.get(opened.value.id);
-  const job = taken || opened.value.id === 'sheet' ? { ...opened.value, id } : opened.value;
-  return { id: await put(job) };
+/** All jobs that are not deleted, the newest first. */
+export async function listJobs(): Promise<JobRow[]> {
+  const [rows, trash] = await Promise.all([db.jobs.orderBy('updated').reverse().toArray(), db.trash.toArray()]);
+  const hidden = new Set(trash.map((row) => row.id));
+  return rows.filter((row) => !hidden.has(row.id));
+}
+
+/** Brings a job in that was read from a file. A job that is there already stays; this is then a second one. */
+export async function bringIn(job: Job, id: string): Promise<string> {
+  const taken = await db.jobs.get(job.id);
+  return put(taken || job.id === 'sheet' ? { ...job, id } : job);
 }
 
 export function download(name: string, text: string | Blob, type = 'application/json'): void {

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterAll, beforeEach, expect, test } from '@jest/globals';
 import type { PriceRow } from '@kovelin/core/exchange/price-list.ts';
+import { JOB_VERSION } from '@kovelin/core/job/migrations.ts';
 import { Dexie } from 'dexie';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -57,7 +58,7 @@ test('what is owned goes on to new jobs, and is forgotten when it is none; colum
     null,
   ]);
 });
-test('jobs kept in a browser of version 3 are there in version 4, brought up to it', async () => {
+test('jobs kept in a browser of version 3 are there in this version, brought up to it', async () => {
   const old = new Dexie('kovelin-old');
   old.version(3).stores({ jobs: 'id, updated', touches: '[jobId+rev]' });
   const job = JSON.parse(readFileSync(join(__dirname, '../../../core/src/job/fixtures/v3.json'), 'utf8')) as {
@@ -67,7 +68,12 @@ test('jobs kept in a browser of version 3 are there in version 4, brought up to 
   old.close();
   const now = new Database('kovelin-old');
   const kept = await now.jobs.get(job.id);
-  expect([kept?.rev, kept?.job.version, kept?.job.pricing.margin, kept?.job.shelf.order]).toEqual([7, 4, 0, []]);
+  expect([kept?.rev, kept?.job.version, kept?.job.pricing.margin, kept?.job.shelf.order]).toEqual([
+    7,
+    JOB_VERSION,
+    0,
+    [],
+  ]);
   expect(await now.priceLists.count()).toBe(0);
   now.close();
 });

@@ -1,15 +1,18 @@
 import { applyEdit, overlap, type Edit, type Edited } from '@kovelin/core/job/edits.ts';
+import { JOB_VERSION } from '@kovelin/core/job/migrations.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { liveQuery, type Subscription } from 'dexie';
 import type { Patch } from 'immer';
-import type { Database } from './db.ts';
+import { commit, JobGone, touchesSince, type Pending } from './commit.ts';
+import type { Database, JobRow } from './db.ts';
+import { door, doorIsOpen, tryEdit } from './door.ts';
+import { freshId } from './ids.ts';
+import { leave, leftBehind } from './journal.ts';
+import { whyNot } from './why.ts';
 
 interface Entry {
   readonly patches: readonly Patch[];
   readonly inverse: readonly Patch[];
-}
-interface Queued {
-  readonly edit: Edit;
 }
 export interface SessionState {
   /** With every edit made here, saved or not. */
@@ -17,48 +20,79 @@ export interface SessionState {
   /** `job` with the draft of what is being typed. */
   readonly shown: Job;
   readonly rev: number;
-  readonly saving: 'saved' | 'saving' | 'failed';
+  /** `gone`: the job was deleted or replaced elsewhere, and nothing is saved here any more. */
+  readonly saving: 'saved' | 'saving' | 'failed' | 'gone';
   readonly canUndo: boolean;
   readonly canRedo: boolean;
   readonly notice: string | null;
 }
 
+/** A row whose document cannot be worked with. */
+export class DamagedJob extends Error {
+  constructor(readonly row: JobRow) {
+    super('damaged');
+  }
+}
+
 /** Undo is not endless: old steps are forgotten, saved work is not. */
 const MOST_STEPS = 300;
-const KEPT_TOUCHES = 500;
+const GONE =
+  'This job was deleted, or brought in anew, in another tab. What you see is no longer saved: export it if it is still wanted.';
+
+const isWhole = ({ job }: JobRow): boolean =>
+  (job as Partial<Job> | undefined)?.format === 'kovelin-job' && job.version === JOB_VERSION;
 
 /**
- * One open job in one tab. An edit shows at once and is saved as one transaction that compares `rev`; when another tab
- * was quicker, the named edit is run again on the newer document, and undo steps that the other edit touched are dropped.
+ * One open job in one tab. An edit shows at once and is saved by `commit`; when another tab was quicker, the named edit is
+ * run again on the newer document, and undo steps that the other edit touched are dropped.
  */
 export class JobSession {
+  private readonly by = freshId();
+  private readonly made: string | undefined;
   private saved: { job: Job; rev: number };
-  private queue: Queued[] = [];
+  private queue: Pending[] = [];
   private flushing: Promise<void> | null = null;
   private undoable: Entry[] = [];
   private redoable: Entry[] = [];
-  private draft: Edit | null = null;
+  private draft: { readonly owner: object; readonly edit: Edit } | null = null;
   private listeners = new Set<() => void>();
   private watch: Subscription;
-  private failed = false;
+  /** Why the last save failed; it goes when one succeeds. */
+  private failure: string | null = null;
+  private gone = false;
   private notice: string | null = null;
   state: SessionState;
 
   private constructor(
     private readonly db: Database,
     readonly id: string,
-    row: { job: Job; rev: number },
+    row: JobRow,
   ) {
+    this.made = row.made;
     this.saved = { job: row.job, rev: row.rev };
     this.state = this.snapshot(row.job);
-    this.watch = liveQuery(() => db.jobs.get(id)).subscribe((found) => {
-      if (found && found.rev > this.saved.rev && this.queue.length === 0) void this.adopt();
+    this.watch = liveQuery(() => Promise.all([db.jobs.get(id), db.trash.get(id)])).subscribe({
+      next: ([found, trashed]) => this.look(trashed ? undefined : found),
+      error: (error: unknown) => this.tell(`What other tabs do is no longer seen here: ${whyNot(error)}`),
     });
+    // drafts wait for the rules: what they would draw is held against them first
+    door().then(
+      () => this.publish(this.state.job),
+      (error: unknown) => this.tell(`Nothing can be saved yet: ${whyNot(error)}`),
+    );
   }
 
+  /**
+   * Opens a job and takes up what an earlier page of it had no time to save. @returns null when there is none.
+   * Errors: DamagedJob; what the database says when it does not open.
+   */
   static async open(db: Database, id: string): Promise<JobSession | null> {
-    const row = await db.jobs.get(id);
-    return row ? new JobSession(db, id, row) : null;
+    const [row, trashed] = await Promise.all([db.jobs.get(id), db.trash.get(id)]);
+    if (!row || trashed) return null;
+    if (!isWhole(row)) throw new DamagedJob(row);
+    const session = new JobSession(db, id, row);
+    session.takeUp();
+    return session;
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -70,24 +104,20 @@ export class JobSession {
     this.watch.unsubscribe();
   }
 
-  /** What is being typed: drives the drawing, is not saved, makes no undo step. */
-  setDraft(edit: Edit | null): void {
-    if (edit === this.draft) return;
-    this.draft = edit;
+  /** What is being typed: drives the drawing, is not saved, makes no undo step. Its owner takes it back with null. */
+  setDraft(owner: object, edit: Edit | null): void {
+    if (!edit && this.draft?.owner !== owner) return;
+    this.draft = edit && { owner, edit };
     this.publish(this.state.job);
   }
 
   /** Runs a named edit. @returns a sentence when it cannot be done. */
   edit(edit: Edit): string | null {
     this.draft = null;
-    const done = applyEdit(this.state.job, edit);
-    if (!done.ok) {
+    const done = this.gone ? null : tryEdit(this.state.job, edit, applyEdit);
+    if (!done?.ok || done.value.patches.length === 0) {
       this.publish(this.state.job);
-      return done.problems[0]?.message ?? '';
-    }
-    if (done.value.patches.length === 0) {
-      this.publish(this.state.job);
-      return null;
+      return done ? (done.ok ? null : (done.problems[0]?.message ?? '')) : GONE;
     }
     this.undoable = [...this.undoable, step(done.value)].slice(-MOST_STEPS);
     this.redoable = [];
@@ -98,17 +128,19 @@ export class JobSession {
   undo(): void {
     const entry = this.undoable.pop();
     if (entry && this.replay(entry.inverse)) this.redoable.push(entry);
+    this.publish(this.state.job);
   }
   redo(): void {
     const entry = this.redoable.pop();
     if (entry && this.replay(entry.patches)) this.undoable.push(entry);
+    this.publish(this.state.job);
   }
   private replay(patches: readonly Patch[]): boolean {
     this.draft = null;
     const edit: Edit = { name: 'patch', args: { patches } };
-    const done = applyEdit(this.state.job, edit);
-    if (!done.ok) {
-      this.tell(done.problems[0]?.message ?? '');
+    const done = this.gone ? null : tryEdit(this.state.job, edit, applyEdit);
+    if (!done?.ok) {
+      this.tell(done ? (done.problems[0]?.message ?? '') : GONE);
       return false;
     }
     this.enqueue(edit, done.value.job);
@@ -127,82 +159,94 @@ export class JobSession {
 
   /** Tries again what could not be saved. */
   retry(): void {
-    this.failed = false;
+    this.failure = null;
+    this.start();
+  }
+
+  /** The page is being left: what is not in the database yet is noted down. @returns false when it cannot be. */
+  leave(): boolean {
+    return this.gone || leave(this.id, this.by, { made: this.made, edits: this.queue });
+  }
+
+  /** What earlier pages left, when they were left in the middle of a save. An edit that was saved after all is not run twice. */
+  private takeUp(): void {
+    for (const { made, edits, forget } of leftBehind(this.id)) {
+      forget();
+      if (made === this.made) this.queue.push(...edits);
+    }
+    if (!this.queue.length) return;
+    this.publish(this.rerun());
+    this.leave();
     this.start();
   }
 
   private enqueue(edit: Edit, job: Job): void {
-    this.queue.push({ edit });
+    this.queue.push({ key: freshId(), edit, since: this.saved.rev });
     this.publish(job);
     this.start();
   }
   private start(): void {
     this.flushing ??= this.flush().finally(() => {
       this.flushing = null;
-      if (this.queue.length && !this.failed) this.start();
-      else this.publish(this.state.job);
+      if (this.queue.length && !this.failure && !this.gone) this.start();
+      else {
+        this.leave();
+        this.publish(this.state.job);
+      }
     });
   }
 
   private async flush(): Promise<void> {
-    while (this.queue.length && !this.failed) {
-      const item = this.queue[0] as Queued;
+    while (this.queue.length && !this.failure && !this.gone) {
+      const item = this.queue[0] as Pending;
       try {
-        const result = await this.save(item.edit);
+        const { job, rev, others, refused } = await commit(
+          this.db,
+          { id: this.id, made: this.made, by: this.by },
+          item,
+        );
         this.queue.shift();
-        this.saved = { job: result.job, rev: result.rev };
-        if (result.others.length) this.dropTouched(result.others);
-        if (result.refused) this.notice = [`Not saved: ${result.refused}`, this.notice].filter(Boolean).join(' ');
-        if (result.others.length || result.refused) this.publish(this.rerun());
+        this.saved = { job, rev };
+        if (others.length) this.dropTouched(others);
+        if (refused) this.notice = [`Not saved: ${refused}`, this.notice].filter(Boolean).join(' ');
+        if (others.length || refused) this.publish(this.rerun());
       } catch (error) {
-        this.failed = true;
-        this.notice = `This browser could not save: ${error instanceof Error ? error.message : String(error)} Export the job now, then try again.`;
+        if (error instanceof JobGone) return this.lose();
+        this.failure = `Not saved: ${whyNot(error)} Export the job now if you have to leave.`;
       }
     }
   }
 
-  /** One strict transaction: compare rev, run the edit on what is there, write, bump. */
-  private async save(edit: Edit): Promise<{ job: Job; rev: number; others: Patch['path'][]; refused: string | null }> {
-    return this.db.transaction('rw', this.db.jobs, this.db.touches, async () => {
-      const row = await this.db.jobs.get(this.id);
-      if (!row) throw new Error('the job was deleted in another tab.');
-      const others = row.rev === this.saved.rev ? [] : await this.touchedSince(this.saved.rev);
-      const done = applyEdit(row.job, edit);
-      if (!done.ok) return { job: row.job, rev: row.rev, others, refused: done.problems[0]?.message ?? '' };
-      const { job, patches } = done.value;
-      const rev = row.rev + 1;
-      await this.db.jobs.put({ id: this.id, rev, name: job.name, updated: Date.now(), job });
-      await this.db.touches.put({ jobId: this.id, rev, paths: patches.map((p) => p.path) });
-      if (rev % KEPT_TOUCHES === 0)
-        await this.db.touches
-          .where('[jobId+rev]')
-          .between([this.id, 0], [this.id, rev - KEPT_TOUCHES])
-          .delete();
-      return { job, rev, others, refused: null };
-    });
+  /** The row as it is now: gone, back again, or saved by another tab. */
+  private look(row: JobRow | undefined): void {
+    if (!row || row.made !== this.made) return this.lose();
+    if (this.gone) {
+      this.gone = false;
+      this.notice = 'This job was brought back.';
+    }
+    if (row.rev > this.saved.rev && this.queue.length === 0) void this.adopt(row);
+    else this.publish(this.state.job);
   }
-
-  private async touchedSince(rev: number): Promise<Patch['path'][]> {
-    const rows = await this.db.touches
-      .where('[jobId+rev]')
-      .between([this.id, rev + 1], [this.id, Infinity])
-      .toArray();
-    return rows.flatMap((row) => row.paths);
+  private lose(): void {
+    if (this.gone) return;
+    this.gone = true;
+    this.notice = GONE;
+    this.publish(this.state.job);
   }
 
   /** Another tab saved and nothing waits here: take its document. */
-  private async adopt(): Promise<void> {
-    const [row, others] = await Promise.all([this.db.jobs.get(this.id), this.touchedSince(this.saved.rev)]);
-    if (!row || this.queue.length || row.rev <= this.saved.rev) return;
+  private async adopt(row: JobRow): Promise<void> {
+    const touches = await touchesSince(this.db, this.id, this.saved.rev);
+    if (this.queue.length || row.rev <= this.saved.rev) return;
     this.saved = { job: row.job, rev: row.rev };
-    this.dropTouched(others);
+    this.dropTouched(touches.flatMap((touch) => touch.paths));
     this.publish(row.job);
   }
 
   /** The saved document with what still waits. */
   private rerun(): Job {
     return this.queue.reduce((job, { edit }) => {
-      const done = applyEdit(job, edit);
+      const done = tryEdit(job, edit, applyEdit);
       return done.ok ? done.value.job : job;
     }, this.saved.job);
   }
@@ -223,15 +267,15 @@ export class JobSession {
     for (const listener of this.listeners) listener();
   }
   private snapshot(job: Job): SessionState {
-    const drafted = this.draft && applyEdit(job, this.draft);
+    const drafted = this.draft && doorIsOpen() ? tryEdit(job, this.draft.edit, applyEdit) : null;
     return {
       job,
-      shown: drafted && drafted.ok ? drafted.value.job : job,
+      shown: drafted?.ok ? drafted.value.job : job,
       rev: this.saved.rev,
-      saving: this.failed ? 'failed' : this.queue.length ? 'saving' : 'saved',
+      saving: this.gone ? 'gone' : this.failure ? 'failed' : this.queue.length ? 'saving' : 'saved',
       canUndo: this.undoable.length > 0,
       canRedo: this.redoable.length > 0,
-      notice: this.notice,
+      notice: this.failure ?? this.notice,
     };
   }
 }

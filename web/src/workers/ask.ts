@@ -3,29 +3,59 @@ import { wrap, type Remote } from 'comlink';
 interface Desk<Api> {
   readonly worker: Worker;
   readonly api: Remote<Api>;
+  /** Rejects when the worker's own file cannot be had. */
+  readonly broken: Promise<never>;
 }
+
+/** A worker's own file is gone, after an update or offline: what can be done about it is said where errors are. */
+export class NoWorker extends Error {
+  constructor() {
+    super('Failed to fetch a worker of this page');
+  }
+}
+/** A question took longer than it may. */
+export class TooLong extends Error {
+  constructor(readonly seconds: number) {
+    super(`It took longer than ${seconds} seconds and was given up.`);
+  }
+}
+
+function desk<Api>(worker: Worker): Desk<Api> {
+  const broken = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', () => reject(new NoWorker()));
+  });
+  broken.catch(() => undefined);
+  return { worker, api: wrap<Api>(worker), broken };
+}
+
+const when = (signal: AbortSignal, why: () => Error): Promise<never> =>
+  new Promise((_, reject) => {
+    if (signal.aborted) reject(why());
+    signal.addEventListener('abort', () => reject(why()));
+  });
 
 /**
  * Asks workers one question each: cancelling ends that worker and nobody else's; one that has answered waits for the next
- * question. @param start makes a worker: its file owns the `new Worker(...)`.
+ * question. @param start makes a worker: its file owns the `new Worker(...)`. @param seconds a question may take at most.
  */
-export function askers<Api>(start: () => Worker) {
+export function askers<Api>(start: () => Worker, seconds?: number) {
   let idle: Desk<Api> | null = null;
-  return async <T>(question: (api: Remote<Api>) => Promise<T>, signal: AbortSignal): Promise<T> => {
-    const desk = idle ?? wrapped<Api>(start());
+  return async <P extends Promise<unknown>>(
+    question: (api: Remote<Api>) => P,
+    signal: AbortSignal,
+  ): Promise<Awaited<P>> => {
+    const at = idle ?? desk<Api>(start());
     idle = null;
-    const cancelled = new Promise<never>((_, reject) => {
-      signal.addEventListener('abort', () => reject(new DOMException('cancelled', 'AbortError')));
-    });
+    const ends = [at.broken, when(signal, () => new DOMException('cancelled', 'AbortError'))];
+    if (seconds) ends.push(when(AbortSignal.timeout(seconds * 1000), () => new TooLong(seconds)));
     try {
-      const answer = await Promise.race([question(desk.api), cancelled]);
-      if (idle) desk.worker.terminate();
-      else idle = desk;
+      const answer = await Promise.race<Awaited<P>>([question(at.api) as Promise<Awaited<P>>, ...ends]);
+      if (idle) at.worker.terminate();
+      else idle = at;
       return answer;
     } catch (error) {
-      desk.worker.terminate();
+      at.worker.terminate();
       throw error;
     }
   };
 }
-const wrapped = <Api>(worker: Worker): Desk<Api> => ({ worker, api: wrap<Api>(worker) });

@@ -1,0 +1,37 @@
+import { readPalette, type Palette } from '@kovelin/core/exchange/palette.ts';
+import { outlinesOf, type Chain, type PlanFile } from '@kovelin/core/exchange/plan/chains.ts';
+import { readPlan } from '@kovelin/core/exchange/plan/read.ts';
+import { readForView } from '@kovelin/core/exchange/read.ts';
+import { assignReadings, readReadings } from '@kovelin/core/exchange/readings.ts';
+import type { Job, Room } from '@kovelin/core/job/types.ts';
+import { good, type Result } from '@kovelin/core/units/problem.ts';
+import type { System } from '@kovelin/core/units/si.ts';
+import { expose } from 'comlink';
+
+/** A plan as a dialog shows it: what its layers are called; their lines stay out of the page. */
+export type PlanHead = Omit<PlanFile, 'layers'> & { readonly layers: readonly string[] };
+
+/** Everything that reads a file, beside the page. */
+const api = {
+  job: async (text: string, name: string): Promise<Result<Job>> => readForView(text, name),
+  palette: async (text: string): Promise<Result<Palette>> => readPalette(text),
+  async plan(text: string): Promise<Result<PlanHead>> {
+    const read = readPlan(text);
+    return read.ok ? good({ ...read.value, layers: read.value.layers.map((l) => l.name) }) : read;
+  },
+  /** The outlines on a layer, a dozen at most, the largest first. */
+  async outlines(text: string, layer: string, metresPerUnit: number): Promise<Result<Chain[]>> {
+    const read = readPlan(text);
+    if (!read.ok) return read;
+    const found = outlinesOf(read.value, layer, metresPerUnit);
+    return found.ok ? good(found.value.slice(0, 12)) : found;
+  },
+  async readings(text: string, room: Room, system: System) {
+    const list = readReadings(text, system);
+    const { lengths, problems } = assignReadings(room, list.readings);
+    return { lengths, problems: [...list.problems, ...problems] };
+  },
+};
+export type FilesApi = typeof api;
+
+expose(api);
