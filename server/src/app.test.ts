@@ -1,6 +1,6 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, expect, jest, test } from '@jest/globals';
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
-import type { Server } from 'node:http';
+import { get, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -81,10 +81,16 @@ test('its protocol: press, listen, catch up; nonsense is refused with a sentence
     fetch(`${url}/instruments/laser/shots`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body });
   const first = (await (await press('{"distance":3.82}')).json()) as Shot;
   expect(first).toMatchObject({ id: 1, at: '2026-11-23T08:00:00.000Z' });
-  for (const body of ['{"distance":"far"}', '{"distance":400}', '{}', 'nonsense', `{"a":"${'x'.repeat(2000)}"}`]) {
+  for (const [body, status] of [
+    ['{"distance":"far"}', 400],
+    ['{"distance":400}', 400],
+    ['{}', 400],
+    ['nonsense', 400],
+    [`{"a":"${'x'.repeat(2000)}"}`, 413],
+  ] as const) {
     const refused = await press(body);
     expect([refused.status, ((await refused.json()) as { problem: string }).problem]).toEqual([
-      400,
+      status,
       expect.stringMatching(/Send \{"distance": metres\}, a number from 0.05 to 60/),
     ]);
   }
@@ -106,6 +112,55 @@ test('its protocol: press, listen, catch up; nonsense is refused with a sentence
   expect(state.last.id).toBe(2);
   const page = await fetch(`${url}/instruments/console/`);
   expect(await page.text()).toContain('Laser meter');
+});
+
+test('only JSON is read, only so many listen, and a reader that comes back is told what it missed', async () => {
+  const asForm = await fetch(`${url}/desk/prices`, { method: 'POST', body: new URLSearchParams({ currency: 'USD' }) });
+  expect([asForm.status, await asForm.text()]).toEqual([415, expect.stringContaining('Only JSON is read')]);
+  const streams = await Promise.all(Array.from({ length: 17 }, () => fetch(`${url}/instruments/laser/events?after=1`)));
+  expect(
+    streams
+      .map((s) => s.status)
+      .sort()
+      .slice(-2),
+  ).toEqual([200, 503]);
+  const open = streams.find((s) => s.status === 200)?.body?.getReader();
+  const first = new TextDecoder().decode((await open?.read())?.value);
+  const rest = first.includes('id: 2') ? '' : new TextDecoder().decode((await open?.read())?.value);
+  expect(first + rest).toMatch(/id: 2\nevent: shot/);
+  await Promise.all(streams.map((s) => (s.body?.locked ? open?.cancel() : s.body?.cancel())));
+});
+
+test('a bad address, another name, or an error of its own: a status and a sentence, nothing of the machine', async () => {
+  const said = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  for (const path of [
+    '/%E0%A4%A',
+    '/assets/%E0%A4%A',
+    '/instruments/%',
+    '/desk/%00',
+    '/instruments/console/..%2f..%2fx',
+  ]) {
+    const answer = await fetch(url + path);
+    const body = await answer.text();
+    expect(answer.status).toBeLessThan(500);
+    expect(body).not.toMatch(/ at |node_modules|\/(home|work|tmp)|Error:/);
+  }
+  expect(said.mock.calls.flat().join(' ')).not.toMatch(/ at |%/);
+  said.mockRestore();
+  const { port } = server.address() as AddressInfo;
+  const named = (host: string) =>
+    new Promise<number>((resolve, reject) => {
+      get({ port, host: '127.0.0.1', path: '/instruments/laser', headers: { Host: host } }, (answer) => {
+        answer.resume();
+        resolve(answer.statusCode ?? 0);
+      }).on('error', reject);
+    });
+  expect(await Promise.all(['evil.example', `localhost:${port}`, '127.0.0.1.evil.example'].map(named))).toEqual([
+    421, 200, 421,
+  ]);
+  const page = await fetch(url);
+  expect(page.headers.get('permissions-policy')).toContain('camera=()');
+  expect((await fetch(`${url}/instruments/laser`)).headers.get('cache-control')).toBe('no-store');
 });
 
 test('the colour reader scatters about the truth, is now and then on dirt, and refuses what is no colour', async () => {

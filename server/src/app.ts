@@ -7,12 +7,18 @@ import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { PriceDesk } from './desk/desk.ts';
 import { deskRoutes } from './desk/routes.ts';
+import { lastWord, onlyNames } from './guard.ts';
 import { Laser } from './instruments/laser.ts';
 import { ColourReader } from './instruments/reader.ts';
 import { instruments } from './instruments/routes.ts';
 
 /** Emotion inserts its rules through the CSSOM into an empty style element; this is the hash of the empty string. */
 const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
+
+/** Nothing of the device is asked for. */
+const DEVICES = ['camera', 'microphone', 'geolocation', 'payment', 'usb', 'serial', 'bluetooth', 'midi']
+  .map((device) => `${device}=()`)
+  .join(', ');
 
 const nonceOf = (response: ServerResponse): string =>
   String((response as ServerResponse & { locals: Record<string, unknown> }).locals['nonce']);
@@ -23,9 +29,11 @@ export function createApp(
   laser = new Laser(Math.random, () => new Date()),
   reader = new ColourReader(Math.random),
   desk = new PriceDesk(Math.random, () => new Date()),
+  names: readonly string[] = [],
 ): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use(onlyNames(names));
   app.use((_, response, next) => {
     response.locals['nonce'] = randomBytes(16).toString('base64');
     next();
@@ -52,6 +60,10 @@ export function createApp(
       strictTransportSecurity: false,
     }),
   );
+  app.use((_, response, next) => {
+    response.set('Permissions-Policy', DEVICES);
+    next();
+  });
   app.use('/instruments', instruments(laser, reader));
   app.use('/desk', deskRoutes(desk));
   app.use(compression());
@@ -65,5 +77,6 @@ export function createApp(
       response.set('Cache-Control', 'no-cache').type('html').send(page);
     }
   });
+  app.use(lastWord);
   return app;
 }

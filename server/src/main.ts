@@ -1,17 +1,42 @@
+import { createServer } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
+import { PriceDesk } from './desk/desk.ts';
+import { Laser } from './instruments/laser.ts';
+import { ColourReader } from './instruments/reader.ts';
 
-const port = Number(process.env['PORT'] ?? 4173);
+const wanted = Number(process.env['PORT'] ?? 4173);
 const host = process.env['HOST'] ?? '127.0.0.1';
 const dist = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
-const server = createApp(dist).listen(port, host, (error?: Error) => {
-  if (error) {
-    console.error(`Kovelin cannot listen on ${host}:${port}: ${error.message}. Set PORT to a free one.`);
-    process.exit(1);
-  }
-  console.log(`Kovelin is open at http://${host}:${port}${process.env['OPEN_AT'] ?? '/'}`);
+const now = () => new Date();
+const app = createApp(
+  dist,
+  new Laser(Math.random, now),
+  new ColourReader(Math.random),
+  new PriceDesk(Math.random, now),
+  [host],
+);
+// who sends a request drop by drop is not waited for
+const server = createServer(
+  { requestTimeout: 30_000, headersTimeout: 15_000, connectionsCheckingInterval: 5_000 },
+  app,
+);
+
+/** Ports tried after the one wanted, when somebody else has it; a port that was asked for is not traded for another. */
+let tries = process.env['PORT'] ? 0 : 20;
+let port = wanted;
+server.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EADDRINUSE' && tries-- > 0) return server.listen(++port, host);
+  console.error(`Kovelin cannot listen on ${host}:${port} (${error.code ?? 'error'}). Set PORT to a free one.`);
+  process.exit(1);
 });
+server.on('listening', () => {
+  const taken = port === wanted ? '' : ` (port ${wanted} is taken)`;
+  console.log(`Kovelin is open at http://${host}:${port}${process.env['OPEN_AT'] ?? '/'}${taken}`);
+});
+server.listen(port, host);
+
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
     server.close(() => process.exit(0));

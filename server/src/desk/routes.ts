@@ -1,4 +1,5 @@
-import express, { Router } from 'express';
+import { Router, type Request, type Response } from 'express';
+import { jsonBody, noStore, refuse } from '../guard.ts';
 import type { DeskItem, PriceDesk } from './desk.ts';
 
 const MOST = 500;
@@ -16,14 +17,14 @@ const isItem = (value: unknown): value is DeskItem => {
 /** The simulated price desk over HTTP; protocol in docs/instruments.md. */
 export function deskRoutes(desk: PriceDesk): Router {
   const router = Router();
-  router.post('/prices', express.json({ limit: '100kb' }), (request, response) => {
+  router.use(noStore);
+  router.post('/prices', jsonBody('100kb', EXPECTED), (request: Request, response: Response) => {
     const { currency, items } = (request.body ?? {}) as { currency?: unknown; items?: unknown };
-    response.set('Cache-Control', 'no-store');
     if (!Array.isArray(items) || items.length > MOST || !items.every(isItem))
-      response.status(400).json({ problem: `This is not a list of items. ${EXPECTED}` });
+      refuse(response, 400, `This is not a list of items. ${EXPECTED}`);
     else if (currency !== desk.currency)
-      response.status(400).json({ problem: `This desk quotes in ${desk.currency} only. ${EXPECTED}` });
-    else if (desk.busy) response.status(503).json({ problem: 'Nobody is at the desk just now; ask again.' });
+      refuse(response, 400, `This desk quotes in ${desk.currency} only. ${EXPECTED}`);
+    else if (desk.busy) refuse(response, 503, 'Nobody is at the desk just now; ask again.');
     else
       response.json({
         desk: 'Simulated trade counter',
@@ -32,10 +33,6 @@ export function deskRoutes(desk: PriceDesk): Router {
         currency: desk.currency,
         prices: items.map((item) => desk.price(item)),
       });
-  });
-  router.use((error: unknown, _: express.Request, response: express.Response, next: express.NextFunction) => {
-    if (response.headersSent) next(error);
-    else response.status(400).json({ problem: `This could not be read as JSON. ${EXPECTED}` });
   });
   return router;
 }

@@ -1,13 +1,7 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
+import type { Shot } from '@kovelin/core/exchange/instruments.ts';
 import { aimedAt, enterIn, listenToAim, typeInto } from '../app/aim.ts';
-
-/** What the meter sends (docs/instruments.md). */
-interface Shot {
-  readonly id: number;
-  readonly metres: number | null;
-  readonly fault: 'no-return' | null;
-}
-type Link = 'waiting' | 'ready' | 'lost';
+import { listenToLaser, type Link } from './laser.ts';
 
 /** While it is shown, readings of the laser meter go to the length that has the focus, raw as they came, and on to the next. */
 export default function LaserBar({ onNoTarget }: { onNoTarget: () => void }) {
@@ -15,11 +9,7 @@ export default function LaserBar({ onNoTarget }: { onNoTarget: () => void }) {
   const [said, setSaid] = useState('');
   const target = useSyncExternalStore(listenToAim, () => aimedAt()?.label ?? null);
   useEffect(() => {
-    const events = new EventSource('/instruments/laser/events');
-    events.onopen = () => setLink('ready');
-    events.onerror = () => setLink('lost');
-    events.addEventListener('shot', (event: MessageEvent<string>) => {
-      const shot = JSON.parse(event.data) as Shot;
+    const onShot = (shot: Shot) => {
       if (shot.metres === null)
         return setSaid(`Shot ${shot.id} got no answer: its target is too dark, too bright or too far. Aim again.`);
       if (!aimedAt()) onNoTarget();
@@ -29,8 +19,8 @@ export default function LaserBar({ onNoTarget }: { onNoTarget: () => void }) {
       typeInto(at, () => reading);
       enterIn(at);
       setSaid(`${reading} went to “${at.label}”. Undo takes it back.`);
-    });
-    return () => events.close();
+    };
+    return listenToLaser({ onShot, onNonsense: setSaid, onLink: setLink });
   }, [onNoTarget]);
   const state = {
     waiting: 'looking for the meter …',

@@ -1,8 +1,9 @@
+import type * as Rules from '@kovelin/core/job/admit.ts';
 import type { Edited, Edit } from '@kovelin/core/job/edits.ts';
 import type { Result } from '@kovelin/core/units/problem.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 
-type Door = typeof import('@kovelin/core/job/admit.ts');
+type Door = typeof Rules;
 
 let open: Door | null = null;
 let opening: Promise<Door> | null = null;

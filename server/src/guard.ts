@@ -1,0 +1,64 @@
+import express, {
+  type ErrorRequestHandler,
+  type NextFunction,
+  type Request,
+  type RequestHandler,
+  type Response,
+} from 'express';
+
+/** Names a browser on this machine uses for it; a page of another name that was pointed here is no page of ours. */
+const LOCAL = ['127.0.0.1', 'localhost', '[::1]'];
+
+/** Answers only to the names it listens on, whatever port: a rebound name reads nothing and presses nothing. */
+export function onlyNames(own: readonly string[] = []): RequestHandler {
+  const names = new Set([...LOCAL, ...own].map((name) => name.toLowerCase()));
+  return (request, response, next) => {
+    const name = (request.headers.host ?? '').replace(/:\d+$/, '').toLowerCase();
+    if (names.has(name)) next();
+    else response.status(421).type('text').send('This server does not answer to that name.');
+  };
+}
+
+export const noStore: RequestHandler = (_, response, next) => {
+  response.set('Cache-Control', 'no-store');
+  next();
+};
+
+/** A JSON body of at most `limit`; another kind is refused as such. `expected` says what would be accepted. */
+export function jsonBody(limit: string, expected: string): (RequestHandler | ErrorRequestHandler)[] {
+  const onlyJson: RequestHandler = (request, response, next) => {
+    if (request.is('application/json')) next();
+    else refuse(response, 415, `Only JSON is read here (Content-Type: application/json). ${expected}`);
+  };
+  return [onlyJson, express.json({ limit }), jsonFaults(expected)];
+}
+
+export function refuse(response: Response, status: number, problem: string): void {
+  response.status(status).json({ problem });
+}
+
+interface BodyError {
+  readonly type?: string;
+  readonly status?: number;
+}
+function jsonFaults(expected: string): ErrorRequestHandler {
+  return (error: BodyError, _request, response, next) => {
+    if (response.headersSent) next(error);
+    else if (error.type === 'entity.too.large') refuse(response, 413, `This is larger than is read here. ${expected}`);
+    else if (error.type === 'encoding.unsupported' || error.type === 'charset.unsupported')
+      refuse(response, 415, `This encoding is not read. ${expected}`);
+    else refuse(response, 400, `This could not be read as JSON. ${expected}`);
+  };
+}
+
+/** The last word on what went wrong: a status and a sentence, never a stack, a path or what was sent. */
+export const lastWord: ErrorRequestHandler = (error: BodyError, request: Request, response, next) => {
+  const status = error.status && error.status >= 400 && error.status < 500 ? error.status : 500;
+  if (status === 500) console.error(`${request.method} was answered with 500: an error of the server itself.`);
+  if (response.headersSent) next(error);
+  else
+    response
+      .status(status)
+      .type('text')
+      .send(status === 404 ? 'Not found' : status === 500 ? 'The server failed.' : 'This address cannot be read.');
+};
