@@ -205,6 +205,7 @@ test.describe('the price desk', () => {
           json: {
             desk: 'Counter',
             at: '2026-11-20T09:00:00Z',
+            currency: 'USD',
             prices: asked.items.map((i) => ({ ...i, each: i.code === 'PAINT-WALL' ? 9900 : null })),
           },
         });

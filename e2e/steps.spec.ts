@@ -93,6 +93,9 @@ test('hours, school and people shape the days; the keyboard goes from step to st
   await expect(page.locator('[data-entry=Days] b')).toHaveText(/^[6-9] days, two people|^1\d days, two people/);
   await hours.fill('8:00-8:10');
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('of at least 15 minutes');
+  await hours.fill('8:00-8:15');
+  await page.keyboard.press('Enter');
   await expect(page.locator('[data-entry=Days] b')).toHaveText('cannot be planned');
   await expect(page.getByRole('alert').first()).toContainText(/Put more people on the job|Lengthen a stretch/);
   await page.keyboard.press('Control+z');
@@ -148,17 +151,31 @@ test('working out a long plan can be stopped; the last plan stays on the screen,
   await expect(page.locator('[data-entry=Days] b')).toContainText('alone');
 });
 
-test('leaving in the moment of a save asks first; afterwards it does not', async ({ page }) => {
+test('leaving in the moment of a save notes it down; where nothing can be noted, the browser asks first', async ({
+  page,
+}) => {
   await openDemo(page);
-  const asked = await page.evaluate(() => {
-    const field = document.querySelector('[id^=length-]') as HTMLInputElement;
-    field.focus();
-    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(field, "13'11");
-    field.dispatchEvent(new InputEvent('input', { bubbles: true }));
-    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-    return !window.dispatchEvent(new Event('beforeunload', { cancelable: true }));
-  });
-  expect(asked).toBe(true);
+  const leave = (typed: string, full: boolean) =>
+    page.evaluate(
+      ([text, denied]) => {
+        const field = document.querySelector('[id^=length-]') as HTMLInputElement;
+        field.focus();
+        Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(field, text);
+        field.dispatchEvent(new InputEvent('input', { bubbles: true }));
+        field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+        if (denied)
+          Storage.prototype.setItem = () => {
+            throw new DOMException('full', 'QuotaExceededError');
+          };
+        const asked = !window.dispatchEvent(new Event('beforeunload', { cancelable: true }));
+        return [asked, Object.keys(localStorage).filter((key) => key.startsWith('kovelin-unsaved')).length];
+      },
+      [typed, full] as const,
+    );
+  expect(await leave(`13'11`, false)).toEqual([false, 1]);
+  await settled(page);
+  await expect.poll(() => page.evaluate(() => Object.keys(localStorage).join())).not.toContain('kovelin-unsaved');
+  expect(await leave(`13'10`, true)).toEqual([true, 0]);
   await settled(page);
   expect(await page.evaluate(() => window.dispatchEvent(new Event('beforeunload', { cancelable: true })))).toBe(true);
 });

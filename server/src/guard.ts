@@ -1,10 +1,4 @@
-import express, {
-  type ErrorRequestHandler,
-  type NextFunction,
-  type Request,
-  type RequestHandler,
-  type Response,
-} from 'express';
+import express, { type ErrorRequestHandler, type Request, type RequestHandler, type Response } from 'express';
 
 /** Names a browser on this machine uses for it; a page of another name that was pointed here is no page of ours. */
 const LOCAL = ['127.0.0.1', 'localhost', '[::1]'];

@@ -214,7 +214,7 @@ function Tools({ onHelp }: { onHelp: () => void }) {
         type="button"
         className="tool"
         onClick={() =>
-          session.edit({ name: 'setUnits', args: { units: state.job.units === 'imperial' ? 'metric' : 'imperial' } })
+          session.run({ name: 'setUnits', args: { units: state.job.units === 'imperial' ? 'metric' : 'imperial' } })
         }
         title="Feet and inches, or metres"
       >
@@ -236,7 +236,7 @@ function Rooms() {
   const [params] = useSearchParams();
   const add = () => {
     const id = freshId();
-    session.edit({ name: 'addRoom', args: { id, name: `Room ${state.job.rooms.order.length + 1}` } });
+    session.run({ name: 'addRoom', args: { id, name: `Room ${state.job.rooms.order.length + 1}` } });
     goTo(id);
   };
   const told = (id: string) => {

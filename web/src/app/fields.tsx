@@ -1,4 +1,5 @@
 import type { Edit } from '@kovelin/core/job/edits.ts';
+import { within, type Ends } from '@kovelin/core/job/limits.ts';
 import type { Reading } from '@kovelin/core/job/types.ts';
 import type { LengthOptions } from '@kovelin/core/units/length.ts';
 import { readReading, unitOf } from '@kovelin/core/units/reading.ts';
@@ -79,9 +80,11 @@ export function DraftField<T>(props: TextFieldProps<T>) {
       // what is typed next is a new value, not more of this one
       else requestAnimationFrame(() => document.activeElement === field && field.select());
     } else if (event.key === 'Escape' && text !== null) {
+      const field = event.currentTarget;
       setText(null);
       setRefused(null);
       session?.setDraft(owner, null);
+      requestAnimationFrame(() => document.activeElement === field && field.select());
     }
   };
   const common = {
@@ -124,6 +127,18 @@ export function DraftField<T>(props: TextFieldProps<T>) {
     </span>
   );
 }
+
+export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+
+/** What was read, where it lies between the ends the document accepts; `show` writes an end as a person would. */
+export const between =
+  (read: (text: string) => Read<number>, ends: Ends, show: (value: number) => string) =>
+  (text: string): Read<number> => {
+    const found = read(text);
+    return !found.ok || within(found.value, ends)
+      ? found
+      : { ok: false, message: `From ${show(ends[0])} to ${show(ends[1])} is accepted here.` };
+  };
 
 /** A text of at most so many characters, or of at least one, too. */
 export const readText =

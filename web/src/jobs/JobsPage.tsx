@@ -18,7 +18,7 @@ import { say } from '../app/say.ts';
 import { freshId } from '../store/ids.ts';
 import { useScheme } from '../app/scheme.ts';
 import { PlanShape } from '../drawing/PlanShape.tsx';
-import type { JobRow } from '../store/db.ts';
+import { db, type JobRow } from '../store/db.ts';
 import {
   bringIn,
   createJob,
@@ -51,18 +51,22 @@ export default function JobsPage() {
   const reading = useReading();
   useEffect(() => {
     document.title = 'Kovelin';
-    const watch = liveQuery(listJobs).subscribe({
-      next: setJobs,
-      error: (error: unknown) => setProblems([`Your jobs could not be listed: ${whyNot(error)}`]),
+    const fail = (error: unknown) => setProblems([`Your jobs could not be listed: ${whyNot(error)}`]);
+    // a list that follows the database says nothing of one that does not open
+    const watch = db.open().then(() => {
+      // what was deleted on an earlier visit can no longer be brought back
+      void attempt('Deleted jobs could not be cleared away', async () => {
+        await emptyTrash(Date.now() - UNDO);
+        await sweepTouches();
+      });
+      return liveQuery(listJobs).subscribe({ next: setJobs, error: fail });
     });
-    return () => watch.unsubscribe();
-  }, []);
-  useEffect(() => {
-    // what was deleted on an earlier visit can no longer be brought back
-    void attempt('Deleted jobs could not be cleared away', async () => {
-      await emptyTrash(Date.now() - UNDO);
-      await sweepTouches();
-    });
+    watch.catch(fail);
+    return () =>
+      void watch.then(
+        (subscription) => subscription.unsubscribe(),
+        () => undefined,
+      );
   }, []);
   const open = (id: string | null) => id !== null && void navigate(`/job/${id}/measure`);
   const bringFile = async (file: File | undefined) => {

@@ -73,7 +73,7 @@ function FromList({ view, room, onClose }: Props) {
   };
   const take = () => {
     if (!assigned?.lengths.length) return;
-    session.edit({ name: 'setLengths', args: { room: room.id, lengths: assigned.lengths } });
+    session.run({ name: 'setLengths', args: { room: room.id, lengths: assigned.lengths } });
     onClose();
   };
   return (
@@ -174,7 +174,7 @@ function FromPlan({ view, room, onClose }: Props) {
   const take = () => {
     if (!walls?.ok) return;
     const drafts = rows(room.openings).length + rows(room.parts).length;
-    session.edit({
+    session.run({
       name: 'setRoomFromText',
       args: {
         room: room.id,

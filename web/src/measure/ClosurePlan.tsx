@@ -97,7 +97,7 @@ export function Suspects({ view, suspicion }: { view: JobView; suspicion: Suspic
                 type="button"
                 className="take"
                 onClick={() =>
-                  session.edit({
+                  session.run({
                     name: 'setWall',
                     args: {
                       room: room.id,

@@ -90,7 +90,7 @@ export default function MeasureView() {
             <button
               type="button"
               className="tool remove-room"
-              onClick={() => view.session.edit({ name: 'removeRoom', args: { room: room.id } })}
+              onClick={() => view.session.run({ name: 'removeRoom', args: { room: room.id } })}
             >
               Remove this room
             </button>
@@ -125,7 +125,7 @@ function placingOf(
   });
   return {
     draft: (opening, at) => session.setDraft(owner, at === null ? null : edit(opening, at)),
-    commit: (opening, at) => void session.edit(edit(opening, at)),
+    commit: (opening, at) => void session.run(edit(opening, at)),
     type: (opening) => {
       showRows();
       requestAnimationFrame(() => document.getElementById(`at-${opening.id}`)?.focus());

@@ -1,5 +1,5 @@
 import type { System } from '@kovelin/core/units/si.ts';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import { aimedAt, enterIn, listenToAim, typeInto, withPad } from '../app/aim.ts';
 
 const IMPERIAL = [
@@ -41,22 +41,32 @@ function press(text: string, key: Key): string {
   return text + key;
 }
 
+/** The focus as it is now, however it came there: by a tap, by the page, before the pad was on it. */
+const isInLength = (): boolean => document.activeElement?.matches('[data-length]') ?? false;
+function listenToFocus(listener: () => void): () => void {
+  // a focus that moves on is lost and found in one task
+  const later = () => queueMicrotask(listener);
+  document.addEventListener('focusin', listener);
+  document.addEventListener('focusout', later);
+  return () => {
+    document.removeEventListener('focusin', listener);
+    document.removeEventListener('focusout', later);
+  };
+}
+
 /** A pad for feet, inches and fractions, or metres, where the device's own keyboard has none of these at hand. */
 export default function NumberPad({ system, onClose }: { system: System; onClose: () => void }) {
   const target = useSyncExternalStore(listenToAim, () => aimedAt()?.label ?? null);
   useEffect(withPad, []);
   // it would hide half of a phone: there it comes with a length and goes with it
-  const [inLength, setInLength] = useState(() => document.activeElement?.matches('[data-length]') ?? false);
+  const inLength = useSyncExternalStore(listenToFocus, isInLength);
   useEffect(() => {
-    const look = () => setInLength(document.activeElement?.matches('[data-length]') ?? false);
-    const later = () => setTimeout(look);
-    document.addEventListener('focusin', look);
-    document.addEventListener('focusout', later);
-    return () => {
-      document.removeEventListener('focusin', look);
-      document.removeEventListener('focusout', later);
-    };
-  }, []);
+    // what is typed in must not lie under the pad
+    const show = () => isInLength() && document.activeElement?.scrollIntoView({ block: 'center' });
+    show();
+    document.addEventListener('focusin', show);
+    return () => document.removeEventListener('focusin', show);
+  }, [inLength]);
   const rows: readonly (readonly Key[])[] = system === 'imperial' ? IMPERIAL : METRIC;
   const onKey = (key: Key) => {
     const at = aimedAt();

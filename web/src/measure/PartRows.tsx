@@ -119,7 +119,7 @@ export default function PartRows({ view, room, takeoff }: RoomProps) {
           type="button"
           className="take"
           onClick={() =>
-            session.edit({ name: 'addPart', args: { room: room.id, part: startPart({ view, room }, kind) } })
+            session.run({ name: 'addPart', args: { room: room.id, part: startPart({ view, room }, kind) } })
           }
         >
           Add it

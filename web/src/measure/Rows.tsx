@@ -35,7 +35,7 @@ export function Rows({ view, room, takeoff }: RoomProps) {
   };
   const addWall = () => {
     const id = freshId();
-    session.edit({ name: 'addWall', args: { room: room.id, id, after: walls.at(-1)?.id ?? null } });
+    session.run({ name: 'addWall', args: { room: room.id, id, after: walls.at(-1)?.id ?? null } });
     requestAnimationFrame(() => focus(id));
   };
   return (
@@ -54,7 +54,7 @@ export function Rows({ view, room, takeoff }: RoomProps) {
             variant="outlined"
             disabled={!walls.length}
             onClick={() =>
-              session.edit({ name: 'addOpening', args: { room: room.id, opening: startOpening(view, room, kind) } })
+              session.run({ name: 'addOpening', args: { room: room.id, opening: startOpening(view, room, kind) } })
             }
           >
             Add {kind === 'opening' ? 'an' : 'a'} {kind}

@@ -39,7 +39,7 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
   };
   const commit = () => {
     if (!result?.ok) return;
-    session.edit(result.edit);
+    session.run(result.edit);
     setText(null);
     setSeed(freshId());
   };

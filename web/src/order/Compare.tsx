@@ -19,9 +19,9 @@ export default function Compare({ view, line }: { view: JobView; line: PaintLine
         const primer = effective(s.system.primer);
         return primer.extent === 'full' ? [{ surface: s.surface.id, value: { ...primer, coats } }] : [];
       });
-      session.edit({ name: 'decideEach', args: { member: 'primer', values } });
+      session.run({ name: 'decideEach', args: { member: 'primer', values } });
     } else
-      session.edit({
+      session.run({
         name: 'setFinishes',
         args: {
           scopes: line.uses.map((u) => u.specified.surface.id),

@@ -82,7 +82,7 @@ export function DeskPrices({ view, onClose }: { view: JobView; onClose: () => vo
       const each = asked(m.item, null);
       return each === null ? [] : [{ item: m.item, each }];
     });
-    session.edit({
+    session.run({
       name: 'takePrices',
       args: { paints, materials, priced: { source: data.desk, date: data.at.slice(0, 10) } },
     });

@@ -9,6 +9,7 @@ import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import { attempt } from '../app/database.ts';
 import { Choice } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
@@ -48,7 +49,11 @@ export function ListPrices({ view, line, onClose }: Props) {
               options={lists.map((l) => [l.id, `${l.name}, ${l.imported}, ${l.rows.toLocaleString('en-US')} prices`])}
               onChange={setChosen}
             />
-            <button type="button" className="link small" onClick={() => void removeList(list.id).then(changed)}>
+            <button
+              type="button"
+              className="link small"
+              onClick={() => void attempt('The list was not removed', () => removeList(list.id)).then(changed)}
+            >
               remove this list
             </button>
           </div>
@@ -78,7 +83,7 @@ const COLUMN_WORDS: Readonly<Record<keyof PriceColumns, string>> = {
 /** A file: its columns are shown and may be put right, then it is read beside the page. */
 function BringList({ currency, onDone }: { currency: string; onDone: (id: string) => void }) {
   const worker = useRef<ReturnType<typeof priceListWorker> | null>(null);
-  const [head, setHead] = useState<(ListHead & { name: string }) | null>(null);
+  const [head, setHead] = useState<(ListHead & { name: string; file: File }) | null>(null);
   const [columns, setColumns] = useState<PriceColumns | null>(null);
   const [progress, setProgress] = useState<{ done: number; rows: number } | null>(null);
   const [told, setTold] = useState<readonly string[]>([]);
@@ -88,29 +93,47 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
     setProgress(null);
   };
   useEffect(() => () => worker.current?.end(), []);
+  /** The list in a worker of its own; what was there before is ended. */
+  const openList = async (file: File) => {
+    const reader = priceListWorker();
+    worker.current = reader;
+    const read = await reader.run(async (api) => api.open(new Uint8Array(await file.arrayBuffer())));
+    return { worker: reader, read };
+  };
   const open = async (file: File | undefined) => {
     if (!file) return;
     end();
     setHead(null);
     if (file.size > MAX_PRICE_BYTES)
       return setTold(['This list is larger than 60 MB; keep only the rows you buy and save it again.']);
-    worker.current = priceListWorker();
-    const read = await worker.current.api.open(new Uint8Array(await file.arrayBuffer()));
+    const opened = await attempt('The list was not read', () => openList(file));
+    if (!opened) return;
+    const { read } = opened;
+    if (!read) return;
     if (!read.ok) return setTold(read.problems.map(sentence));
     setTold([]);
-    setHead({ ...read.value, name: file.name.replace(/\.[^.]*$/, '').slice(0, 80) });
+    setHead({ ...read.value, name: file.name.replace(/\.[^.]*$/, '').slice(0, 80), file });
     setColumns((await columnsBefore(read.value.headings)) ?? read.value.guess);
   };
   const bring = async () => {
-    if (!head || !columns || !worker.current) return;
+    if (!head || !columns) return;
     const id = freshId();
-    await rememberColumns(head.headings, columns);
     setProgress({ done: 0, rows: 0 });
-    const done = await worker.current.api.bringIn(
-      { id, name: head.name, imported: today(), currency, separator: head.separator, columns },
-      proxy((share, rows) => setProgress({ done: share, rows })),
-    );
+    const asked = { id, name: head.name, imported: today(), currency, separator: head.separator, columns };
+    const done = await attempt('The list was not brought in', async () => {
+      await rememberColumns(head.headings, columns);
+      // cancelled before: the worker went with it, and the list is opened again
+      const { worker: reader } = worker.current ? { worker: worker.current } : await openList(head.file);
+      return reader.run((api) =>
+        api.bringIn(
+          asked,
+          proxy((share, rows) => setProgress({ done: share, rows })),
+        ),
+      );
+    });
+    const stopped = done === null || worker.current === null;
     end();
+    if (stopped) return;
     setHead(null);
     setTold([
       `${done.rows.toLocaleString('en-US')} prices were read${done.refused ? `; ${done.refused.toLocaleString('en-US')} rows could not be` : ''}.`,
@@ -211,7 +234,8 @@ function TakeFromList({
       const cans = rows.filter((r) => r.code === product.code).reduce(withCan, product.cans);
       return cans === product.cans ? [] : [{ product: product.id, cans }];
     });
-    if (paints.length) session.edit({ name: 'takePrices', args: { paints, materials: [], priced } });
+    if (paints.length && !session.run({ name: 'takePrices', args: { paints, materials: [], priced } }))
+      return setTold('Nothing was taken.');
     setTold(
       paints.length
         ? `Prices of ${paints.length} ${paints.length === 1 ? 'paint' : 'paints'} were taken.`
@@ -221,21 +245,26 @@ function TakeFromList({
   const take = (row: PriceRow) => {
     const material = derived.order.materials.find((m) => m.item === target);
     const product = job.products[target];
+    const tell = (done: boolean) => setTold(done ? `${row.name} was taken.` : `${row.name} was not taken.`);
     if (material)
-      session.edit({
-        name: 'takePrices',
-        args: { paints: [], materials: [{ item: material.item, each: row.price }], priced },
-      });
-    else if (row.litres === null) return setTold('That is sold by the piece; a paint needs a size.');
+      tell(
+        session.run({
+          name: 'takePrices',
+          args: { paints: [], materials: [{ item: material.item, each: row.price }], priced },
+        }),
+      );
+    else if (row.litres === null) setTold('That is sold by the piece; a paint needs a size.');
     else if (product)
-      session.edit({
-        name: 'takePrices',
-        args: {
-          paints: [{ product: product.id, cans: withCan(product.cans, row), code: row.code }],
-          materials: [],
-          priced,
-        },
-      });
+      tell(
+        session.run({
+          name: 'takePrices',
+          args: {
+            paints: [{ product: product.id, cans: withCan(product.cans, row), code: row.code }],
+            materials: [],
+            priced,
+          },
+        }),
+      );
     else {
       const like = line?.product ?? Object.values(job.products)[0];
       if (!like) return;
@@ -249,12 +278,10 @@ function TakeFromList({
         source: `as ${like.name}, until its label is read`,
         picked: priced.date,
       };
-      session.edit({ name: 'setProduct', args: { product: fresh } });
+      if (!session.run({ name: 'setProduct', args: { product: fresh } })) return tell(false);
       setTarget(fresh.id);
       setTold(`${row.name} is in the job now: put its label right under “The paint”, and compare.`);
-      return;
     }
-    setTold(`${row.name} was taken.`);
   };
   return (
     <>

@@ -1,3 +1,4 @@
+import { ENDS, within } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/types.ts';
 import { CONDITIONERS } from '@kovelin/core/job/vocabulary.ts';
 import type { BoxCan, Pour } from '@kovelin/core/order/boxing.ts';
@@ -108,7 +109,7 @@ function Shelf({ view, line }: Props) {
       litres,
       batch: batch.trim().slice(0, 40),
     };
-    session.edit({ name: 'addShelfCan', args: { can } });
+    session.run({ name: 'addShelfCan', args: { can } });
     setLitres(null);
     setBatch('');
   };
@@ -148,7 +149,12 @@ function Shelf({ view, line }: Props) {
           parse={(text) => {
             const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'gal' : 'L'}`);
             if (!read.ok) return { ok: false, message: read.problems[0]?.message ?? '' };
-            return read.value > 0 ? read : { ok: false, message: 'More than nothing must be in the can.' };
+            return within(read.value, ENDS.shelf)
+              ? read
+              : {
+                  ok: false,
+                  message: `From ${formatVolume(ENDS.shelf[0], system)} to ${formatVolume(ENDS.shelf[1], system)} is accepted here.`,
+                };
           }}
           onCommit={(value) => {
             setLitres(value);

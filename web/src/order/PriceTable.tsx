@@ -194,7 +194,7 @@ function Options({ view }: { view: JobView }) {
   const add = () => {
     const first = derived.surfaces.find((s) => chosen.has(s.surface.id));
     if (!first) return;
-    session.edit({
+    session.run({
       name: 'addOption',
       args: {
         option: {
@@ -219,7 +219,7 @@ function Options({ view }: { view: JobView }) {
                 type="checkbox"
                 checked={option.taken}
                 onChange={(event) =>
-                  session.edit({ name: 'setOption', args: { option: option.id, set: { taken: event.target.checked } } })
+                  session.run({ name: 'setOption', args: { option: option.id, set: { taken: event.target.checked } } })
                 }
               />{' '}
               {option.name}

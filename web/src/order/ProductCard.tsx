@@ -1,14 +1,14 @@
+import { ENDS, type Ends } from '@kovelin/core/job/limits.ts';
 import type { Product } from '@kovelin/core/job/types.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { Result } from '@kovelin/core/units/problem.ts';
 import { today } from '@kovelin/core/units/date.ts';
-import { DraftField, Section } from '../app/fields.tsx';
+import { between, DraftField, Section, type Read } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { sentenceCase } from '../app/words.ts';
 import { ageWord } from './words.ts';
 
-type Read<T> = { ok: true; value: T } | { ok: false; message: string };
 const plain = <T,>(result: Result<T>): Read<T> =>
   result.ok ? result : { ok: false, message: result.problems[0]?.message ?? '' };
 const optional =
@@ -16,35 +16,51 @@ const optional =
   (text: string): Read<T | null> =>
     text.trim() ? read(text) : { ok: true, value: null };
 
-const percent = (text: string): Read<number> => {
-  const value = Number(text.replace('%', '').replace(',', '.').trim());
-  return value > 0 && value < 100
-    ? { ok: true, value: value / 100 }
-    : { ok: false, message: 'A share lies between 0 and 100 %, for example 96.' };
-};
-const minutes = (text: string): Read<number> => {
-  const value = Number(text);
-  return text.trim() && Number.isInteger(value) && value >= 0 && value <= 10_000
-    ? { ok: true, value }
-    : { ok: false, message: 'Write whole minutes, for example 120.' };
-};
+const percentIn = (ends: Ends) =>
+  between(
+    (text) => {
+      const value = text.trim() ? Number(text.replace('%', '').replace(',', '.').trim()) : NaN;
+      return Number.isFinite(value)
+        ? { ok: true, value: value / 100 }
+        : { ok: false, message: 'Write a share in per cent, for example 96.' };
+    },
+    ends,
+    (share) => `${Number((share * 100).toFixed(2))} %`,
+  );
+const minutes = between(
+  (text) => {
+    const value = Number(text);
+    return text.trim() && Number.isInteger(value)
+      ? { ok: true, value }
+      : { ok: false, message: 'Write whole minutes, for example 120.' };
+  },
+  ENDS.minutes,
+  (value) => `${value} minutes`,
+);
 /** A dry film: micrometres, or mils. */
 const MIL = 25.4e-6;
-const dryFilm = (text: string): Read<number> => {
-  const found = /^\s*(\d+(?:[.,]\d+)?)\s*(mils?|um|µm|μm)\s*$/i.exec(text);
-  const value = found ? Number((found[1] ?? '').replace(',', '.')) * (/^mil/i.test(found[2] ?? '') ? MIL : 1e-6) : NaN;
-  return value > 0 && value <= 0.001
-    ? { ok: true, value }
-    : { ok: false, message: 'Write a dry film such as 40 um or 1.6 mils.' };
-};
+const dryFilm = between(
+  (text) => {
+    const found = /^\s*(\d+(?:[.,]\d+)?)\s*(mils?|um|µm|μm)\s*$/i.exec(text);
+    const unit = /^mil/i.test(found?.[2] ?? '') ? MIL : 1e-6;
+    return found
+      ? { ok: true, value: Number((found[1] ?? '').replace(',', '.')) * unit }
+      : { ok: false, message: 'Write a dry film such as 40 um or 1.6 mils.' };
+  },
+  ENDS.dryFilm,
+  (film) => `${Number((film * 1e6).toFixed(0))} um`,
+);
 
 /** The job's own copy of a product: what its label says may be corrected here, and what it costs. */
 export function ProductCard({ product, view }: { product: Product; view: JobView }) {
   const { session, system, state } = view;
   const set = (change: Partial<Product>) =>
     session.edit({ name: 'setProduct', args: { product: { ...product, ...change, source: 'your label' } } });
-  const spread = (text: string) =>
-    plain(parseSpread(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`));
+  const spread = between(
+    (text) => plain(parseSpread(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`)),
+    ENDS.rate,
+    (rate) => formatSpread(rate, system),
+  );
   const { solids } = product;
   return (
     <>
@@ -66,7 +82,7 @@ export function ProductCard({ product, view }: { product: Product; view: JobView
           <DraftField
             label="Contrast ratio, %"
             value={String(Number((product.contrast * 100).toFixed(1)))}
-            parse={percent}
+            parse={percentIn(ENDS.contrast)}
             onCommit={(contrast) => set({ contrast })}
           />
           <DraftField
@@ -79,7 +95,7 @@ export function ProductCard({ product, view }: { product: Product; view: JobView
             label="Volume solids, %"
             value={solids ? String(Number((solids.volume * 100).toFixed(1))) : ''}
             placeholder="by label rate"
-            parse={optional<number>(percent)}
+            parse={optional<number>(percentIn(ENDS.solids))}
             onCommit={(volume) =>
               set({
                 solids: volume === null ? null : { volume, dry: solids?.dry ?? (volume * 1e-3) / product.labelRate },

@@ -142,7 +142,7 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
   const clamp = (chance: number) => Math.min(MOST, Math.max(LEAST, chance));
   const choose = (chance: number) => {
     const value = Number(clamp(chance).toFixed(4));
-    session.edit({ name: 'setSetting', args: { key: 'order.risk', value } });
+    session.run({ name: 'setSetting', args: { key: 'order.risk', value } });
   };
   const chanceAt = (event: PointerEvent<HTMLElement>): number => {
     const box = place.current?.getBoundingClientRect();

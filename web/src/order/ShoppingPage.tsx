@@ -84,7 +84,7 @@ export default function ShoppingPage() {
                     type="checkbox"
                     checked={l.ticked}
                     onChange={(event) =>
-                      session.edit({
+                      session.run({
                         name: 'tick',
                         args: { key: l.key, date: event.target.checked ? today() : null },
                       })

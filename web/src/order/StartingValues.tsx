@@ -1,4 +1,5 @@
 import { DEFAULTS, setting, type DefaultKey } from '@kovelin/core/job/defaults.ts';
+import { within } from '@kovelin/core/job/limits.ts';
 import { FOOT, GALLON, SQUARE_FOOT, type System } from '@kovelin/core/units/si.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -28,6 +29,8 @@ const PARTS: readonly (readonly [string, RegExp])[] = [
   ['Prices', /^price/],
 ];
 
+const short = (value: number) => String(Number(value.toPrecision(4)));
+
 /** Every starting value an order is made with, its origin beside it; what is changed here counts for this job. */
 export default function StartingValues({ view, onClose }: { view: JobView; onClose: () => void }) {
   const { session, state, system } = view;
@@ -54,7 +57,7 @@ export default function StartingValues({ view, onClose }: { view: JobView; onClo
           <table className="schedule lined">
             <tbody>
               {keys.map((key) => {
-                const { unit, what, origin } = DEFAULTS[key];
+                const { unit, what, origin, ends } = DEFAULTS[key];
                 const [name, per] = UNITS[system][unit] ?? [unit, 1];
                 const own = key in state.shown.settings;
                 return (
@@ -67,13 +70,16 @@ export default function StartingValues({ view, onClose }: { view: JobView; onClo
                       <DraftField
                         hideLabel
                         label={what}
-                        value={String(Number((setting(state.shown, key) / per).toPrecision(4)))}
+                        value={short(setting(state.shown, key) / per)}
                         parse={(text) => {
                           if (!text.trim()) return { ok: true, value: null };
-                          const value = Number(text.replace(',', '.'));
-                          return Number.isFinite(value) && value >= 0
-                            ? { ok: true, value: value * per }
-                            : { ok: false, message: 'A number, zero or more.' };
+                          const value = Number(text.replace(',', '.')) * per;
+                          return within(value, ends)
+                            ? { ok: true, value }
+                            : {
+                                ok: false,
+                                message: `From ${short(ends[0] / per)} to ${short(ends[1] / per)} is accepted.`,
+                              };
                         }}
                         onCommit={(value) => session.edit({ name: 'setSetting', args: { key, value } })}
                       />

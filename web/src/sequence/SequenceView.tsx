@@ -1,4 +1,6 @@
+import { ENDS, MOST, within } from '@kovelin/core/job/limits.ts';
 import type { Crew } from '@kovelin/core/job/types.ts';
+import { isDay } from '@kovelin/core/units/date.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { useQueryClient } from '@tanstack/react-query';
@@ -6,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { daysWord } from '../app/Ledger.tsx';
-import { Choice, DraftField, Section } from '../app/fields.tsx';
+import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import { useJob, type JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
 import { taskWord, TRIM_ORDER_WORDS } from '../app/words.ts';
@@ -217,10 +219,16 @@ function readHours(text: string): { ok: true; value: Crew['hours'] } | { ok: fal
   const hours = parts.map(
     (m) => [Number(m?.[1]) * 60 + Number(m?.[2] ?? 0), Number(m?.[3]) * 60 + Number(m?.[4] ?? 0)] as const,
   );
-  const sound = parts.every(Boolean) && hours.every(([a, b], i) => a < b && b <= 1440 && a >= (hours[i - 1]?.[1] ?? 0));
+  const sound =
+    parts.every(Boolean) &&
+    hours.length <= MOST.stretches &&
+    hours.every(([a, b], i) => within(b - a, ENDS.stretch) && b <= 1440 && a >= (hours[i - 1]?.[1] ?? 0));
   return sound
     ? { ok: true, value: hours }
-    : { ok: false, message: 'Write stretches of the day in order, for example 8:00-12:00, 12:45-17:00.' };
+    : {
+        ok: false,
+        message: `Write stretches of the day in order, of at least ${ENDS.stretch[0]} minutes, for example 8:00-12:00, 12:45-17:00.`,
+      };
 }
 
 function CrewForm({
@@ -258,11 +266,7 @@ function CrewForm({
           <DraftField
             label={`Name ${i + 1}`}
             value={person.name}
-            parse={(text) =>
-              text.trim() && text.length <= 40
-                ? { ok: true, value: text.trim() }
-                : { ok: false, message: 'A name of 1 to 40 characters.' }
-            }
+            parse={readText(40, 1)}
             onCommit={(name) =>
               session.edit({
                 name: 'setCrew',
@@ -300,9 +304,9 @@ function CrewForm({
           parse={(text) =>
             text.trim() === ''
               ? { ok: true, value: null }
-              : /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text.trim())
+              : isDay(text.trim())
                 ? { ok: true, value: text.trim() }
-                : { ok: false, message: 'Write the date as year-month-day: 2026-12-01.' }
+                : { ok: false, message: 'Write a day there is as year-month-day: 2026-12-01.' }
           }
           onCommit={(start) => session.edit({ name: 'setCrew', args: { set: { start } } })}
         />

@@ -43,7 +43,7 @@ export default function ColourFile({ view, onClose }: { view: JobView; onClose: 
     const colours = palette.colours
       .filter((_, i) => chosen.has(i))
       .map(({ name, hex }) => ({ id: freshId(), name, hex }));
-    if (colours.length) session.edit({ name: 'addColours', args: { colours } });
+    if (colours.length) session.run({ name: 'addColours', args: { colours } });
     onClose();
   };
   const toggle = (i: number) => {

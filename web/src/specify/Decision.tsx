@@ -30,7 +30,7 @@ export function Decision({ view, s, member, group }: DecisionProps) {
   const decided = s.system[member] as Decided<SystemValues[Member]>;
   const overruled = decided.override !== undefined;
   const decide = (value: SystemValues[Member] | null) =>
-    session.edit({ name: 'decideAll', args: { surfaces: group, member, value } as never });
+    session.run({ name: 'decideAll', args: { surfaces: group, member, value } as never });
   const say = (value: SystemValues[Member]) => memberWord(member, value as never, system);
   const title = MEMBER_WORDS[member];
   return (

@@ -1,3 +1,4 @@
+import { ENDS } from '@kovelin/core/job/limits.ts';
 import { roomScope } from '@kovelin/core/job/scope.ts';
 import { hidingClass, parseContrast } from '@kovelin/core/specify/classes.ts';
 import { parseColour } from '@kovelin/core/specify/colour-text.ts';
@@ -7,7 +8,7 @@ import { wallRate } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { lazy, Suspense, useState } from 'react';
-import { Choice, DraftField, Section } from '../app/fields.tsx';
+import { between, Choice, DraftField, Section, type Read } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
 import { ColourInput } from './ColourInput.tsx';
@@ -21,13 +22,13 @@ const labWord = (hex: string): string => {
 };
 
 /** A spread rate in the job's units, or nothing. */
-function readSpread(text: string, system: System): { ok: true; value: number | null } | { ok: false; message: string } {
+function readSpread(text: string, system: System): Read<number | null> {
   if (!text.trim()) return { ok: true, value: null };
-  const read = parseSpread(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`);
-  if (!read.ok) return { ok: false, message: read.problems[0]?.message ?? '' };
-  return read.value > 0 && read.value <= 100
-    ? read
-    : { ok: false, message: 'A spread lies above zero and under 100 m2/L; leave it empty for the label’s own.' };
+  const plain = (typed: string): Read<number> => {
+    const read = parseSpread(/[a-z]/i.test(typed) ? typed : `${typed} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`);
+    return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
+  };
+  return between(plain, ENDS.rate, (rate) => formatSpread(rate, system))(text);
 }
 
 /** The paint and its colour: from the job's own, a picker, a file or the reader. */
@@ -39,13 +40,13 @@ export function FinishPick({ view, s }: { view: JobView; s: Specified }) {
   const [reading, setReading] = useState(false);
   const scope = wide ? roomScope(s.surface.room, s.surface.kind) : s.surface.id;
   const set = (change: { product?: string; colour?: string }) =>
-    session.edit({
+    session.run({
       name: 'setFinish',
       args: { scope, finish: { product: s.product.id, colour: s.colour.id, ...change } },
     });
   const mix = (hex: string) => {
     const id = freshId();
-    session.edit({
+    session.run({
       name: 'setColour',
       args: { colour: { id, name: `Colour ${Object.keys(colours).length + 1}`, hex } },
     });
@@ -71,10 +72,15 @@ export function FinishPick({ view, s }: { view: JobView; s: Specified }) {
         key={s.product.id}
         label="Hides (contrast ratio, or a class)"
         value={`${Number((s.product.contrast * 100).toFixed(2))} %, class ${hidingClass(s.product.contrast)}`}
-        parse={(text) => {
-          const read = parseContrast(text.replace(/,? *class [1-4]$/, (tail) => (/^\s*class/i.test(text) ? tail : '')));
-          return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
-        }}
+        parse={between(
+          (text) => {
+            const own = text.replace(/,? *class [1-4]$/, (tail) => (/^\s*class/i.test(text) ? tail : ''));
+            const read = parseContrast(own);
+            return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
+          },
+          ENDS.contrast,
+          (ratio) => `${Number((ratio * 100).toFixed(2))} %`,
+        )}
         onCommit={(contrast) => session.edit({ name: 'setProduct', args: { product: { ...s.product, contrast } } })}
       />
       <DraftField

@@ -44,7 +44,7 @@ export function Survey({ view, s }: Props) {
   const set: Set = (change) => {
     // an answer does not take its question away: a test may follow, or more than one answer
     if (open) setKey(open.key);
-    session.edit({ name: 'setSurvey', args: { scope, set: change } });
+    session.run({ name: 'setSurvey', args: { scope, set: change } });
   };
   const next = (from: QuestionKey) => {
     const at = asked.findIndex((q) => q.key === from);
@@ -355,7 +355,7 @@ function CopyAnswers({ view, s, given }: Props & { given: Partial<Answers> }) {
         className="take"
         disabled={!chosen.size}
         onClick={() => {
-          session.edit({ name: 'setSurveys', args: { scopes: [...chosen], set: given } });
+          session.run({ name: 'setSurveys', args: { scopes: [...chosen], set: given } });
           setChosen(new Set());
         }}
       >

@@ -125,6 +125,13 @@ export class JobSession {
     return null;
   }
 
+  /** The same where no field shows the sentence: it is told. @returns whether it was done. */
+  run(edit: Edit): boolean {
+    const refused = this.edit(edit);
+    if (refused) this.tell(refused);
+    return refused === null;
+  }
+
   undo(): void {
     const entry = this.undoable.pop();
     if (entry && this.replay(entry.inverse)) this.redoable.push(entry);

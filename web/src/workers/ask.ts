@@ -20,13 +20,16 @@ export class TooLong extends Error {
   }
 }
 
-function desk<Api>(worker: Worker): Desk<Api> {
+/** Rejects when a worker's own file cannot be had, or fails as it starts. */
+export function whenBroken(worker: Worker): Promise<never> {
   const broken = new Promise<never>((_, reject) => {
     worker.addEventListener('error', () => reject(new NoWorker()));
   });
+  // asked only as long as a question waits
   broken.catch(() => undefined);
-  return { worker, api: wrap<Api>(worker), broken };
+  return broken;
 }
+const desk = <Api>(worker: Worker): Desk<Api> => ({ worker, api: wrap<Api>(worker), broken: whenBroken(worker) });
 
 const when = (signal: AbortSignal, why: () => Error): Promise<never> =>
   new Promise((_, reject) => {

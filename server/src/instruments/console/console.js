@@ -23,7 +23,8 @@ document.querySelector('#aim').addEventListener('submit', async (event) => {
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({ distance: Number(distance.value.replace(',', '.')) }),
     });
-    if (!response.ok) problem.textContent = (await response.json()).problem;
+    const answer = await response.json();
+    if (!response.ok) problem.textContent = answer.problem;
   } catch {
     problem.textContent = 'The meter does not answer: is the server still running?';
   }
