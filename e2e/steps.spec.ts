@@ -63,7 +63,7 @@ test('a dearer can and a better label change the order; what is no price or rate
   await expect.poll(async () => (await ledger(page))['Price']).toBeGreaterThan(before['Price'] ?? 0);
   const rate = page.getByLabel('Label spread rate');
   for (const [typed, message] of [
-    ['0', 'must be more than zero'],
+    ['0', 'From 20 ft²/gal to 4075 ft²/gal is accepted'],
     ['much', 'was not understood'],
   ] as const) {
     await rate.fill(typed);

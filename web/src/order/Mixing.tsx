@@ -1,4 +1,4 @@
-import { ENDS, within } from '@kovelin/core/job/limits.ts';
+import { ENDS } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/types.ts';
 import { CONDITIONERS } from '@kovelin/core/job/vocabulary.ts';
 import type { BoxCan, Pour } from '@kovelin/core/order/boxing.ts';
@@ -149,12 +149,11 @@ function Shelf({ view, line }: Props) {
           parse={(text) => {
             const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'gal' : 'L'}`);
             if (!read.ok) return { ok: false, message: read.problems[0]?.message ?? '' };
-            return within(read.value, ENDS.shelf)
+            const [least, most] = ENDS.shelf;
+            if (read.value < least) return { ok: false, message: 'More than nothing must be in the can.' };
+            return read.value <= most
               ? read
-              : {
-                  ok: false,
-                  message: `From ${formatVolume(ENDS.shelf[0], system)} to ${formatVolume(ENDS.shelf[1], system)} is accepted here.`,
-                };
+              : { ok: false, message: `At most ${formatVolume(most, system)} stand on the shelf in one can.` };
           }}
           onCommit={(value) => {
             setLitres(value);

@@ -29,6 +29,11 @@ const PARTS: readonly (readonly [string, RegExp])[] = [
   ['Prices', /^price/],
 ];
 
+/** To two figures, towards the inside. */
+function round(value: number, to: (value: number) => number): string {
+  const step = value === 0 ? 1 : 10 ** (Math.floor(Math.log10(value)) - 1);
+  return String(Number((to(value / step) * step).toPrecision(2)));
+}
 const short = (value: number) => String(Number(value.toPrecision(4)));
 
 /** Every starting value an order is made with, its origin beside it; what is changed here counts for this job. */
@@ -78,7 +83,7 @@ export default function StartingValues({ view, onClose }: { view: JobView; onClo
                             ? { ok: true, value }
                             : {
                                 ok: false,
-                                message: `From ${short(ends[0] / per)} to ${short(ends[1] / per)} is accepted.`,
+                                message: `From ${round(ends[0] / per, Math.ceil)} to ${round(ends[1] / per, Math.floor)} ${unit === 'minor' ? state.shown.currency : name} is accepted.`,
                               };
                         }}
                         onCommit={(value) => session.edit({ name: 'setSetting', args: { key, value } })}
