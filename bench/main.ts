@@ -1,10 +1,15 @@
 import { benchCore } from './core.ts';
+import { benchHostile } from './hostile.ts';
+import { benchKills } from './kills.ts';
 import { benchMeasure } from './measure.ts';
 import { benchOrder } from './order.ts';
 import { benchSpecify } from './specify.ts';
 import { benchWeb } from './web.ts';
 
-/** `npm run bench` for all of it, `npm run bench -- core measure specify order size keys slider memory` for parts. */
+/**
+ * `npm run bench` for all that is quick, `npm run bench -- core measure specify order size keys slider memory` for parts; `hostile`
+ * and `kills` take minutes and are run when they are asked for.
+ */
 const parts = process.argv.slice(2);
 const wanted = (part: string) => parts.length === 0 || parts.includes(part);
 
@@ -12,4 +17,6 @@ if (wanted('core')) benchCore();
 if (wanted('measure')) benchMeasure();
 if (wanted('specify')) benchSpecify();
 if (wanted('order')) await benchOrder();
-await benchWeb(wanted);
+if (parts.includes('hostile')) benchHostile();
+if (parts.includes('kills')) await benchKills();
+if (['size', 'keys', 'slider', 'memory'].some(wanted)) await benchWeb(wanted);

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, jest, test } from '@jest/globals';
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { get, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { seeded } from '@kovelin/core/sequence/schedule.ts';
@@ -9,6 +9,7 @@ import { createApp } from './app.ts';
 import { PriceDesk } from './desk/desk.ts';
 import { Laser, type Shot } from './instruments/laser.ts';
 import { ColourReader } from './instruments/reader.ts';
+import { serverOf } from './listen.ts';
 
 let server: Server;
 let url = '';
@@ -161,6 +162,23 @@ test('a bad address, another name, or an error of its own: a status and a senten
   const page = await fetch(url);
   expect(page.headers.get('permissions-policy')).toContain('camera=()');
   expect((await fetch(`${url}/instruments/laser`)).headers.get('cache-control')).toBe('no-store');
+});
+
+test('a body that comes drop by drop is closed', async () => {
+  const patience = { requestTimeout: 300, headersTimeout: 200, connectionsCheckingInterval: 50 };
+  const slow = serverOf(createApp(mkdtempSync(join(tmpdir(), 'kovelin-'))), patience).listen(0, '127.0.0.1');
+  await new Promise((resolve) => slow.once('listening', resolve));
+  const socket = connect((slow.address() as AddressInfo).port, '127.0.0.1');
+  socket.write(
+    'POST /desk/prices HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: 9\r\n\r\n{',
+  );
+  const answer = await new Promise<string>((resolve) => {
+    let text = '';
+    socket.on('data', (data) => (text += data.toString()));
+    socket.on('close', () => resolve(text));
+  });
+  expect(answer).toMatch(/^HTTP\/1.1 408/);
+  slow.close();
 });
 
 test('the colour reader scatters about the truth, is now and then on dirt, and refuses what is no colour', async () => {

@@ -1,9 +1,9 @@
-import { createServer } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 import { PriceDesk } from './desk/desk.ts';
 import { Laser } from './instruments/laser.ts';
 import { ColourReader } from './instruments/reader.ts';
+import { serverOf } from './listen.ts';
 
 const wanted = Number(process.env['PORT'] ?? 4173);
 const host = process.env['HOST'] ?? '127.0.0.1';
@@ -17,11 +17,7 @@ const app = createApp(
   new PriceDesk(Math.random, now),
   [host],
 );
-// who sends a request drop by drop is not waited for
-const server = createServer(
-  { requestTimeout: 30_000, headersTimeout: 15_000, connectionsCheckingInterval: 5_000 },
-  app,
-);
+const server = serverOf(app);
 
 /** Ports tried after the one wanted, when somebody else has it; a port that was asked for is not traded for another. */
 let tries = process.env['PORT'] ? 0 : 20;

@@ -183,3 +183,9 @@ test.each([
   expect([out.code, out.stdout]).toEqual([2, '']);
   expect(out.stderr).toMatch(message);
 });
+
+test('a file that begins with the mark of its encoding is read like any other', () => {
+  const marked = (name: string) => `\uFEFF${example(name)}`;
+  for (const file of ['keepers-cottage.json', 'loft-bedroom.tape'])
+    expect(run(['takeoff', file], marked)).toEqual(run(['takeoff', file], example));
+});

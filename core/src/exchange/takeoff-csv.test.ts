@@ -10,6 +10,7 @@ import { alike, differences } from '../specify/alike.ts';
 import { specifyJob, type Specified } from '../specify/specify.ts';
 import { FOOT } from '../units/si.ts';
 import { scheduleCsv } from './schedule-csv.ts';
+import { toCsv } from './csv.ts';
 import { takeoffCsv } from './takeoff-csv.ts';
 
 function cottage(): Job {
@@ -77,4 +78,9 @@ test('the finish schedule as CSV counts overrules, and surfaces with one system 
   const changed = after.find((s) => s.surface.id === first.surface.id) as Specified;
   expect(differences(first, changed)).toContain('sheen');
   expect(groups.find((g) => g.includes(changed))).toHaveLength(1);
+});
+
+test('text that a spreadsheet would run is neutralised in any width; figures stay figures', () => {
+  const cells = ['=1+1', '＝1+1', ' ＋2', '－3', '@sum', '\t=4', 'Bay', -5];
+  expect(toCsv([cells])).toBe(`"'=1+1","'＝1+1","' ＋2","'－3","'@sum","'\t=4",Bay,-5\r\n`);
 });

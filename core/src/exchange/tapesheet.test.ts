@@ -7,6 +7,9 @@ import { PART_KINDS, type PartKind } from '../job/vocabulary.ts';
 import { PART_RULES } from '../measure/parts.ts';
 import { assignReadings, readReadings } from './readings.ts';
 import { roomFromDraft } from '../job/reconcile.ts';
+import { suspectsOf } from '../measure/suspects.ts';
+import { takeoffJob } from '../measure/takeoff.ts';
+import { readForView } from './read.ts';
 import { formatTapeSheet } from './tapesheet-write.ts';
 import { parseTapeSheet } from './tapesheet.ts';
 
@@ -201,4 +204,41 @@ describe('a list of readings', () => {
     expect(readReadings('nonsense 4x', 'metric').problems[0]?.message).toMatch(/holds no length/);
     expect(readReadings('', 'metric').problems[0]?.message).toMatch(/empty/);
   });
+});
+
+test('names of several words, quotation marks, a # or the same twice come back from the sheet, or apart', () => {
+  const room = roomFromDraft(parseTapeSheet(LOFT).rooms[0]?.draft as never, 'r', seededIds('r'), 'imperial');
+  const line = fc
+    .string({ minLength: 1, maxLength: 20, unit: 'grapheme' })
+    .filter((t) => /^\P{Cc}*$/u.test(t) && t === t.trim() && t !== '');
+  fc.assert(
+    fc.property(fc.array(line, { minLength: 4, maxLength: 4 }), line, (labels, name) => {
+      const byId = Object.fromEntries(
+        room.walls.order.map((id, i) => [id, { ...room.walls.byId[id], label: labels[i] ?? 'x' }]),
+      ) as typeof room.walls.byId;
+      const sheet = parseTapeSheet(formatTapeSheet([{ ...room, name, walls: { ...room.walls, byId } }], 'imperial'));
+      expect(sheet.problems).toEqual([]);
+      const { draft } = sheet.rooms[0] ?? {};
+      expect(draft?.name).toBe(name);
+      const seen = draft?.walls.map((w) => w.label) ?? [];
+      expect(new Set(seen).size).toBe(4);
+      labels.forEach((label, i) => labels.indexOf(label) === i && expect(seen[i]).toBe(label));
+    }),
+    { numRuns: 200 },
+  );
+  expect(
+    parseTapeSheet('units ft\nroom Room 1 # the first\nwall "Bay # 2" 4 # not a name').rooms[0]?.draft,
+  ).toMatchObject({
+    name: 'Room 1',
+    walls: [{ label: 'Bay # 2', length: { typed: `4'` } }],
+  });
+});
+
+test('a bare number is a foot out like any other: the slip finder names it', () => {
+  const sheet = 'units ft\nroom R\nheight 8\nwall A 13\nwall B 10\nwall C 12\nwall D 10\n';
+  const opened = readForView(sheet, 'x');
+  if (!opened.ok) throw new Error('not read');
+  const [takeoff] = takeoffJob(opened.value);
+  const [first] = takeoff ? suspectsOf(opened.value, takeoff).classes : [];
+  expect([first?.slip, first?.walls.map((w) => w.wall.label)]).toEqual(['foot', ['A', 'C']]);
 });

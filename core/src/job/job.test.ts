@@ -4,12 +4,16 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { newJob, newRoom, seededIds } from './create.ts';
+import { editJob } from './admit.ts';
+import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
 import { applyEdit, overlap, type Edit } from './edits.ts';
 import { MAX_JOB_BYTES } from './limits.ts';
 import { JOB_VERSION } from './migrations.ts';
 import { openJob } from './open.ts';
 import { reconcileRoom } from './reconcile.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
+import { smallJob } from '../testing/hostile.ts';
+import { figuresFault } from '../testing/laws.ts';
 import { sentence } from '../units/problem.ts';
 import { rows, type Job, type Room } from './types.ts';
 
@@ -68,6 +72,75 @@ describe('a job file at the door', () => {
     expect(people.map((p) => p.day)).toEqual(people.map(() => (4200 * minutes) / 60));
     expect(opened).toMatchObject({ ok: true, value: { pricing: { overhead: 0, margin: 0, tax: 0 }, owned: {} } });
   });
+  test('version 5: what version 4 let in although it cannot be is mended, and nothing else is lost', () => {
+    const old = JSON.parse(readFileSync(join(__dirname, 'fixtures/v4.json'), 'utf8')) as Job;
+    const [id = ''] = old.rooms.order;
+    const was = old.rooms.byId[id] as Room;
+    const [a = '', b = ''] = was.walls.order;
+    const broken = {
+      ...old,
+      name: 'Line\nend',
+      settings: { 'pace.protect': 0, 'diagonal.se': 0, 'order.risk': 1e16 },
+      crew: {
+        ...old.crew,
+        hours: [
+          [600, 500],
+          [480, 720],
+          [700, 800],
+        ],
+        people: old.crew.people.map((p) => ({ ...p, day: p.day + 0.5 })),
+      },
+      products: Object.fromEntries(
+        Object.entries(old.products).map(([key, p]) => [
+          key,
+          {
+            ...p,
+            labelRate: 1e-9,
+            cans: Array.from({ length: 45 }, () => ({ litres: 1e-6, price: 2e11, bases: null })),
+          },
+        ]),
+      ),
+      pricing: { ...old.pricing, valid: -3 },
+      bought: { tape: '2026-11-25T10:00:00Z' },
+      rooms: {
+        ...old.rooms,
+        byId: {
+          ...old.rooms.byId,
+          [id]: {
+            ...was,
+            walls: {
+              byId: {
+                ...was.walls.byId,
+                [a]: { ...was.walls.byId[a], length: { typed: '13', metres: 13 * 0.3048 } },
+                [b]: { ...was.walls.byId[b], length: { typed: '0', metres: 0 } },
+              },
+              order: [...was.walls.order, 'gone'],
+            },
+          },
+        },
+      },
+    };
+    const opened = openJob(JSON.stringify(broken));
+    if (!opened.ok) throw new Error(opened.problems.map(sentence).join('\n'));
+    const job = opened.value;
+    const walls = job.rooms.byId[id]?.walls;
+    expect([walls?.order, walls?.byId[a]?.length?.typed, walls?.byId[b]?.length]).toEqual([
+      was.walls.order,
+      `13'`,
+      null,
+    ]);
+    expect([job.name, job.crew.hours, job.pricing.valid, job.bought]).toEqual([
+      'Line end',
+      [[480, 720]],
+      0,
+      { tape: '2026-11-25' },
+    ]);
+    expect(job.settings).toEqual({ 'pace.protect': 0.01, 'diagonal.se': 0.0005, 'order.risk': 0.5 });
+    expect(Object.values(job.products).map((p) => [p.labelRate, p.cans.length, p.cans[0]?.litres])).toEqual(
+      Object.values(job.products).map(() => [0.5, 40, 0.05]),
+    );
+    expect(Number.isInteger(job.crew.people[0]?.day)).toBe(true);
+  });
   test('what is written opens to the same document', () => expect(openJob(text)).toEqual({ ok: true, value: job }));
   test.each([
     ['truncated', text.slice(0, 2000), /cut off/],
@@ -75,6 +148,10 @@ describe('a job file at the door', () => {
     ['another kind', '%PDF-1.7 ...', /another kind/],
     ['other JSON', '{"a":1}', /not a Kovelin job/],
     ['a future version', text.replace('"version":5', '"version":99'), /newer Kovelin.*left as it is/],
+    ['a number JSON has not', text.replace('"turn":90', '\n"turn":NaN'), /“NaN” is no value of JSON/],
+    ['a day there is not', text.replace('"start":null', '"start":"2026-02-31"'), /a day there is, written 2026-11-26/],
+    ['a thing of nothing', text.replace('"metres":2.4384', '"metres":0'), /metres is 0; at least 0.001/],
+    ['hours that run back', text.replace('[480,720]', '[720,480]'), /working hours are stretches.*in order/],
     ['a wrong type', text.replace('"turn":90', '"turn":"R"'), /walls\/byId.*turn.*number/],
     ['an unknown key', text.replace('"units"', '"unit":1,"units"'), /unit.*not allowed/],
     ['a dangling wall', text.replace('"order":["r1-0"', '"order":["gone"'), /order list/],
@@ -82,6 +159,11 @@ describe('a job file at the door', () => {
     ['too large', ' '.repeat(MAX_JOB_BYTES + 1), /20 MB/],
     ['a key that reaches prototypes', text.replace('"byId":{"r1"', '"byId":{"__proto__":{},"r1"'), /__proto__/],
   ])('%s is refused with a sentence', (_, content, message) => expect(messages(content).join('\n')).toMatch(message));
+  test('a bare word is said with its line and column; a mark of the encoding before the text is passed over', () => {
+    const opened = openJob(text.replace('"turn":90', '\n "turn":NaN'));
+    expect(opened).toMatchObject({ ok: false, problems: [{ line: 2, column: 9 }] });
+    expect(openJob(`\uFEFF${text}`)).toEqual({ ok: true, value: job });
+  });
   test('damage anywhere gives a document or sentences, never a throw', () => {
     fc.assert(
       fc.property(fc.nat(text.length - 1), fc.string({ maxLength: 3 }), (at, scrap) => {
@@ -208,6 +290,22 @@ describe('named edits', () => {
     expect(now.decisions['r1-0/field']).toEqual({ coats: 3 });
     for (const patches of inverses.reverse()) now = edited(now, { name: 'patch', args: { patches } }).job;
     expect(now).toEqual(job);
+  });
+  test('every starting value: at its ends the edit, the door and all figures bear it, beyond them none lets it in', () => {
+    const small = smallJob();
+    for (const key of DEFAULT_KEYS) {
+      const [least, most] = DEFAULTS[key].ends;
+      expect([key, DEFAULTS[key].value >= least && DEFAULTS[key].value <= most]).toEqual([key, true]);
+      for (const value of [least, most]) {
+        const done = editJob(small, { name: 'setSetting', args: { key, value } });
+        expect([key, value, done.ok ? figuresFault(done.value.job) : 'refused']).toEqual([key, value, null]);
+      }
+      for (const value of [least - 1e-6, most * 1.01, NaN]) {
+        expect(editJob(small, { name: 'setSetting', args: { key, value } }).ok).toBe(false);
+        if (!Number.isNaN(value))
+          expect(openJob(JSON.stringify({ ...small, settings: { [key]: value } })).ok).toBe(false);
+      }
+    }
   });
   test('paths overlap when one lies inside the other', () => {
     expect(overlap([{ path: ['rooms', 'a'] }], [{ path: ['rooms', 'a', 'name'] }])).toBe(true);

@@ -281,6 +281,7 @@ export function toTape(metres: Metres): { feet: number; inches: number; top: num
 
 /** 12′ 6 1⁄2″ (primes and a fraction slash, for a face with `frac`), or 3.82 m / 140 mm. */
 export function formatLength(metres: Metres, system: System): string {
+  if (!Number.isFinite(metres)) return '–';
   if (metres < 0) return `−${formatLength(-metres, system)}`;
   if (system === 'metric') {
     const millimetres = Math.round(metres * 1000);

@@ -13,6 +13,8 @@ import {
   parseVolume,
 } from './quantities.ts';
 import { FOOT, GALLON, INCH, SQUARE_FOOT } from './si.ts';
+import { addDays, daysBetween, isDay } from './date.ts';
+import { readReading } from './reading.ts';
 import { compute, evaluate, given } from './working.ts';
 
 const metres = (text: string, unit?: 'ft' | 'm') => {
@@ -153,4 +155,49 @@ test('a figure keeps the terms that make it', () => {
     given('door', 1.5, 'area'),
   );
   expect([figure.value, evaluate(figure)]).toEqual([4.5, 4.5]);
+});
+
+describe('a reading keeps the unit of its numbers', () => {
+  const typed = (text: string, unit: 'ft' | 'm' | 'cm' | 'in') => {
+    const read = readReading(text, unit, { zero: true });
+    return read.ok ? read.value.typed : read.problems[0]?.message;
+  };
+  test.each([
+    ['13', 'ft', `13'`],
+    ['12 + 3', 'ft', `12' + 3'`],
+    ['12 1/2', 'in', '12 1/2"'],
+    ['3,82', 'm', '3,82 m'],
+    [' 382 ', 'cm', '382 cm'],
+    [`12'6`, 'm', `12'6`],
+    ['3 + 2 m', 'm', '3 m + 2 m'],
+    ['0', 'ft', `0'`],
+  ] as const)('%s in %s is kept as %s', (text, unit, kept) => expect(typed(text, unit)).toBe(kept));
+  test('what is kept means the same without the unit in force, or is refused', () => {
+    const scrap = fc.array(fc.constantFrom('1', '2', '0.5', ' ', '+', "'", '"', ' m', '1/2', '½', ','), {
+      maxLength: 40,
+    });
+    fc.assert(
+      fc.property(scrap, fc.constantFrom('ft' as const, 'm' as const, 'mm' as const), (parts, unit) => {
+        const read = readReading(parts.join(''), unit, { zero: true });
+        if (!read.ok) return;
+        expect(read.value.typed.length).toBeLessThanOrEqual(80);
+        const again = parseLength(read.value.typed, { zero: true });
+        expect(again).toEqual({ ok: true, value: expect.closeTo(read.value.metres, 12) as unknown as number });
+      }),
+    );
+    expect(typed(Array.from({ length: 40 }, () => '1').join('+'), 'ft')).toMatch(/at most 80 characters/);
+  });
+});
+
+test('days there are, and the way between them', () => {
+  expect(['2026-11-26', '2028-02-29', '2026-02-29', '2026-02-31', '2026-13-01', '26-11-2026', ''].map(isDay)).toEqual([
+    true,
+    true,
+    false,
+    false,
+    false,
+    false,
+    false,
+  ]);
+  expect([addDays('2026-02-27', 2), daysBetween('2026-03-28', '2026-03-30')]).toEqual(['2026-03-01', 2]);
 });

@@ -15,15 +15,15 @@ import { Fault } from '../app/Fault.tsx';
 import { DraftField, readText } from '../app/fields.tsx';
 import { ReadingBar } from '../app/ReadingBar.tsx';
 import { say } from '../app/say.ts';
+import { ExportAsIs, unfitWord } from '../app/Unfit.tsx';
 import { freshId } from '../store/ids.ts';
 import { useScheme } from '../app/scheme.ts';
 import { PlanShape } from '../drawing/PlanShape.tsx';
-import { db, type JobRow } from '../store/db.ts';
+import { db, stateOf, type JobRow } from '../store/db.ts';
 import {
   bringIn,
   createJob,
   deleteJob,
-  download,
   duplicateJob,
   emptyTrash,
   exportJob,
@@ -32,7 +32,7 @@ import {
   restoreJob,
   sweepTouches,
 } from '../store/jobs.ts';
-import { askToKeep } from '../store/keep.ts';
+import { askToKeep, isKept } from '../store/keep.ts';
 import { whyNot } from '../store/why.ts';
 import { useReading } from '../workers/files.ts';
 import { openDemo } from './demo.ts';
@@ -150,10 +150,15 @@ export default function JobsPage() {
             </Button>
           </div>
         )}
+        {jobs && jobs.length > 0 && <Safety />}
         <ul className="job-list">
           {jobs?.map((row) => (
-            <Fault key={row.id} fallback={() => <DamagedCard row={row} onDelete={() => void remove(row)} />}>
-              <JobCard row={row} onDelete={() => void remove(row)} />
+            <Fault key={row.id} fallback={() => <UnfitCard row={row} onDelete={() => void remove(row)} />}>
+              {stateOf(row) === 'whole' ? (
+                <JobCard row={row} onDelete={() => void remove(row)} />
+              ) : (
+                <UnfitCard row={row} onDelete={() => void remove(row)} />
+              )}
             </Fault>
           ))}
         </ul>
@@ -178,20 +183,30 @@ export default function JobsPage() {
   );
 }
 
-/** A record that cannot be read: it can be taken out as it is, or deleted; the others are not touched. */
-function DamagedCard({ row, onDelete }: { row: JobRow; onDelete: () => void }) {
+/** Whether the browser has promised not to clear the jobs when it runs short of space. */
+function Safety() {
+  const [safe, setSafe] = useState(true);
+  useEffect(() => {
+    void isKept().then(setSafe);
+  }, []);
+  return safe ? null : (
+    <p className="hint">
+      Jobs stay in this browser, which may clear them when this device runs short of space: export what matters.{' '}
+      <button type="button" className="link" onClick={() => void askToKeep().then(setSafe)}>
+        Ask it to keep them
+      </button>
+    </p>
+  );
+}
+
+/** A record that cannot be worked with: it can be taken out as it is, or deleted; the others are not touched. */
+function UnfitCard({ row, onDelete }: { row: JobRow; onDelete: () => void }) {
   return (
     <li className="job-card">
       <h2>{row.name || 'A job without a name'}</h2>
-      <p role="note">What is kept of this job is damaged. It was left as it is.</p>
+      <p role="note">{unfitWord(row)}</p>
       <span className="row-buttons">
-        <Button
-          size="small"
-          variant="outlined"
-          onClick={() => download('damaged.json', JSON.stringify(row.job, null, 1))}
-        >
-          Export what is there
-        </Button>
+        <ExportAsIs row={row} />
         <Button size="small" onClick={onDelete}>
           Delete
         </Button>

@@ -1,5 +1,5 @@
 import type { PriceRow } from '@kovelin/core/exchange/price-list.ts';
-import { migrate, type Json } from '@kovelin/core/job/migrations.ts';
+import { JOB_VERSION, migrate, type Json } from '@kovelin/core/job/migrations.ts';
 import { Dexie, type EntityTable, type Table } from 'dexie';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Patch } from 'immer';
@@ -14,6 +14,13 @@ export interface JobRow {
   updated: number;
   job: Job;
 }
+/** Can a row be worked with? A record of a newer Kovelin is whole, but not for this one. */
+export function stateOf({ job }: JobRow): 'whole' | 'newer' | 'damaged' {
+  const { format, version = 0 } = (job as Partial<Job> | undefined) ?? {};
+  if (format !== 'kovelin-job') return 'damaged';
+  return version === JOB_VERSION ? 'whole' : version > JOB_VERSION ? 'newer' : 'damaged';
+}
+
 /** Which places of a document a save touched, so that other tabs can tell whether it met theirs. */
 export interface TouchRow {
   jobId: string;
@@ -77,7 +84,7 @@ function bringUp(row: { job: Json }): void {
   try {
     row.job = migrate(row.job);
   } catch {
-    // damaged: see `openRow`
+    // damaged: see `stateOf`
   }
 }
 

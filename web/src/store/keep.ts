@@ -1,7 +1,12 @@
-/** Asks the browser not to clear the jobs when it runs short of space. @returns whether they are safe from that. */
-export async function askToKeep(): Promise<boolean> {
+/** Has the browser promised not to clear what is kept when it runs short of space? */
+export const isKept = (): Promise<boolean> => asked(() => navigator.storage.persisted());
+/** Asks it to. @returns whether it promised. */
+export const askToKeep = (): Promise<boolean> => asked(() => navigator.storage.persist());
+
+/** A browser that has no such thing promises nothing. */
+async function asked(question: () => Promise<boolean>): Promise<boolean> {
   try {
-    return (await navigator.storage.persisted()) || (await navigator.storage.persist());
+    return await question();
   } catch {
     return false;
   }

@@ -8,7 +8,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Database } from './db.ts';
 import { door } from './door.ts';
-import { DamagedJob, JobSession } from './session.ts';
+import { UnfitJob, JobSession } from './session.ts';
 
 let db: Database;
 let count = 0;
@@ -223,7 +223,7 @@ describe('leaving in the middle of a save', () => {
 test('a damaged record is said when it is opened, and left as it is', async () => {
   const damaged = { id: 'j', rev: 1, name: 'x', updated: 0, job: { format: 'kovelin-job' } as unknown as Job };
   await db.jobs.put(damaged);
-  await expect(JobSession.open(db, 'j')).rejects.toBeInstanceOf(DamagedJob);
+  await expect(JobSession.open(db, 'j')).rejects.toBeInstanceOf(UnfitJob);
   expect(await db.jobs.get('j')).toEqual(damaged);
 });
 

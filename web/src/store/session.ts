@@ -1,10 +1,9 @@
 import { applyEdit, overlap, type Edit, type Edited } from '@kovelin/core/job/edits.ts';
-import { JOB_VERSION } from '@kovelin/core/job/migrations.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { liveQuery, type Subscription } from 'dexie';
 import type { Patch } from 'immer';
 import { commit, JobGone, touchesSince, type Pending } from './commit.ts';
-import type { Database, JobRow } from './db.ts';
+import { stateOf, type Database, type JobRow } from './db.ts';
 import { door, doorIsOpen, tryEdit } from './door.ts';
 import { freshId } from './ids.ts';
 import { leave, leftBehind } from './journal.ts';
@@ -27,10 +26,10 @@ export interface SessionState {
   readonly notice: string | null;
 }
 
-/** A row whose document cannot be worked with. */
-export class DamagedJob extends Error {
+/** A row whose document cannot be worked with: see `stateOf`. */
+export class UnfitJob extends Error {
   constructor(readonly row: JobRow) {
-    super('damaged');
+    super(stateOf(row));
   }
 }
 
@@ -38,9 +37,6 @@ export class DamagedJob extends Error {
 const MOST_STEPS = 300;
 const GONE =
   'This job was deleted, or brought in anew, in another tab. What you see is no longer saved: export it if it is still wanted.';
-
-const isWhole = ({ job }: JobRow): boolean =>
-  (job as Partial<Job> | undefined)?.format === 'kovelin-job' && job.version === JOB_VERSION;
 
 /**
  * One open job in one tab. An edit shows at once and is saved by `commit`; when another tab was quicker, the named edit is
@@ -84,12 +80,12 @@ export class JobSession {
 
   /**
    * Opens a job and takes up what an earlier page of it had no time to save. @returns null when there is none.
-   * Errors: DamagedJob; what the database says when it does not open.
+   * Errors: UnfitJob; what the database says when it does not open.
    */
   static async open(db: Database, id: string): Promise<JobSession | null> {
     const [row, trashed] = await Promise.all([db.jobs.get(id), db.trash.get(id)]);
     if (!row || trashed) return null;
-    if (!isWhole(row)) throw new DamagedJob(row);
+    if (stateOf(row) !== 'whole') throw new UnfitJob(row);
     const session = new JobSession(db, id, row);
     session.takeUp();
     return session;

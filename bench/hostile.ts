@@ -1,0 +1,52 @@
+import fc from 'fast-check';
+import { hostileEdit, mutation, smallJob } from '../core/src/testing/hostile.ts';
+import { runEdits, tryMutations } from '../core/src/testing/laws.ts';
+import { line } from './rooms.ts';
+
+const RUNS = Number(process.env['HOSTILE_RUNS'] ?? 100_000);
+const BATCH = 1000;
+
+/** The two laws of edits and files over many more cases than the tests run; every fault is printed with what brought it about. */
+export function benchHostile(): void {
+  console.log(`\nHostile edits and files: ${RUNS.toLocaleString('en-US')} cases, half of each`);
+  const job = smallJob();
+  const half = RUNS / 2;
+  const seed = Date.now() % 1e9;
+  let [accepted, faults, slowest] = [0, 0, 0];
+  const watch = (what: unknown, run: () => string | null) => {
+    const start = performance.now();
+    const fault = run();
+    slowest = Math.max(slowest, performance.now() - start);
+    if (!fault) return;
+    faults++;
+    console.log(`fault: ${fault}\n  ${JSON.stringify(what).slice(0, 2000)}`);
+  };
+  const start = performance.now();
+  for (let at = 0; at < half; at += BATCH)
+    for (const edits of fc.sample(fc.array(hostileEdit, { minLength: 1, maxLength: 6 }), {
+      numRuns: BATCH,
+      seed: seed + at,
+    }))
+      watch(edits, () => {
+        const { fault, accepted: done } = runEdits(job, edits);
+        accepted += done.length;
+        return fault;
+      });
+  line('runs of edits', `${half}`, `${accepted} edits accepted, ${faults} faults; slowest ${slowest.toFixed(0)} ms`);
+  let opened = 0;
+  const before = faults;
+  slowest = 0;
+  for (let at = 0; at < half; at += BATCH)
+    for (const changes of fc.sample(fc.array(mutation, { minLength: 1, maxLength: 3 }), {
+      numRuns: BATCH,
+      seed: seed + at,
+    }))
+      watch(changes, () => {
+        const tried = tryMutations(job, changes);
+        if (tried.opened) opened++;
+        return tried.fault;
+      });
+  line('changed files', `${half}`, `${opened} opened, ${faults - before} faults; slowest ${slowest.toFixed(0)} ms`);
+  line('in all', `${((performance.now() - start) / 1000).toFixed(0)} s`, `seed ${seed}`);
+  if (faults) process.exitCode = 1;
+}
