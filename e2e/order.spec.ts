@@ -260,6 +260,10 @@ test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it
   await expect(dialog.getByRole('progressbar', { name: 'Reading the list' })).toBeVisible();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await expect(dialog.getByLabel('List', { exact: true })).toHaveCount(0);
+  // it can be brought in again as it stands, and stopped again
+  await dialog.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(dialog.getByRole('progressbar', { name: 'Reading the list' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
   await give('big.csv', text);
   await dialog.getByRole('button', { name: 'Bring it in' }).click();
   await expect(dialog.getByText('49,999 prices were read; 1 rows could not be.')).toBeVisible({ timeout: 60_000 });

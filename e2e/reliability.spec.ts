@@ -201,8 +201,35 @@ test('one stream of the meter for all tabs, and none while a tab cannot be seen'
   }
   await expect(page.locator('.laser')).toContainText('goes to');
   expect(streams).toHaveLength(1);
-  // the tab that has it is closed: another takes it over
-  await page.context().pages()[0]?.close();
+  // the tab that has it is hidden: another takes it over, and a shot that came meanwhile is not lost
+  await page.evaluate(() => {
+    Object.defineProperty(document, 'visibilityState', { get: () => 'hidden' });
+    document.dispatchEvent(new Event('visibilitychange'));
+  });
   await expect.poll(() => streams.length).toBe(2);
-  for (const tab of pages.slice(1)) await tab.close();
+  // and when that one is closed, the last
+  await pages[1]?.close();
+  await expect.poll(() => streams.length).toBe(3);
+  await pages[2]?.close();
+});
+
+test('an older Kovelin in another tab that holds the database is named; when it is closed, the page goes on by itself', async ({
+  page,
+}) => {
+  const older = await page.context().newPage();
+  await older.goto('/mark.svg');
+  await older.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const request = indexedDB.open('kovelin', 10);
+        request.onupgradeneeded = () =>
+          request.result.createObjectStore('jobs', { keyPath: 'id' }).createIndex('updated', 'updated');
+        request.onsuccess = () => resolve();
+        request.onerror = () => reject(new Error('not opened'));
+      }),
+  );
+  await page.goto('/');
+  await expect(page.locator('.MuiSnackbar-root')).toContainText('Another tab holds an older Kovelin open');
+  await older.close();
+  await expect(page.getByText('Nothing measured yet')).toBeVisible();
 });

@@ -107,6 +107,17 @@ describe('cans at least cost', () => {
       )?.count,
     ]).toEqual([0, null, 100]);
   });
+  test('a search without end is ended: sizes that differ by nothing, a demand beyond all cans', () => {
+    const alike = Array.from({ length: 40 }, (_, i) => ({ litres: 1 + i * 1e-7, price: 1000 }));
+    for (const [sizes, demand] of [
+      [alike, 97.3],
+      [[{ litres: 0.05, price: 1 }], 1e10],
+    ] as const) {
+      const choice = chooseCans(sizes, demand);
+      expect(choice?.litres).toBeGreaterThanOrEqual(demand - 1e-6);
+      expect(Number.isFinite(choice?.cost)).toBe(true);
+    }
+  });
 });
 
 describe('the chance of running short', () => {
@@ -195,6 +206,14 @@ describe('boxing', () => {
         },
       ),
     );
+  });
+  test('hundreds of walls are packed without a search, each in one bucket', () => {
+    const walls = wallsOf(Array.from({ length: 5000 }, (_, i) => ({ litres: 0.5 + (i % 13) / 2, room: `r${i % 40}` })));
+    const want = walls.reduce((sum, w) => sum + w.litres, 0);
+    const plan = planBoxing([{ litres: want, batch: null }], walls, 16);
+    expect(plan.buckets.flatMap((b) => b.walls).sort()).toEqual(walls.map((w) => w.id).sort());
+    expect(plan.buckets.every((b) => b.litres <= 16 + 1e-6)).toBe(true);
+    expect(plan.buckets.length).toBeLessThanOrEqual((11 / 9) * Math.ceil(want / 16) + 1);
   });
   test('as few buckets as a MILP solver (HiGHS) needs', async () => {
     const milp = await highs();

@@ -6,7 +6,7 @@ import { applyEdit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import type { TrimOrder } from '../job/vocabulary.ts';
 import { derive } from '../order/derive.ts';
-import { calendarOf, fit, type Calendar, type Span } from './calendar.ts';
+import { calendarOf, crewTime, fit, nextWorking, type Calendar, type Span } from './calendar.ts';
 import { lowerBound, scheduleJob, scheduleTasks, type Schedule, type SmallTask } from './schedule.ts';
 
 /** Every way a schedule can be wrong, found without the scheduler's own code. */
@@ -242,6 +242,23 @@ describe('rooms', () => {
     expect(end(/:prep/)).toBeLessThanOrEqual(start(/:(cut|brush|prime)/));
     expect(schedule.bound).toBeLessThanOrEqual(schedule.finish);
     expect(schedule.finish).toBeLessThanOrEqual(schedule.bound * 1.6 + 60);
+  });
+
+  test('work that would take years is said to be a slip; the calendar ends on anything', () => {
+    const slow = { ...bedroom(''), settings: { 'pace.protect': 1e-6 } };
+    expect(scheduleJob(slow, derive(slow).operations)).toMatchObject({
+      placed: [],
+      problems: [{ message: expect.stringMatching(/more than ten years.*probably a slip/) as unknown as string }],
+    });
+    const calendar = calendarOf([[480, 495]]);
+    for (const [from, minutes] of [
+      [0, Infinity],
+      [0, 1e300],
+      [1e300, 1],
+      [Infinity, 1],
+    ] as const)
+      expect(fit(calendar, from, minutes, true)).toBeNull();
+    expect([crewTime(calendar, Infinity, 2), nextWorking(calendar, 1e12)]).toEqual([Infinity, Infinity]);
   });
 
   test('a surface too large for one stretch is said, with what would do', () => {

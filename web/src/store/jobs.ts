@@ -5,6 +5,7 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { db, type JobRow } from './db.ts';
 import { commit, newRow } from './commit.ts';
 import { freshId } from './ids.ts';
+import { forgetLeft } from './journal.ts';
 import { ownedBefore } from './kept.ts';
 
 /** Whole jobs: made, copied, removed, brought in and taken out. Each a single transaction; what cannot be written throws. */
@@ -33,13 +34,15 @@ export const restoreJob = (id: string): Promise<void> => db.trash.delete(id);
 
 /** Takes out for good what was deleted before `until`, with all that belongs to it. */
 export async function emptyTrash(until: number, ids?: readonly string[]): Promise<void> {
-  await db.transaction('rw', db.jobs, db.touches, db.trash, async () => {
+  const gone = await db.transaction('rw', db.jobs, db.touches, db.trash, async () => {
     const rows = await db.trash.toArray();
-    const gone = rows.filter((row) => row.at <= until && (ids?.includes(row.id) ?? true)).map((row) => row.id);
-    await db.jobs.bulkDelete(gone);
-    for (const id of gone) await db.touches.where('[jobId+rev]').between([id, 0], [id, Infinity]).delete();
-    await db.trash.bulkDelete(gone);
+    const late = rows.filter((row) => row.at <= until && (ids?.includes(row.id) ?? true)).map((row) => row.id);
+    await db.jobs.bulkDelete(late);
+    for (const id of late) await db.touches.where('[jobId+rev]').between([id, 0], [id, Infinity]).delete();
+    await db.trash.bulkDelete(late);
+    return late;
   });
+  gone.forEach(forgetLeft);
 }
 
 /** Touches of jobs that are no longer there: an earlier version left them. */

@@ -23,6 +23,11 @@ export function leave(job: string, session: string, left: Left): boolean {
   }
 }
 
+/** A job is gone for good: what its pages left goes with it. */
+export function forgetLeft(job: string): void {
+  for (const left of leftBehind(job)) left.forget();
+}
+
 /** What sessions of a job left behind, the journals taken away by `forget` once it is in. */
 export function leftBehind(job: string): readonly (Left & { readonly forget: () => void })[] {
   try {
