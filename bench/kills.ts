@@ -61,8 +61,14 @@ export async function benchKills(): Promise<void> {
         if (found < sure) lost++;
         next = Math.max(next, found + 1);
       }
+      const exited = new Promise((resolve) => browser.once('exit', resolve));
+      const end = async () => {
+        process.kill(-(browser.pid as number), 'SIGKILL');
+        await exited;
+        await connected.close().catch(() => undefined);
+      };
       if (kill === KILLS) {
-        browser.kill('SIGKILL');
+        await end();
         break;
       }
       await page.exposeFunction('shownSaved', (n: number) => {
@@ -96,14 +102,10 @@ export async function benchKills(): Promise<void> {
         });
       const moment = 100 + Math.random() * 900;
       await new Promise((resolve) => setTimeout(resolve, moment));
-      const exited = new Promise((resolve) => browser.once('exit', resolve));
-      process.kill(-(browser.pid as number), 'SIGKILL');
-      await exited;
-      await connected.close().catch(() => undefined);
+      await end();
     }
   } finally {
     stop();
-    rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
   }
   line(
     'kills',
@@ -111,4 +113,5 @@ export async function benchKills(): Promise<void> {
     `${edits} edits shown as Saved before them, ${lost} lost, ${unopened} times the job did not open`,
   );
   if (lost || unopened) process.exitCode = 1;
+  rmSync(profile, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 });
 }
