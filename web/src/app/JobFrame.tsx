@@ -255,6 +255,7 @@ function Rooms() {
           <li key={r.id}>
             <button
               type="button"
+              title={r.name}
               className={r.id === room?.id ? 'room here' : 'room'}
               aria-current={r.id === room?.id}
               onClick={() => goTo(r.id)}
