@@ -46,7 +46,7 @@ module.exports = {
       name: 'no-circular',
       severity: 'error',
       from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      to: { circular: true },
     },
     {
       name: 'no-orphans',

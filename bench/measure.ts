@@ -6,7 +6,7 @@ import { directions, polygonArea, walk } from '../core/src/measure/geometry.ts';
 import { findSlips, type TypedWalk } from '../core/src/measure/slips.ts';
 import { takeoffRoom } from '../core/src/measure/takeoff.ts';
 import { rows, type Job } from '../core/src/job/types.ts';
-import { seeded } from '../core/src/sequence/schedule.ts';
+import { seeded } from '../core/src/units/random.ts';
 import { pick, plant, PLANTED, readRoom, SETTINGS, SHAPES, trueRoom } from '../core/src/testing/rooms.ts';
 import { line, manyRooms, median, ms, times } from './rooms.ts';
 

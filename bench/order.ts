@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { chooseCans, type Size } from '../core/src/order/cans.ts';
 import { simulateDemand } from '../core/src/order/simulate.ts';
 import { headOf, readPriceList } from '../core/src/exchange/price-list.ts';
-import { seeded } from '../core/src/sequence/schedule.ts';
+import { seeded } from '../core/src/units/random.ts';
 import { line, median, ms, times } from './rooms.ts';
 
 /** Exact cans against a MILP solver, simulated jobs against their random numbers, a price list against its bare parser. */

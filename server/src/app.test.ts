@@ -4,7 +4,7 @@ import { get, type Server } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { seeded } from '@kovelin/core/sequence/schedule.ts';
+import { seeded } from '@kovelin/core/units/random.ts';
 import { createApp } from './app.ts';
 import { PriceDesk } from './desk/desk.ts';
 import { Laser, type Shot } from './instruments/laser.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { inverse, Matrix, solve as solveElsewhere } from 'ml-matrix';
-import { seeded } from '../sequence/schedule.ts';
+import { seeded } from '../units/random.ts';
 import { readRoom, SETTINGS, SHAPES, trueRoom } from '../testing/rooms.ts';
 import { close } from './closure.ts';
 import { directions, polygonArea, solve, walk, type Point } from './geometry.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { seeded } from '../sequence/schedule.ts';
+import { seeded } from '../units/random.ts';
 import { pick, plant, PLANTED, readRoom, SETTINGS, SHAPES, trueRoom, type Shape } from '../testing/rooms.ts';
 import { parseLength } from '../units/length.ts';
 import { FOOT } from '../units/si.ts';

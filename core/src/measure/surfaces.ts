@@ -7,7 +7,7 @@ import { TRIM_NAMES, type WallTakeoff } from './face.ts';
 import { boardLength, casingLength, isOffFloor, revealLength } from './openings.ts';
 import { topLength } from './outline.ts';
 import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
-import type { Surface, TrimTakeoff } from './takeoff.ts';
+import type { Surface, TrimTakeoff } from './surface.ts';
 
 type Context = Pick<Job, 'settings'>;
 

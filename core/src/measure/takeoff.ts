@@ -1,6 +1,6 @@
 import { setting } from '../job/defaults.ts';
-import { rows, type Id, type Job, type Part, type Room, type SurfaceId, type TrimRun } from '../job/types.ts';
-import type { SurfaceKind, TrimKind } from '../job/vocabulary.ts';
+import { rows, type Id, type Job, type Part, type Room, type TrimRun } from '../job/types.ts';
+import type { TrimKind } from '../job/vocabulary.ts';
 import type { Problem } from '../units/problem.ts';
 import { remember } from '../units/remember.ts';
 import type { Metres, SquareMetres, System } from '../units/si.ts';
@@ -13,9 +13,11 @@ import { directions, polygonArea, walk, type Point } from './geometry.ts';
 import { outlineOf, topLength } from './outline.ts';
 import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
 import { reversedTurns } from './slips.ts';
+import type { Surface, TrimTakeoff } from './surface.ts';
 import { casingTrim, surfacesOf } from './surfaces.ts';
 
 export type { WallTakeoff } from './face.ts';
+export type { Surface } from './surface.ts';
 
 export const LINE_KINDS = [
   'wall-ceiling',
@@ -35,24 +37,6 @@ export const LINE_KINDS = [
 ] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
 
-export interface TrimTakeoff {
-  readonly kind: TrimKind | 'casing';
-  readonly length: Working;
-  readonly area: Working;
-}
-export interface Surface {
-  readonly id: SurfaceId;
-  readonly kind: SurfaceKind;
-  readonly room: Id;
-  /** “Wall A”, “Ceiling”, “Baseboard”, “Door d1”. */
-  readonly name: string;
-  readonly wall: Id | null;
-  readonly area: Working;
-  /** Run of trim; zero for broad surfaces. */
-  readonly length: Metres;
-  /** Lines a brush cuts in along this surface. */
-  readonly cut: Metres;
-}
 export interface RoomTakeoff {
   readonly room: Room;
   readonly problems: readonly Problem[];

@@ -7,7 +7,7 @@ import { readAny } from '../exchange/read.ts';
 import { applyEdit } from '../job/edits.ts';
 import type { Edit } from '../job/edits.ts';
 import type { Job, Product } from '../job/types.ts';
-import { seeded } from '../sequence/schedule.ts';
+import { seeded } from '../units/random.ts';
 import { theoreticalSpread } from '../specify/spread.ts';
 import { GALLON, QUART, SQUARE_FOOT } from '../units/si.ts';
 import { evaluate } from '../units/working.ts';

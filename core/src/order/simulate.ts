@@ -1,4 +1,5 @@
 import type { Litres } from '../units/si.ts';
+import { normals, type Random } from '../units/random.ts';
 import { hide, type HidingQuestion } from '../specify/hiding.ts';
 
 /** A surface of a simulated paint. */
@@ -45,21 +46,10 @@ export function thinnestFilm(question: HidingQuestion, coats: number): number {
 export function simulateDemand(
   { surfaces, fixed, spreadCv, measureCv }: SimPaint,
   runs: number,
-  random: () => number,
+  random: Random,
 ): Float64Array {
   const litres = new Float64Array(runs);
-  let spare: number | null = null;
-  const normal = () => {
-    if (spare !== null) {
-      const kept = spare;
-      spare = null;
-      return kept;
-    }
-    const r = Math.sqrt(-2 * Math.log(1 - random()));
-    const angle = 2 * Math.PI * random();
-    spare = r * Math.sin(angle);
-    return r * Math.cos(angle);
-  };
+  const normal = normals(random);
   for (let run = 0; run < runs; run++) {
     const film = Math.max(LEAST_FILM, 1 + spreadCv * normal());
     let sum = fixed;

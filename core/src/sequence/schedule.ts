@@ -2,6 +2,7 @@ import type { Job, Person } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { groupBy } from '../units/group.ts';
 import { formatMinutes } from '../units/quantities.ts';
+import { seeded } from '../units/random.ts';
 import type { Problem } from '../units/problem.ts';
 import type { Minutes } from '../units/si.ts';
 import type { Operation } from '../work/operations.ts';
@@ -40,17 +41,6 @@ export interface JobSchedule extends Schedule {
 export type SmallTask = Pick<Task, 'id' | 'work' | 'people' | 'interruptible' | 'after'> & {
   readonly operation?: Pick<Operation, 'surface'>;
 };
-
-/** Seeded uniform numbers in [0, 1) (mulberry32). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const at = (lag: Task['after'][number], placed: Placed<SmallTask>): Minutes =>
   lag.from === 'finish' ? (placed.pieces.at(-1) as Span)[1] : (placed.pieces[0] as Span)[0];

@@ -1,12 +1,7 @@
-import type { WORDING } from './wording.ts';
+import type { Reason, RuleId } from './wording.ts';
 
-export type RuleId = keyof typeof WORDING;
+export type { Reason, RuleId };
 
-/** Why: the rule and the numbers or words it used. The sentence is made in wording.ts and nowhere else. */
-export interface Reason {
-  readonly rule: RuleId;
-  readonly with: Readonly<Record<string, string | number>>;
-}
 export interface Decided<T> {
   readonly value: T;
   readonly because: readonly Reason[];

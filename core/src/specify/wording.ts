@@ -1,5 +1,3 @@
-import type { Reason } from './reasons.ts';
-
 type Say = (w: Readonly<Record<string, string | number>>) => string;
 const round = (value: string | number | undefined, digits = 1) => Number(value).toFixed(digits);
 
@@ -153,5 +151,13 @@ export const WORDING = {
   'coats.refresh': () => 'the same colour and sheen on a sound coat: one refreshes it',
 } as const satisfies Record<string, Say>;
 
-/** The sentence of a reason. */
+export type RuleId = keyof typeof WORDING;
+
+/** Why: the rule and the numbers or words it used. */
+export interface Reason {
+  readonly rule: RuleId;
+  readonly with: Readonly<Record<string, string | number>>;
+}
+
+/** The sentence of a reason, made here and nowhere else. */
 export const word = (reason: Reason): string => (WORDING[reason.rule] as Say)(reason.with);

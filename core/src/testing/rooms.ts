@@ -2,12 +2,12 @@ import type { Diagonal } from '../measure/closure.ts';
 import { distance, directions, walk, type Point } from '../measure/geometry.ts';
 import type { Slip, TypedWalk } from '../measure/slips.ts';
 import { parseLength, typeLength } from '../units/length.ts';
+import { normals, type Random } from '../units/random.ts';
 import { FOOT, INCH } from '../units/si.ts';
 
 /** Random rooms for tests and benches: invented shapes, true lengths, tapes that misread a little. */
 export type Shape = 'box' | 'ell' | 'breast' | 'bay' | 'canted';
 export const SHAPES: readonly Shape[] = ['box', 'ell', 'breast', 'bay', 'canted'];
-type Random = () => number;
 
 export interface TrueRoom {
   readonly shape: Shape;
@@ -16,7 +16,6 @@ export interface TrueRoom {
 }
 
 const between = (random: Random, low: number, high: number) => low + (high - low) * random();
-const normal = (random: Random) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 export const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
 
 export function trueRoom(random: Random, shape: Shape): TrueRoom {
@@ -43,7 +42,7 @@ export function trueRoom(random: Random, shape: Shape): TrueRoom {
 
 /** What a tape says: a little off, to 1/16 in or to the millimetre, and written down. */
 export function tape(random: Random, length: number, imperial: boolean, error = 0.003): string {
-  const read = length + error * normal(random);
+  const read = length + error * normals(random)();
   return imperial ? typeLength((Math.round((read / INCH) * 16) / 16) * INCH, 'imperial') : `${read.toFixed(3)} m`;
 }
 

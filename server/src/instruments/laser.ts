@@ -1,3 +1,5 @@
+import { normals, type Random } from '@kovelin/core/units/random.ts';
+
 /** A simulated laser distance meter: what it would read of a true distance, with the faults such meters have. */
 export interface Shot {
   /** Counts up from 1 within this run of the server. */
@@ -24,17 +26,20 @@ export class Laser {
   private readonly listeners = new Set<(shot: Shot) => void>();
   private count = 0;
 
+  private readonly normal: Random;
   constructor(
-    private readonly random: () => number,
+    private readonly random: Random,
     private readonly now: () => Date,
-  ) {}
+  ) {
+    this.normal = normals(random);
+  }
 
   /** Presses the button, the meter standing `distance` metres from its target. The reading is to 0.1 mm. */
   press(distance: number): Shot {
     const luck = this.random();
     const [least, most] = NEARER;
     const hit = luck < NO_RETURN + STRAY ? distance * (least + (most - least) * this.random()) : distance;
-    const noise = NOISE * Math.sqrt(-2 * Math.log(1 - this.random())) * Math.cos(2 * Math.PI * this.random());
+    const noise = NOISE * this.normal();
     const lost = luck < NO_RETURN;
     const shot: Shot = {
       id: ++this.count,

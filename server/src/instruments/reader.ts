@@ -1,3 +1,5 @@
+import { normals, type Random } from '@kovelin/core/units/random.ts';
+
 /** A simulated colour reader: what it would read of a true colour, with the noise such instruments have. */
 export interface ColourReading {
   readonly id: number;
@@ -12,11 +14,11 @@ const DIRT_OFF = 6;
 
 export class ColourReader {
   private count = 0;
-  constructor(private readonly random: () => number) {}
-
-  private normal(): number {
-    return Math.sqrt(-2 * Math.log(1 - this.random())) * Math.cos(2 * Math.PI * this.random());
+  private readonly normal: Random;
+  constructor(private readonly random: Random) {
+    this.normal = normals(random);
   }
+
   /** Reads a chip whose true colour is given. */
   read({ l, a, b }: ColourReading['lab']): ColourReading {
     const off = this.random() < DIRT ? -DIRT_OFF * (0.5 + this.random()) : 0;

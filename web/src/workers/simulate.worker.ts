@@ -1,5 +1,5 @@
 import { chanceAbove, leftoverOf, simulateDemand, type SimPaint } from '@kovelin/core/order/simulate.ts';
-import { seeded } from '@kovelin/core/sequence/schedule.ts';
+import { seeded } from '@kovelin/core/units/random.ts';
 import { expose } from 'comlink';
 
 const api = {

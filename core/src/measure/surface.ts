@@ -1,0 +1,24 @@
+import type { Id, SurfaceId } from '../job/types.ts';
+import type { SurfaceKind, TrimKind } from '../job/vocabulary.ts';
+import type { Metres } from '../units/si.ts';
+import type { Working } from '../units/working.ts';
+
+/** What there is to paint, measured. */
+export interface TrimTakeoff {
+  readonly kind: TrimKind | 'casing';
+  readonly length: Working;
+  readonly area: Working;
+}
+export interface Surface {
+  readonly id: SurfaceId;
+  readonly kind: SurfaceKind;
+  readonly room: Id;
+  /** “Wall A”, “Ceiling”, “Baseboard”, “Door d1”. */
+  readonly name: string;
+  readonly wall: Id | null;
+  readonly area: Working;
+  /** Run of trim; zero for broad surfaces. */
+  readonly length: Metres;
+  /** Lines a brush cuts in along this surface. */
+  readonly cut: Metres;
+}
