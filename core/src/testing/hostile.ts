@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { newOpening, newPart, seededIds, newJob, newRoom } from '../job/create.ts';
 import { DEFAULT_KEYS } from '../job/defaults.ts';
-import type { Edit, EditName } from '../job/edits.ts';
+import { EDIT_NAMES, type Edit, type EditName } from '../job/edits.ts';
 import { rows, type Job, type Reading, type Room } from '../job/types.ts';
 import * as v from '../job/vocabulary.ts';
 
@@ -354,10 +354,10 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
   }),
 };
 
-/** Any named edit with arguments of the right shape and any values. */
-export const hostileEdit: fc.Arbitrary<Edit> = fc.oneof(
-  ...Object.entries(ARGUMENTS).map(([name, args]) => args.map((a) => ({ name, args: a }) as Edit)),
-);
+/** One named edit with arguments of the right shape and any values. */
+export const hostileEditOf = (name: EditName): fc.Arbitrary<Edit> =>
+  ARGUMENTS[name].map((args) => ({ name, args }) as Edit);
+export const hostileEdit: fc.Arbitrary<Edit> = fc.oneof(...EDIT_NAMES.map(hostileEditOf));
 
 /** A place of a document, counted through all its leaves, and what to put there. */
 export const mutation = fc.record({
