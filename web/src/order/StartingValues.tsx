@@ -1,4 +1,4 @@
-import { DEFAULTS, setting, type DefaultKey } from '@kovelin/core/job/defaults.ts';
+import { DEFAULT_GROUPS, DEFAULT_KEYS, DEFAULTS, setting, type DefaultGroup } from '@kovelin/core/job/defaults.ts';
 import { within } from '@kovelin/core/job/limits.ts';
 import { FOOT, GALLON, SQUARE_FOOT, type System } from '@kovelin/core/units/si.ts';
 import Button from '@mui/material/Button';
@@ -19,16 +19,6 @@ const UNITS: Readonly<Record<System, Readonly<Record<string, readonly [string, n
   },
   metric: { m2: ['m²', 1], 'm2/min': ['m²/min', 1], minor: ['each', 100] },
 };
-const PARTS: readonly (readonly [string, RegExp])[] = [
-  ['Paces and minutes', /^(pace|load|fill|prep|day|cut\.wet|mask|style)/],
-  ['Paint: spread, losses, risk', /^(order|loss|texture|spot|spread|measure|cut|box|nap|hiding)/],
-  [
-    'Materials: how far a piece goes',
-    /^(tape|film|card|filler|wash|degrease|conditioner|cover|rags|plates|bags|blades|caulk|abrasive|dropcloth)/,
-  ],
-  ['Prices', /^price/],
-];
-
 /** To two figures, towards the inside. */
 function round(value: number, to: (value: number) => number): string {
   const step = value === 0 ? 1 : 10 ** (Math.floor(Math.log10(value)) - 1);
@@ -39,10 +29,8 @@ const short = (value: number) => String(Number(value.toPrecision(4)));
 /** Every starting value an order is made with, its origin beside it; what is changed here counts for this job. */
 export default function StartingValues({ view, onClose }: { view: JobView; onClose: () => void }) {
   const { session, state, system } = view;
-  const [part, setPart] = useState(0);
-  const keys = (Object.keys(DEFAULTS) as DefaultKey[]).filter(
-    (key) => PARTS.findIndex(([, pattern]) => pattern.test(key)) === part,
-  );
+  const [group, setGroup] = useState<DefaultGroup>('minutes');
+  const keys = DEFAULT_KEYS.filter((key) => DEFAULTS[key].group === group);
   return (
     <Dialog open onClose={onClose} aria-labelledby="starting" maxWidth="md">
       <div className="dialog prices">
@@ -52,8 +40,14 @@ export default function StartingValues({ view, onClose }: { view: JobView; onClo
           back to the starting value.
         </p>
         <div className="row-buttons" role="group" aria-label="Which values">
-          {PARTS.map(([name], i) => (
-            <button key={name} type="button" className="option" aria-pressed={i === part} onClick={() => setPart(i)}>
+          {Object.entries(DEFAULT_GROUPS).map(([key, name]) => (
+            <button
+              key={key}
+              type="button"
+              className="option"
+              aria-pressed={key === group}
+              onClick={() => setGroup(key as DefaultGroup)}
+            >
               {name}
             </button>
           ))}

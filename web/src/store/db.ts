@@ -37,6 +37,17 @@ export interface TrashRow {
   at: number;
 }
 
+/** What happened on site, append-only: see Site. The same id with another content is refused. */
+export interface LogRow {
+  id: string;
+  job: string;
+  device: string;
+  /** Counts up on its device. */
+  seq: number;
+  /** ISO 8601, UTC. */
+  at: string;
+}
+
 /** A price list brought in; it is there once all its rows are. */
 export interface PriceListRow {
   id: string;
@@ -65,12 +76,15 @@ export class Database extends Dexie {
   priceChunks!: Table<PriceChunkRow, [string, number]>;
   kept!: EntityTable<KeptRow, 'key'>;
   trash!: EntityTable<TrashRow, 'id'>;
+  log!: EntityTable<LogRow, 'id'>;
 
   constructor(name = 'kovelin') {
     super(name, { chromeTransactionDurability: 'strict' });
     const tables = { jobs: 'id, updated', touches: '[jobId+rev]' };
     const lists = { priceLists: 'id, imported', priceChunks: '[list+n], list', kept: 'key' };
-    const versions = [tables, tables, tables, { ...tables, ...lists }, { ...tables, ...lists, trash: 'id' }];
+    const own = { trash: 'id', log: 'id, [job+device+seq]' };
+    // the database's own versions; the job's are migrations.ts
+    const versions = [tables, tables, tables, { ...tables, ...lists }, { ...tables, ...lists, ...own }];
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {
       const version = this.version(i + 1).stores(stores);

@@ -71,9 +71,14 @@ export class JobSession {
       next: ([found, trashed]) => this.look(trashed ? undefined : found),
       error: (error: unknown) => this.tell(`What other tabs do is no longer seen here: ${whyNot(error)}`),
     });
-    // drafts wait for the rules: what they would draw is held against them first
+    // drafts wait for the rules: what they would draw is held against them first; and so is what was kept, once
     door().then(
-      () => this.publish(this.state.job),
+      (rules) => {
+        const [fault] = rules.faultsOf(row.job);
+        if (fault)
+          this.notice = `Something in this job is not as it should be (${fault.path}: ${fault.message}) Export it, to be safe.`;
+        this.publish(this.state.job);
+      },
       (error: unknown) => this.tell(`Nothing can be saved yet: ${whyNot(error)}`),
     );
   }
