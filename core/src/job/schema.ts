@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { isDay } from '../units/date.ts';
+import { isDay } from '../units/day.ts';
 import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
 import { ENDS, MOST, type Ends } from './limits.ts';
 import type {

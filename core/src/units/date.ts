@@ -3,10 +3,6 @@ import { DateTime } from 'luxon';
 /** A day is written `2026-11-26`, everywhere a date is stored. */
 const DAY = 'yyyy-MM-dd';
 
-/** Is it a day there is? 2026-02-31 is none. */
-export const isDay = (text: string): boolean =>
-  /^\d{4}-\d{2}-\d{2}$/.test(text) && DateTime.fromFormat(text, DAY, { zone: 'utc' }).isValid;
-
 /** The day it is where the reader is. */
 export const today = (now = DateTime.local()): string => now.toFormat(DAY);
 

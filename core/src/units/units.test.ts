@@ -13,7 +13,8 @@ import {
   parseVolume,
 } from './quantities.ts';
 import { FOOT, GALLON, INCH, SQUARE_FOOT } from './si.ts';
-import { addDays, daysBetween, isDay } from './date.ts';
+import { addDays, daysBetween } from './date.ts';
+import { isDay } from './day.ts';
 import { readReading } from './reading.ts';
 import { compute, evaluate, given } from './working.ts';
 

@@ -110,7 +110,9 @@ function Frame() {
     };
     const onFocus = ({ target }: FocusEvent) => {
       const field = fieldOf(target);
-      if (field) atFocus.set(field, field.value);
+      if (!field) return;
+      session.prepare();
+      atFocus.set(field, field.value);
     };
     window.addEventListener('keydown', onKey);
     window.addEventListener('focusin', onFocus);

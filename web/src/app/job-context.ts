@@ -4,7 +4,7 @@ import { derive, type Derived } from '@kovelin/core/order/derive.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { remember } from '@kovelin/core/units/remember.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { useContext, useSyncExternalStore } from 'react';
+import { useContext, useDeferredValue, useMemo, useSyncExternalStore } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { JobSession, SessionState } from '../store/session.ts';
 import { SessionContext } from './session-context.ts';
@@ -29,11 +29,27 @@ export interface JobView {
   readonly show: (room: string, surface: string) => void;
 }
 
+/**
+ * What is being typed is seen in its field at once, and in everything that follows from it when there is time for that, before
+ * the next key at the latest. An edit is seen everywhere at once: what is done next starts from it.
+ */
+function useShown(now: SessionState): SessionState {
+  const late = useDeferredValue(now);
+  const isDraft = now.shown !== now.job;
+  const shown = isDraft && late.job === now.job ? late.shown : now.shown;
+  const { job, rev, saving, canUndo, canRedo, notice } = now;
+  // the same object as long as nothing of it changed: a key press then stops here
+  return useMemo(
+    () => ({ job, shown, rev, saving, canUndo, canRedo, notice }),
+    [job, shown, rev, saving, canUndo, canRedo, notice],
+  );
+}
+
 /** Everything a view of the open job needs. Room and surface live in the address, so that every step looks at the same. */
 export function useJob(): JobView {
   const session = useContext(SessionContext);
   if (!session) throw new Error('useJob outside a job');
-  const state = useSyncExternalStore(session.subscribe, session.getState);
+  const state = useShown(useSyncExternalStore(session.subscribe, session.getState));
   const derived = derivedOf(state.shown);
   const [params] = useSearchParams();
   const navigate = useNavigate();

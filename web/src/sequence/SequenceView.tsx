@@ -1,6 +1,6 @@
 import { ENDS, MOST, within } from '@kovelin/core/job/limits.ts';
 import type { Crew } from '@kovelin/core/job/types.ts';
-import { isDay } from '@kovelin/core/units/date.ts';
+import { isDay } from '@kovelin/core/units/day.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { useQueryClient } from '@tanstack/react-query';

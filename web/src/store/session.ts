@@ -56,6 +56,7 @@ export class JobSession {
   /** Why the last save failed; it goes when one succeeds. */
   private failure: string | null = null;
   private gone = false;
+  private prepared = false;
   private notice: string | null = null;
   state: SessionState;
 
@@ -71,16 +72,6 @@ export class JobSession {
       next: ([found, trashed]) => this.look(trashed ? undefined : found),
       error: (error: unknown) => this.tell(`What other tabs do is no longer seen here: ${whyNot(error)}`),
     });
-    // drafts wait for the rules: what they would draw is held against them first; and so is what was kept, once
-    door().then(
-      (rules) => {
-        const [fault] = rules.faultsOf(row.job);
-        if (fault)
-          this.notice = `Something in this job is not as it should be (${fault.path}: ${fault.message}) Export it, to be safe.`;
-        this.publish(this.state.job);
-      },
-      (error: unknown) => this.tell(`Nothing can be saved yet: ${whyNot(error)}`),
-    );
   }
 
   /**
@@ -96,6 +87,27 @@ export class JobSession {
     return session;
   }
 
+  /**
+   * Something is about to be typed: the rules are fetched. Drafts wait for them, for what they would draw is held against them
+   * first; and so is what was kept, once.
+   */
+  prepare(): void {
+    if (this.prepared) return;
+    this.prepared = true;
+    door().then(
+      (rules) => {
+        const [fault] = rules.faultsOf(this.saved.job);
+        if (fault)
+          this.notice = `Something in this job is not as it should be (${fault.path}: ${fault.message}) Export it, to be safe.`;
+        this.publish(this.state.job);
+      },
+      (error: unknown) => {
+        this.prepared = false;
+        this.tell(`Nothing can be saved yet: ${whyNot(error)}`);
+      },
+    );
+  }
+
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
@@ -108,12 +120,14 @@ export class JobSession {
   /** What is being typed: drives the drawing, is not saved, makes no undo step. Its owner takes it back with null. */
   setDraft(owner: object, edit: Edit | null): void {
     if (!edit && this.draft?.owner !== owner) return;
+    this.prepare();
     this.draft = edit && { owner, edit };
     this.publish(this.state.job);
   }
 
   /** Runs a named edit. @returns a sentence when it cannot be done. */
   edit(edit: Edit): string | null {
+    this.prepare();
     this.draft = null;
     const done = this.gone ? null : tryEdit(this.state.job, edit, applyEdit);
     if (!done?.ok || done.value.patches.length === 0) {

@@ -1,0 +1,7 @@
+/** Is it a day there is, written `2026-11-26`? 2026-02-31 is none. Apart from date.ts, for the rules of the document need no calendar. */
+export function isDay(text: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  const at = new Date(`${text}T00:00:00Z`);
+  // a day too many rolls over into the next month
+  return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
+}
