@@ -36,5 +36,29 @@ export function overlongLine(text: string, most = MOST_LINE): number {
   }
   return 0;
 }
+/** The line on which a row begins that is over the limit because a cell in quotation marks goes on from line to line; 0: there is none. */
+export function overlongRow(text: string, separator: string, most = MOST_LINE): number {
+  let [line, first, start] = [1, 1, 0];
+  let [atCell, quoted] = [true, false];
+  for (let at = 0; at < text.length; at++) {
+    const c = text[at] as string;
+    if (at - start >= most) return first;
+    const newLine = c === '\n' || (c === '\r' && text[at + 1] !== '\n');
+    if (newLine) line++;
+    if (quoted) {
+      if (c !== '"') continue;
+      const next = text[at + 1];
+      if (next === '"') at++;
+      // as the reader has it: a mark that nothing ends after does not close its cell
+      else if (next === undefined || next === separator || next === '\n' || next === '\r') quoted = false;
+    } else if (newLine) {
+      [first, start, atCell] = [line, at + 1, true];
+    } else {
+      quoted = atCell && c === '"';
+      atCell = c === separator;
+    }
+  }
+  return 0;
+}
 export const overlong = (line: number): string =>
   `Line ${line} has more than ${MOST_LINE} characters; a list or a palette has a line an entry. It was not read.`;

@@ -18,6 +18,8 @@ export interface Palette {
 
 export const MAX_PALETTE_BYTES = 10_000_000;
 const MAX_COLOURS = 20_000;
+/** Comments and faults with them. */
+const MAX_LINES = 5 * MAX_COLOURS;
 
 /** Reads a palette, told by its content: GPL, CxF3 (ISO 17972) or CSV of a name and sRGB or Lab. Never throws. */
 export function readPalette(text: string): Result<Palette> {
@@ -25,6 +27,9 @@ export function readPalette(text: string): Result<Palette> {
     return bad('This palette is larger than 10 MB; keep only the colours you want and save it again.');
   const long = /^\s*</.test(text) ? 0 : overlongLine(text);
   if (long) return bad(overlong(long));
+  const lines = text.split('\n', MAX_LINES + 1).length;
+  if (lines > MAX_LINES)
+    return bad(`This file has more than ${MAX_LINES} lines; a palette of that many colours is not read.`);
   const read = /^\s*GIMP Palette/.test(text)
     ? good(readGpl(text))
     : /^\s*</.test(text)

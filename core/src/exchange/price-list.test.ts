@@ -111,3 +111,13 @@ describe('price lists', () => {
     await fc.assert(fc.asyncProperty(fc.string({ maxLength: 200 }), async (text) => void (await all(text))));
   });
 });
+
+test('a cell that never ends is refused where it begins; inch marks and cells of several lines are not', () => {
+  const refused = headOf(`name,price\nA,1\n"${'a line\n'.repeat(20_000)}`);
+  expect(refused).toMatchObject({
+    ok: false,
+    problems: [{ line: 3, message: expect.stringMatching(/not closed/) as unknown as string }],
+  });
+  const rows = Array.from({ length: 30_000 }, (_, i) => `Pole 12" no. ${i},${i}`).join('\n');
+  expect(headOf(`name,price\n"Two\nlines ""quoted""",1\n${rows}`).ok).toBe(true);
+});

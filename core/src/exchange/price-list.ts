@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Litres, Money } from '../units/si.ts';
 import { GALLON, PINT, QUART } from '../units/si.ts';
-import { MOST_LINE, overlong, overlongLine } from './faults.ts';
+import { MOST_LINE, overlong, overlongLine, overlongRow } from './faults.ts';
 import { bad, good, type Problem, type Result } from '../units/problem.ts';
 
 /** A row of a price list: a paint in one size, or a piece of material. */
@@ -70,6 +70,12 @@ export function headOf(text: string): Result<ListHead> {
   const long = overlongLine(body);
   if (long) return bad(overlong(long));
   const separator = separatorOf(body);
+  const endless = overlongRow(body, separator);
+  if (endless)
+    return bad(
+      `The row that begins on line ${endless} has more than ${MOST_LINE} characters: a quotation mark there is not closed. The list was not read.`,
+      { line: endless },
+    );
   const { data } = Papa.parse<string[]>(body, { delimiter: separator, preview: SAMPLE + 1, skipEmptyLines: 'greedy' });
   const [headings, ...sample] = data;
   if (!headings || !sample.length)

@@ -39,9 +39,9 @@ export function openJob(written: string): Result<Job> {
       `This job was written by a newer Kovelin (file version ${version}; this one reads up to ${JOB_VERSION}). The file was left as it is; open it with the newer Kovelin.`,
       { path: 'version' },
     );
-  json = migrate(json as Json);
-  const problems = faultsOf(json);
-  return problems.length ? { ok: false, problems } : good(json as unknown as Job);
+  const migrated: unknown = migrate(json as Json);
+  const problems = faultsOf(migrated);
+  return problems.length ? { ok: false, problems } : good(migrated as Job);
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
