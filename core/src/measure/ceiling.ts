@@ -33,7 +33,8 @@ function plane(rim: readonly Rim[]): Plane | null {
   const spots = rim.flatMap((r) => r.spots);
   const cx = spots.reduce((s, p) => s + p.x, 0) / spots.length;
   const cy = spots.reduce((s, p) => s + p.y, 0) / spots.length;
-  const sum = (f: (p: Spot) => number) => spots.reduce((s, p) => s + f({ x: p.x - cx, y: p.y - cy, z: p.z }), 0);
+  const centred = spots.map((p) => ({ x: p.x - cx, y: p.y - cy, z: p.z }));
+  const sum = (f: (p: Spot) => number) => centred.reduce((s, p) => s + f(p), 0);
   const mean = sum((p) => p.z) / spots.length;
   const fit = solve(
     [

@@ -39,6 +39,8 @@ export interface WallTakeoff {
   /** Sound openings and parts on this wall. */
   readonly openings: readonly Opening[];
   readonly parts: readonly Part[];
+  /** Runs of trim along it. */
+  readonly runs: Partial<Record<TrimKind, Metres>>;
   readonly gross: Working;
   readonly openingArea: Working;
   readonly net: Working;
@@ -187,6 +189,7 @@ export function takeoffWall(
     adjusted: outline.chord,
     openings,
     parts,
+    runs,
     gross,
     openingArea: total,
     net,

@@ -20,62 +20,46 @@ export function surfacesOf(
   parts: readonly Part[],
   ceilingArea: Working | null,
 ): Surface[] {
-  const base = { room: room.id, wall: null, length: 0, cut: 0 };
   const surfaces: Surface[] = [];
-  if (ceilingArea)
+  const add = (id: string, kind: SurfaceKind, name: string, area: Working, more: Partial<Measured> = {}) =>
     surfaces.push({
-      ...base,
-      id: `${room.id}/ceiling`,
-      kind: 'ceiling',
-      name: 'Ceiling',
-      area: ceilingArea,
-      cut:
-        walls.reduce((s, w) => s + topLength(w.outline), 0) +
-        parts.filter((p) => p.wall === null).reduce((s, p) => s + fixtureCut(job, p), 0),
+      id,
+      kind,
+      room: room.id,
+      name,
+      wall: more.wall ?? null,
+      area,
+      length: more.length ?? 0,
+      cut: more.cut ?? 0,
     });
-  for (const w of walls) {
-    const name = `Wall ${w.wall.label}`;
-    const onWall = { ...base, kind: 'wall' as const, wall: w.wall.id };
-    surfaces.push({ ...onWall, id: `${w.wall.id}/field`, name, area: w.painted, cut: w.cut });
-    for (const { part, area, cut } of w.regions)
-      surfaces.push({
-        ...onWall,
-        id: `${w.wall.id}/region/${part.id}`,
-        name: `${name}, ${part.kind} ${part.label}`,
-        area,
-        cut,
-      });
+  if (ceilingArea) {
+    const fixtures = parts.filter((p) => p.wall === null).reduce((s, p) => s + fixtureCut(job, p), 0);
+    const cut = walls.reduce((s, w) => s + topLength(w.outline), 0) + fixtures;
+    add(`${room.id}/ceiling`, 'ceiling', 'Ceiling', ceilingArea, { cut });
   }
-  for (const t of trim)
-    surfaces.push({
-      ...base,
-      id: `${room.id}/${t.kind}`,
-      kind: t.kind,
-      name: TRIM_NAMES[t.kind],
-      area: t.area,
-      length: t.length.value,
-    });
+  for (const w of walls) {
+    const wall = w.wall.id;
+    const name = `Wall ${w.wall.label}`;
+    add(`${wall}/field`, 'wall', name, w.painted, { wall, cut: w.cut });
+    for (const { part, area, cut } of w.regions)
+      add(`${wall}/region/${part.id}`, 'wall', `${name}, ${part.kind} ${part.label}`, area, { wall, cut });
+  }
+  for (const t of trim) add(`${room.id}/${t.kind}`, t.kind, TRIM_NAMES[t.kind], t.area, { length: t.length.value });
   for (const w of walls)
     for (const o of w.openings)
-      for (const piece of piecesOf(job, o, isOffFloor(o, w.outline)))
-        surfaces.push({ ...base, ...piece, id: `${o.id}/${piece.id}`, wall: w.wall.id });
+      for (const { id, kind, name, area, length } of piecesOf(job, o, isOffFloor(o, w.outline)))
+        add(`${o.id}/${id}`, kind, name, area, { wall: w.wall.id, length });
   for (const part of parts) {
     const rule = PART_RULES[part.kind];
     if (!rule.paints || !rule.area) continue;
     const on = walls.find((w) => w.wall.id === part.wall);
     const sizes = sizesOf(job, part, on?.outline ?? null, on?.openings ?? []);
-    surfaces.push({
-      ...base,
-      id: `${part.id}/faces`,
-      kind: rule.paints,
-      name: `${nameOf(part)} ${part.label}`,
-      wall: part.wall,
-      area: rule.area(sizes),
-      length: rule.run?.(sizes) ?? 0,
-    });
+    const length = rule.run?.(sizes) ?? 0;
+    add(`${part.id}/faces`, rule.paints, `${nameOf(part)} ${part.label}`, rule.area(sizes), { wall: part.wall, length });
   }
   return surfaces;
 }
+type Measured = Pick<Surface, 'wall' | 'length' | 'cut'>;
 
 const nameOf = ({ kind }: Part) => kind.charAt(0).toUpperCase() + kind.slice(1).replace('-', ' ');
 

@@ -8,7 +8,7 @@ import { compute, given, type Working } from '../units/working.ts';
 import { ceilingOver, insetPerimeter, planOf, type Ceiling } from './ceiling.ts';
 import { checkRoom, crossingWalls } from './check.ts';
 import { close, type Closure, type ClosureSettings, type WalkReadings } from './closure.ts';
-import { cornersOf, runsOn, takeoffWall, TRIM_NAMES, type WallTakeoff } from './face.ts';
+import { cornersOf, takeoffWall, TRIM_NAMES, type WallTakeoff } from './face.ts';
 import { directions, polygonArea, walk, type Point } from './geometry.ts';
 import { outlineOf, topLength } from './outline.ts';
 import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
@@ -241,7 +241,7 @@ function gather(job: Context, room: Room, walls: readonly WallTakeoff[], parts: 
 function takeoffTrim(room: Room, walls: readonly WallTakeoff[]): TrimTakeoff[] {
   const kinds = Object.entries(room.trim) as [TrimKind, TrimRun][];
   const result = kinds.map(([kind, run]): TrimTakeoff => {
-    const terms = walls.map((w) => given(`wall ${w.wall.label}`, runsOn(room, w)[kind] ?? 0, 'length'));
+    const terms = walls.map((w) => given(`wall ${w.wall.label}`, w.runs[kind] ?? 0, 'length'));
     const length = compute('sum', TRIM_NAMES[kind], 'length', ...terms);
     const girth = run.girth
       ? given('developed girth', run.girth.metres, 'length')

@@ -1,4 +1,5 @@
 import type { Can } from '../job/types.ts';
+import { rememberLast } from '../units/remember.ts';
 import type { Litres, Money } from '../units/si.ts';
 
 /** What is sold: how much is in it, and its price. */
@@ -32,19 +33,13 @@ function better(a: CanChoice, b: CanChoice): boolean {
  * 200,000 steps, else the best found).
  * @returns null when nothing is sold.
  */
-export function chooseCans(sizes: readonly Size[], demand: Litres): CanChoice | null {
-  const key = `${demand}|${sizes.map((s) => `${s.litres}:${s.price}`).join()}`;
-  const known = memo.get(key);
-  if (known !== undefined) return known;
-  if (memo.size > 500) memo.clear();
-  const choice = choose(sizes, demand);
-  memo.set(key, choice);
-  return choice;
-}
-/** One paint's demand changes at a time; the others are asked for again as they were. */
-const memo = new Map<string, CanChoice | null>();
+export const chooseCans = rememberLast(
+  500,
+  (sizes: readonly Size[], demand: Litres) => `${demand}|${sizes.map((s) => `${s.litres}:${s.price}`).join()}`,
+  search,
+);
 
-function choose(sizes: readonly Size[], demand: Litres): CanChoice | null {
+function search(sizes: readonly Size[], demand: Litres): CanChoice | null {
   if (demand <= GRACE) return EMPTY;
   const usable = sizes.filter((can) => can.litres > 0);
   if (!usable.length) return null;

@@ -1,3 +1,4 @@
+import { rememberLast } from '../units/remember.ts';
 import { bandsOf, deltaE, hexOf, luminance, type Bands } from './colour.ts';
 
 /**
@@ -83,20 +84,12 @@ export interface HidingQuestion {
   readonly limit: number;
 }
 
-const memo = new Map<string, Hiding>();
+const written = (question: HidingQuestion): string => Object.values(question).join('|');
 
-/** Coats until thin spots are within `limit` of full hiding, and the look after each. Pure; answers are remembered. */
-export function hide(question: HidingQuestion): Hiding {
-  const key = Object.values(question).join('|');
-  const known = memo.get(key);
-  if (known) return known;
-  if (memo.size > 5000) memo.clear();
-  const answer = work(question);
-  memo.set(key, answer);
-  return answer;
-}
+/** Coats until thin spots are within `limit` of full hiding, and the look after each. */
+export const hide = rememberLast(5000, written, layCoats);
 
-function work({ paint, background, contrast, film: applied, cutFilm, first, cv, limit }: HidingQuestion): Hiding {
+function layCoats({ paint, background, contrast, film: applied, cutFilm, first, cv, limit }: HidingQuestion): Hiding {
   const [hidden, under] = [bandsOf(paint), bandsOf(background)];
   const sx = scatteringPower(hidden, contrast) * applied;
   const looks: CoatLook[] = [];
@@ -158,26 +151,19 @@ const STEPS = 20;
  * paint's own colour is tried in twenty steps; of those that save equally, the one whose thin spots end nearest to hidden.
  * `coats`: finish coats without a primer. null: no tint saves one.
  */
-export function bestTint(
-  question: HidingQuestion,
-  primer: { readonly white: string; readonly contrast: number },
-  coats: number,
-): TintedPrimer | null {
-  const key = [...Object.values(question), primer.white, primer.contrast, coats].join('|');
-  const known = tints.get(key);
-  if (known !== undefined) return known;
-  if (tints.size > 500) tints.clear();
-  const found = searchTint(question, primer, coats);
-  tints.set(key, found);
-  return found;
+export const bestTint = rememberLast(
+  500,
+  (question: HidingQuestion, primer: Tintable, coats: number) =>
+    [written(question), primer.white, primer.contrast, coats].join('|'),
+  searchTint,
+);
+/** A primer as it is before a tint: its own white, and its contrast ratio. */
+interface Tintable {
+  readonly white: string;
+  readonly contrast: number;
 }
-const tints = new Map<string, TintedPrimer | null>();
 
-function searchTint(
-  question: HidingQuestion,
-  primer: { readonly white: string; readonly contrast: number },
-  coats: number,
-): TintedPrimer | null {
+function searchTint(question: HidingQuestion, primer: Tintable, coats: number): TintedPrimer | null {
   const [white, paint] = [bandsOf(primer.white), bandsOf(question.paint)];
   const along = (to: Bands, t: number): string =>
     hexOf([0, 1, 2].map((i) => (white[i] as number) * (1 - t) + (to[i] as number) * t) as unknown as Bands);

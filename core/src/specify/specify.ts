@@ -1,10 +1,10 @@
 import { setting } from '../job/defaults.ts';
 import { STARTING_SURVEY } from '../job/library.ts';
-import { layered, nearest } from '../job/scope.ts';
+import { layered, nearest, scopesOf } from '../job/scope.ts';
 import type { Colour, Id, Job, PrimerChoice, Product, Survey, SystemValues } from '../job/types.ts';
 import { familyOf, PILES, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
-import { remember } from '../units/remember.ts';
+import { numberOf, remember, rememberLast } from '../units/remember.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import { bestTint, hideAll, primed, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
 import { grazing } from './light.ts';
@@ -74,43 +74,42 @@ export function specifySurface(
   grazedBy: readonly string[] = [],
 ): Specified {
   const { product, colour, from } = finishOf(job, surface);
-  const survey = layered(job.survey, surface, STARTING_SURVEY[familyOf(surface.kind)]);
+  const survey = surveyOf(job.survey, surface);
   const c: Case = { kind: surface.kind, room, survey, product, colour, practice: job.practice, grazedBy };
-  return { ...systemOf(job, c, surface.id), surface, finishFrom: from, wet: isWetRoom(room) };
+  const system = systemOf(job, c, job.decisions[surface.id]);
+  return { ...system, surface, finishFrom: from, wet: isWetRoom(room) };
 }
 
-/** Systems by surface, with all they were made of: a system does not depend on how large its surface is. */
-const systems = new Map<Id, { readonly of: readonly unknown[]; readonly value: Specified }>();
-const MOST_SYSTEMS = 5000;
-
-/** The same surface as before, measured anew: its system stands while nothing it was made of changed. */
-function respecify(job: Specifying, surface: Surface, room: Case['room'], grazedBy: readonly string[]): Specified {
-  const of = [
-    job.settings,
-    job.products,
-    job.colours,
-    job.finishes,
-    job.survey,
-    job.decisions,
-    job.practice,
-    room.use,
-    surface.kind,
-    surface.room,
-    grazedBy.join(),
-  ];
-  const known = systems.get(surface.id);
-  if (known?.of.every((part, i) => part === of[i])) return { ...known.value, surface };
-  if (systems.size > MOST_SYSTEMS) systems.clear();
-  const value = specifySurface(job, surface, room, grazedBy);
-  systems.set(surface.id, { of, value });
-  return value;
-}
+/** One object for all surfaces that the same answers hold for, so that they are one case. */
+const surveyOf = rememberLast(
+  2000,
+  (survey: Job['survey'], surface: Surface) => {
+    const answers = scopesOf(surface).flatMap((scope) => survey[scope] ?? []);
+    return [familyOf(surface.kind), ...answers.map(numberOf)].join();
+  },
+  (survey, surface) => layered<Survey>(survey, surface, STARTING_SURVEY[familyOf(surface.kind)]),
+);
 
 const isWetRoom = (room: Case['room']) => room.use === 'bathroom' || room.use === 'kitchen';
 
+type SystemOf = Omit<Specified, 'surface' | 'finishFrom' | 'wet'>;
+
+/** A system depends neither on which surface it is for nor on how large that is: walls alike share one. */
+const systemOf = rememberLast(
+  2000,
+  (job: Specifying, c: Case, decisions: Partial<SystemValues> = {}) =>
+    [
+      ...[job.settings, job.products, c.practice, c.survey, c.product, c.colour].map(numberOf),
+      c.kind,
+      c.room.use,
+      c.grazedBy.join('/'),
+      Object.keys(decisions).length ? numberOf(decisions) : 0,
+    ].join('|'),
+  decideSystem,
+);
+
 /** Decides a case member by member; a decision may look at those before it (the user's own where there is one). */
-function systemOf(job: Specifying, c: Case, id: Id): Omit<Specified, 'surface' | 'finishFrom' | 'wet'> {
-  const decisions = job.decisions[id] ?? {};
+function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues> = {}): SystemOf {
   const overruled = <K extends keyof SystemValues>(
     member: K,
     decided: Decided<SystemValues[K]>,
@@ -314,7 +313,7 @@ const remembered = remember(
   ): Specified[] => {
     const job = { settings, products, colours, finishes, survey, decisions, practice };
     const grazed = grazing(job, takeoff);
-    return takeoff.surfaces.map((surface) => respecify(job, surface, takeoff.room, grazedOf(grazed, surface)));
+    return takeoff.surfaces.map((surface) => specifySurface(job, surface, takeoff.room, grazedOf(grazed, surface)));
   },
 );
 

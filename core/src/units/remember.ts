@@ -14,3 +14,34 @@ export function remember<K extends object, P extends readonly unknown[], T>(
     return value;
   };
 }
+
+/**
+ * Remembers the answers to the last `most` questions that differ, by a key that says all of a question; what was asked
+ * longest ago is forgotten first.
+ */
+export function rememberLast<Q extends readonly unknown[], T>(
+  most: number,
+  keyOf: (...question: Q) => string,
+  answer: (...question: Q) => T,
+): (...question: Q) => T {
+  const known = new Map<string, { readonly value: T }>();
+  return (...question) => {
+    const key = keyOf(...question);
+    const found = known.get(key) ?? { value: answer(...question) };
+    known.delete(key);
+    known.set(key, found);
+    const [oldest] = known.keys();
+    if (known.size > most && oldest !== undefined) known.delete(oldest);
+    return found.value;
+  };
+}
+
+const numbers = new WeakMap<object, number>();
+let last = 0;
+/** A number for each object there is: the part of a key that stands for an object which is never changed in place. */
+export function numberOf(subject: object): number {
+  const known = numbers.get(subject);
+  if (known !== undefined) return known;
+  numbers.set(subject, ++last);
+  return last;
+}

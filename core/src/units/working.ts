@@ -19,14 +19,21 @@ export interface Computed {
 }
 export type Working = Given | Computed;
 
-const apply = (op: Computed['op'], values: readonly number[]): number => {
-  const [first = 0, ...rest] = values;
-  if (op === 'sum') return values.reduce((a, b) => a + b, 0);
-  if (op === 'mean') return values.length ? values.reduce((a, b) => a + b, 0) / values.length : 0;
-  if (op === 'difference') return rest.reduce((a, b) => a - b, first);
-  if (op === 'product') return values.reduce((a, b) => a * b, 1);
-  return rest.reduce((a, b) => a / b, first);
-};
+/** Left to right, without a list of values in between: figures are made by the ten thousand. */
+function apply(op: Computed['op'], of: readonly Working[], valueOf: (term: Working) => number): number {
+  const [first] = of;
+  if (!first) return op === 'product' ? 1 : 0;
+  let result = valueOf(first);
+  for (let i = 1; i < of.length; i++) {
+    const value = valueOf(of[i] as Working);
+    if (op === 'sum' || op === 'mean') result += value;
+    else if (op === 'difference') result -= value;
+    else if (op === 'product') result *= value;
+    else result /= value;
+  }
+  return op === 'mean' ? result / of.length : result;
+}
+const valueOf = (term: Working): number => term.value;
 
 export const given = (name: string, value: number, dimension: Dimension): Given => ({
   op: 'given',
@@ -36,18 +43,9 @@ export const given = (name: string, value: number, dimension: Dimension): Given 
 });
 
 export function compute(op: Computed['op'], name: string, dimension: Dimension, ...of: readonly Working[]): Computed {
-  return {
-    op,
-    name,
-    dimension,
-    of,
-    value: apply(
-      op,
-      of.map((term) => term.value),
-    ),
-  };
+  return { op, name, dimension, of, value: apply(op, of, valueOf) };
 }
 
 /** Evaluates the tree from its leaves; equals `working.value` for every figure the core hands out. */
 export const evaluate = (working: Working): number =>
-  working.op === 'given' ? working.value : apply(working.op, working.of.map(evaluate));
+  working.op === 'given' ? working.value : apply(working.op, working.of, evaluate);
