@@ -3,22 +3,30 @@ import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource/barlow-condensed/latin-500.css';
 import '@fontsource/barlow-condensed/latin-600.css';
 import './app/app.css';
-import { StrictMode } from 'react';
+import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { listenToDatabase } from './app/database.ts';
 import { say } from './app/say.ts';
+import { onFileGone } from './app/stale.ts';
 import { whyNot } from './store/why.ts';
+import { STEPS } from './steps.ts';
+
+const PAGES = [
+  { path: '/', View: lazy(() => import('./jobs/JobsPage.tsx')) },
+  { path: '/demo', View: lazy(() => import('./jobs/DemoPage.tsx')) },
+];
 
 // a promise nobody waits for that fails, or an error in an event: said, not swallowed
 window.addEventListener('unhandledrejection', ({ reason }) => say(`Something did not work: ${whyNot(reason)}`));
 window.addEventListener('error', ({ error }) => error && say(`Something did not work: ${whyNot(error)}`));
+window.addEventListener('vite:preloadError', onFileGone);
 listenToDatabase();
 
 const root = document.getElementById('root');
 if (root)
   createRoot(root).render(
     <StrictMode>
-      <App />
+      <App steps={STEPS} pages={PAGES} />
     </StrictMode>,
   );

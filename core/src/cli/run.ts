@@ -2,16 +2,15 @@ import { basename, extname } from 'node:path';
 import { orderContract, scheduleContract, specifyContract, takeoffContract } from '../exchange/contracts.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
-import { derive, type Derived } from '../order/derive.ts';
-import { scheduleJob } from '../sequence/schedule.ts';
+import { baseOrder, basePlan, wholeOf } from '../whole/whole.ts';
 import { bad, sentence, type Result } from '../units/problem.ts';
 
-const VERBS: Readonly<Record<string, (job: Job, derived: Derived) => Result<unknown>>> = {
-  takeoff: (job, derived) => ({ ok: true, value: takeoffContract(job, derived) }),
-  specify: (_, derived) => ({ ok: true, value: specifyContract(derived) }),
-  order: (job, derived) => ({ ok: true, value: orderContract(job, derived) }),
-  schedule: (job, derived) => {
-    const schedule = scheduleJob(job, derived.operations);
+const VERBS: Readonly<Record<string, (job: Job) => Result<unknown>>> = {
+  takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
+  specify: (job) => ({ ok: true, value: specifyContract(wholeOf(job)) }),
+  order: (job) => ({ ok: true, value: orderContract(job, baseOrder(job)) }),
+  schedule: (job) => {
+    const schedule = basePlan(job);
     return schedule.problems.length
       ? { ok: false, problems: schedule.problems }
       : { ok: true, value: scheduleContract(job, schedule) };
@@ -41,9 +40,7 @@ export function run(args: readonly string[], read: (path: string) => string): Ou
   }
   const opened = readAny(text, basename(path, extname(path)));
   if (!opened.ok) return fail(opened.problems.map(sentence));
-  const result = opened.value.job.rooms.order.length
-    ? action(opened.value.job, derive(opened.value.job))
-    : bad('This job has no rooms yet.');
+  const result = opened.value.job.rooms.order.length ? action(opened.value.job) : bad('This job has no rooms yet.');
   if (!result.ok) return fail(result.problems.map(sentence));
   const stderr = opened.value.warnings.map((warning) => `${sentence(warning)}\n`).join('');
   return { code: 0, stdout: `${JSON.stringify(result.value, null, 1)}\n`, stderr };

@@ -1,7 +1,7 @@
 import type { Job } from '../job/types.ts';
 import { suspectsOf } from '../measure/suspects.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import type { Derived } from '../order/derive.ts';
+import type { JobOrder, Whole } from '../whole/whole.ts';
 import { boxingOf, perCoat } from '../order/paint.ts';
 import type { JobSchedule } from '../sequence/schedule.ts';
 import type { Decided } from '../specify/reasons.ts';
@@ -9,7 +9,7 @@ import type { Specified } from '../specify/specify.ts';
 import { word } from '../specify/wording.ts';
 
 /** The headless contracts: plain JSON in SI units and degrees, documented in docs/formats.md. */
-export const takeoffContract = (job: Job, { takeoffs }: Derived) => ({
+export const takeoffContract = (job: Job, { takeoffs }: Whole) => ({
   rooms: takeoffs.map((t) => roomContract(job, t)),
 });
 
@@ -83,7 +83,7 @@ function systemContract({ system }: Specified) {
   };
 }
 
-export const specifyContract = ({ surfaces }: Derived) => ({
+export const specifyContract = ({ surfaces }: Whole) => ({
   surfaces: surfaces.map((s) => ({
     id: s.surface.id,
     kind: s.surface.kind,
@@ -93,7 +93,7 @@ export const specifyContract = ({ surfaces }: Derived) => ({
   })),
 });
 
-export const orderContract = (job: Job, { order }: Derived) => ({
+export const orderContract = (job: Job, order: JobOrder) => ({
   paints: order.paints.map((p) => ({
     product: p.product.name,
     sheen: p.sheen,
@@ -147,6 +147,12 @@ export const scheduleContract = (job: Job, s: JobSchedule) => ({
     after: task.after,
     pieces,
     who: who.map((index) => job.crew.people[index]?.name ?? ''),
+  })),
+  personDays: s.personDays.map(({ person, day, setUp, cleanUp }) => ({
+    who: job.crew.people[person]?.name ?? '',
+    day: day + 1,
+    setUp,
+    cleanUp,
   })),
   finish: s.finish,
   bound: s.bound,

@@ -1,6 +1,6 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { Job } from '../job/types.ts';
-import type { Quote } from '../order/quote.ts';
+import type { Quote } from '../whole/quote.ts';
 import type { ShoppingList } from '../order/shopping.ts';
 import { formatMoney } from '../units/quantities.ts';
 

@@ -4,8 +4,9 @@ import { join } from 'node:path';
 import Papa from 'papaparse';
 import { applyEdit } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
-import { derive } from '../order/derive.ts';
-import { quoteOf } from '../order/quote.ts';
+import { optionPrices } from '../whole/options.ts';
+import { baseOrder } from '../whole/whole.ts';
+import { quoteOf } from '../whole/quote.ts';
 import { shoppingList } from '../order/shopping.ts';
 import { needsWide, quotePdf, runs, shoppingPdf } from './order-pdf.ts';
 import { quoteCsv, shoppingCsv, shoppingText } from './order-text.ts';
@@ -18,9 +19,9 @@ const priced = applyEdit(opened.value, {
 });
 if (!priced.ok) throw new Error('refused');
 const job = priced.value.job;
-const derived = derive(job);
-const quote = quoteOf(job, derived, '2026-11-25');
-const list = shoppingList(job, derived.order);
+const order = baseOrder(job);
+const quote = quoteOf(job, order, optionPrices(job), '2026-11-25');
+const list = shoppingList(job, order);
 
 describe('on paper', () => {
   test('letters go to the font that has them', () => {

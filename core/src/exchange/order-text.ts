@@ -1,5 +1,5 @@
 import type { Job } from '../job/types.ts';
-import type { Quote } from '../order/quote.ts';
+import type { Quote } from '../whole/quote.ts';
 import type { ShoppingList } from '../order/shopping.ts';
 import { toCsv } from './csv.ts';
 import { formatMoney } from '../units/quantities.ts';

@@ -55,7 +55,10 @@ export function surfacesOf(
     const on = walls.find((w) => w.wall.id === part.wall);
     const sizes = sizesOf(job, part, on?.outline ?? null, on?.openings ?? []);
     const length = rule.run?.(sizes) ?? 0;
-    add(`${part.id}/faces`, rule.paints, `${nameOf(part)} ${part.label}`, rule.area(sizes), { wall: part.wall, length });
+    add(`${part.id}/faces`, rule.paints, `${nameOf(part)} ${part.label}`, rule.area(sizes), {
+      wall: part.wall,
+      length,
+    });
   }
   return surfaces;
 }

@@ -82,7 +82,7 @@ const EDGE: MaterialSize = { width: INCH };
 const ROUGH = ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'];
 
 export interface MaterialQuestion {
-  readonly job: Job;
+  readonly job: Pick<Job, 'settings' | 'practice' | 'crew' | 'owned' | 'prices'>;
   readonly takeoffs: readonly RoomTakeoff[];
   readonly surfaces: readonly Specified[];
   readonly paints: readonly PaintLine[];
@@ -130,7 +130,7 @@ function needs(q: MaterialQuestion): Need[] {
 }
 
 /** `total` over what one piece holds, by a setting. */
-const per = (job: Job, name: string, total: Working, key: DefaultKey) =>
+const per = (job: Pick<Job, 'settings'>, name: string, total: Working, key: DefaultKey) =>
   compute('quotient', name, 'count', total, given('one holds', setting(job, key), total.dimension));
 
 function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {

@@ -12,9 +12,9 @@ import { theoreticalSpread } from '../specify/spread.ts';
 import { GALLON, QUART, SQUARE_FOOT } from '../units/si.ts';
 import { evaluate } from '../units/working.ts';
 import { chooseCans, type Size } from './cans.ts';
-import { derive } from './derive.ts';
+import { baseOrder, wholeOf } from '../whole/whole.ts';
 import { planBoxing, wallsFrom, type BoxWall } from './boxing.ts';
-import { alternatives } from './compare.ts';
+import { alternatives } from '../whole/compare.ts';
 import { boxingOf, orderPaint, perCoat } from './paint.ts';
 import { simulated } from './risk.ts';
 import { demandOf, expectedLeftover, litresFor, riskCurve, shortfallChance } from './shortfall.ts';
@@ -272,7 +272,7 @@ describe('spread', () => {
       const job = edited(loft(), { name: 'setSurvey', args: { scope: 'all:wall', set: { porous: 'yes' } } });
       const wall = job.products['paint-wall'] as Product;
       const set = edited(job, { name: 'setProduct', args: { product: { ...wall, porousRate } } });
-      const use = derive(set).order.paints.find((p) => p.product.id === 'paint-wall')?.uses[0];
+      const use = wholeOf(set).paints.find((p) => p.product.id === 'paint-wall')?.uses[0];
       return (
         (use?.litres.value ?? NaN) /
         ((use?.specified.surface.area.value ?? NaN) + (use?.specified.surface.cut ?? NaN) * 0.013125)
@@ -296,7 +296,7 @@ describe('what is there already', () => {
     name: 'addShelfCan',
     args: { can: { id: `s${litres}`, product: 'paint-wall', sheen: 'matte', colour: 'colour-wall', litres, batch } },
   });
-  const walls = (job: Job) => derive(job).order.paints.find((p) => p.product.id === 'paint-wall');
+  const walls = (job: Job) => wholeOf(job).paints.find((p) => p.product.id === 'paint-wall');
   test('boxed, all of it is taken off what is bought, at the same risk', () => {
     const [without, with2] = [walls(loft()), walls(edited(loft(), can(2)))];
     expect((without?.wanted ?? 0) - (with2?.wanted ?? 0)).toBeCloseTo(2, 9);
@@ -317,7 +317,7 @@ describe('what is there already', () => {
     expect(walls(edited(loft(), asItComes, can(0.2)))?.shelf[0]?.walls).toEqual([]);
   });
   test('pieces that are owned are taken off, never below none', () => {
-    const pole = (job: Job) => derive(job).order.materials.find((m) => m.item === 'pole');
+    const pole = (job: Job) => baseOrder(job).materials.find((m) => m.item === 'pole');
     expect(pole(edited(loft(), { name: 'setOwned', args: { key: 'pole', pieces: 9 } }))).toMatchObject({
       wanted: 2,
       owned: 2,
@@ -345,7 +345,7 @@ test('a dearer paint that hides in two coats against a cheaper one in three, lab
       },
     },
   );
-  const line = derive(job).order.paints.find((p) => p.product.id === 'paint-wall');
+  const line = wholeOf(job).paints.find((p) => p.product.id === 'paint-wall');
   if (!line) throw new Error('no wall paint');
   const [now, dear] = alternatives(job, line);
   expect([now?.coats, dear?.coats, dear?.product.id]).toEqual([[3, 3], [2, 2], 'dear']);
@@ -357,12 +357,12 @@ test('a second coat of penetrating primer saves finish paint on thirsty ground, 
     name: 'setSurvey',
     args: { scope: 'all:wall', set: { condition: 'weak', porous: 'yes' } },
   });
-  const line = derive(job).order.paints.find((p) => p.product.id === 'paint-wall');
+  const line = wholeOf(job).paints.find((p) => p.product.id === 'paint-wall');
   const twice = line && alternatives(job, line).find((a) => a.primerCoats === 2);
   const then = edited(job, { name: 'setPractice', args: { set: { weakCoats: 2 } } });
-  const saved = derive(then).order.paints.find((p) => p.product.id === 'paint-wall');
+  const saved = wholeOf(then).paints.find((p) => p.product.id === 'paint-wall');
   expect(saved?.expected.value).toBeLessThan(line?.expected.value ?? 0);
-  expect(twice?.total).toBe(derive(then).order.total);
+  expect(twice?.total).toBe(baseOrder(then).total);
 });
 test('a deep colour is not sold in every size; conditioner is dosed from the litres it goes into', () => {
   const job = edited(
@@ -373,9 +373,9 @@ test('a deep colour is not sold in every size; conditioner is dosed from the lit
     },
     { name: 'setSetting', args: { key: 'order.reserve', value: 40 } },
   );
-  const line = derive(job).order.paints.find((p) => p.product.id === 'paint-wall');
+  const line = wholeOf(job).paints.find((p) => p.product.id === 'paint-wall');
   expect([line?.base, line?.choice?.cans.some((c) => c.litres > 18)]).toEqual(['deep', false]);
-  const door = derive(loft()).order.paints.find((p) => p.product.id === 'paint-trim');
+  const door = wholeOf(loft()).paints.find((p) => p.product.id === 'paint-trim');
   const dosed = (door?.uses ?? []).filter((u) => u.specified.surface.kind === 'door');
   expect(door?.conditioner).toBeCloseTo(
     dosed.reduce((sum, u) => sum + u.litres.value * 0.125, 0),
@@ -383,7 +383,7 @@ test('a deep colour is not sold in every size; conditioner is dosed from the lit
   );
 });
 test('what a worker is asked of a paint is the line’s own demand', () => {
-  const line = derive(loft()).order.paints[0];
+  const line = wholeOf(loft()).paints[0];
   if (!line) throw new Error('no paint');
   const asked = simulated(loft(), line);
   expect(asked.fixed + asked.surfaces.reduce((sum, s) => sum + s.litres, 0)).toBeCloseTo(line.demand.mean, 9);
@@ -392,7 +392,7 @@ test('what a worker is asked of a paint is the line’s own demand', () => {
 
 describe('an order', () => {
   test('litres worked by hand: area x coats / rate, losses, reserve', () => {
-    const line = derive(loft()).order.paints.find((p) => p.product.id === 'paint-wall');
+    const line = wholeOf(loft()).paints.find((p) => p.product.id === 'paint-wall');
     // half of the cut band, 35 mm wide at three quarters of a film, is rolled again
     const used = (line?.uses ?? []).reduce((sum, { specified: { surface, product } }) => {
       const area = surface.area.value + surface.cut * 0.035 * 0.5 * 0.75;
@@ -412,7 +412,7 @@ describe('an order', () => {
     expect(QUART * 4).toBe(GALLON);
   });
   test('totals are the sum of the lines shown', () => {
-    const { order } = derive(loft());
+    const order = baseOrder(loft());
     const lines = [
       ...order.paints.map((p) => p.choice?.cost ?? 0),
       ...order.materials.map((m) => m.cost),
@@ -435,10 +435,10 @@ describe('an order', () => {
         args: { scope: wall, finish: { product: 'paint-wall', colour: 'deep' } },
       });
     if (!two || !two.ok) throw new Error('edit refused');
-    const paints = derive(two.value.job).order.paints.filter((p) => p.product.id === 'paint-wall');
+    const paints = wholeOf(two.value.job).paints.filter((p) => p.product.id === 'paint-wall');
     expect(paints).toHaveLength(2);
     const area = (p: typeof paints) => p.flatMap((x) => x.uses).reduce((s, u) => s + u.specified.surface.area.value, 0);
-    expect(area(paints)).toBeCloseTo(area(derive(job).order.paints.filter((p) => p.product.id === 'paint-wall')), 12);
+    expect(area(paints)).toBeCloseTo(area(wholeOf(job).paints.filter((p) => p.product.id === 'paint-wall')), 12);
     expect(paints.find((p) => p.colour?.id === 'deep')?.uses[0]?.specified.system.coats.value).toBe(3);
   });
 });

@@ -1,7 +1,7 @@
 import type { Id, Job } from '../job/types.ts';
 import type { Minutes, Money } from '../units/si.ts';
 import { OPERATIONS, type Operation, type OperationKind } from '../work/operations.ts';
-import { dayLength, setUpMinutes, workingDays } from '../work/days.ts';
+import { daily, dayLength, type WorkDays } from '../work/days.ts';
 
 /** A line of labour: by kind of work where hours are billed, by person where days are. */
 export interface LabourLine {
@@ -14,7 +14,7 @@ export interface LabourLine {
 export interface Labour {
   readonly lines: readonly LabourLine[];
   readonly minutes: Minutes;
-  /** Working days of the whole crew. */
+  /** Days on which anybody works. */
   readonly days: number;
   readonly cost: Money;
 }
@@ -24,17 +24,21 @@ export const hourlyOf = ({ crew }: Pick<Job, 'crew'>): number =>
   crew.people.reduce((sum, p) => sum + p.day, 0) / crew.people.length / (dayLength({ crew }) / 60);
 
 /** Minutes and their cost, set-up and clean-up of the days with them; the cost is the sum of the lines. */
-export function priceLabour(job: Pick<Job, 'crew' | 'settings' | 'pricing'>, operations: readonly Operation[]): Labour {
+export function priceLabour(
+  job: Pick<Job, 'crew' | 'settings' | 'pricing'>,
+  operations: readonly Operation[],
+  { days, byPerson }: WorkDays,
+): Labour {
   const worked = operations.reduce((sum, op) => sum + op.minutes.value, 0);
-  const days = workingDays(job, worked);
-  const daily = setUpMinutes(job, days).value;
+  const aDay = daily(job);
+  const allDays = byPerson.reduce((sum, own) => sum + own, 0) * aDay;
   const hourly = hourlyOf(job);
   const byKind = [
     ...OPERATIONS.map((kind) => ({
       kind,
       minutes: operations.filter((op) => op.kind === kind).reduce((sum, op) => sum + op.minutes.value, 0),
     })),
-    { kind: 'daily' as const, minutes: daily },
+    { kind: 'daily' as const, minutes: allDays },
   ].filter(({ minutes }) => minutes > 0);
   const lines =
     job.pricing.billed === 'hours'
@@ -44,13 +48,13 @@ export function priceLabour(job: Pick<Job, 'crew' | 'settings' | 'pricing'>, ope
           person: null,
           cost: Math.round((minutes / 60) * hourly),
         }))
-      : job.crew.people.map((person): LabourLine => ({
+      : job.crew.people.map((person, i): LabourLine => ({
           kind: 'person',
           person: person.id,
-          minutes: (worked + daily) / job.crew.people.length,
-          cost: days * person.day,
+          minutes: worked / job.crew.people.length + (byPerson[i] ?? 0) * aDay,
+          cost: (byPerson[i] ?? 0) * person.day,
         }));
-  return { lines, minutes: worked + daily, days, cost: lines.reduce((sum, line) => sum + line.cost, 0) };
+  return { lines, minutes: worked + allDays, days, cost: lines.reduce((sum, line) => sum + line.cost, 0) };
 }
 
 export const PRICE_LINES = ['paint', 'materials', 'labour', 'overhead', 'margin', 'tax'] as const;

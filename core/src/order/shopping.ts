@@ -2,7 +2,6 @@ import type { Job, Product } from '../job/types.ts';
 import { formatVolume } from '../units/quantities.ts';
 import type { Money } from '../units/si.ts';
 import { AISLES, type Aisle, type MaterialLine } from './materials.ts';
-import type { JobOrder } from './derive.ts';
 import type { PaintLine } from './paint.ts';
 import { materialWord, pieceWord } from './terms.ts';
 
@@ -23,11 +22,17 @@ export interface ShoppingList {
   readonly total: Money;
 }
 
+/** What there is to buy. */
+interface Ordered {
+  readonly paints: readonly PaintLine[];
+  readonly materials: readonly MaterialLine[];
+}
+
 const paintName = (p: { product: Product; sheen: string; colour: PaintLine['colour'] }): string =>
   [p.product.name, p.product.role === 'primer' ? '' : p.sheen, p.colour?.name ?? ''].filter(Boolean).join(', ');
 
 /** What to buy, aisle by aisle; what is owned or on the shelf is not on it. The total is the sum of its lines. */
-export function shoppingList(job: Job, order: Pick<JobOrder, 'paints' | 'materials'>): ShoppingList {
+export function shoppingList(job: Job, order: Ordered): ShoppingList {
   const paint = (p: PaintLine): ShoppingLine[] =>
     (p.choice?.cans ?? []).map((can) => {
       const key = `${p.key}|${can.litres}`;

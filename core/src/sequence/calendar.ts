@@ -7,7 +7,7 @@ export interface Calendar {
   /** Stretches of one day, first at 0. */
   readonly day: readonly Span[];
 }
-const DAY = 1440;
+export const DAY = 1440;
 /** Work is planned ten years ahead and no further: what takes longer is said to be a slip. */
 export const HORIZON: Minutes = 3652 * DAY;
 
@@ -15,6 +15,20 @@ export const HORIZON: Minutes = 3652 * DAY;
 export function calendarOf(hours: readonly Span[]): Calendar {
   const zero = hours[0]?.[0] ?? 0;
   return { day: hours.map(([from, to]) => [from - zero, to - zero] as const) };
+}
+
+/** The same days without their first and last minutes of work. */
+export function between({ day }: Calendar, first: Minutes, last: Minutes): Calendar {
+  const cut = (spans: readonly Span[], minutes: Minutes): Span[] => {
+    let left = minutes;
+    return spans.flatMap(([from, to]): Span[] => {
+      const gone = Math.min(left, to - from);
+      left -= gone;
+      return to - from > gone + 1e-9 ? [[from + gone, to]] : [];
+    });
+  };
+  const turned = (spans: readonly Span[]) => [...spans].reverse().map(([from, to]): Span => [-to, -from]);
+  return { day: turned(cut(turned(cut(day, first)), last)) };
 }
 
 const dayOf = (t: Minutes) => Math.floor(t / DAY);
@@ -25,7 +39,7 @@ function* stretches({ day }: Calendar, t: Minutes): Generator<Span> {
     for (const [from, to] of day) if (d * DAY + to > t + 1e-9) yield [d * DAY + from, d * DAY + to];
 }
 
-export const longestStretch = ({ day }: Calendar): Minutes => Math.max(...day.map(([from, to]) => to - from));
+export const longestStretch = ({ day }: Calendar): Minutes => Math.max(0, ...day.map(([from, to]) => to - from));
 
 /** First working moment at or after `t`; beyond the horizon there is none. */
 export function nextWorking(calendar: Calendar, t: Minutes): Minutes {

@@ -1,14 +1,18 @@
 import type { Job, Person } from '../job/types.ts';
-import { takeoffJob } from '../measure/takeoff.ts';
+import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { groupBy } from '../units/group.ts';
 import { formatMinutes } from '../units/quantities.ts';
 import { seeded } from '../units/random.ts';
+import { rememberLast } from '../units/remember.ts';
 import type { Problem } from '../units/problem.ts';
 import type { Minutes } from '../units/si.ts';
 import type { Operation } from '../work/operations.ts';
+import { setting } from '../job/defaults.ts';
 import {
+  between,
   calendarOf,
   crewTime,
+  DAY,
   fit,
   HORIZON,
   longestStretch,
@@ -17,6 +21,7 @@ import {
   type Calendar,
   type Span,
 } from './calendar.ts';
+import { countedDays, type WorkDays } from '../work/days.ts';
 import { tasksOf, type Task } from './tasks.ts';
 
 export interface Placed<T extends SmallTask = Task> {
@@ -31,9 +36,22 @@ export interface Schedule<T extends SmallTask = Task> {
   /** Proven: nobody finishes earlier. Reads the tasks and the calendar, never the schedule. */
   readonly bound: Minutes;
 }
+/** A person's day, minutes from the job's start. */
+export interface PersonDay {
+  /** Index into the crew. */
+  readonly person: number;
+  /** From 0, elapsed. */
+  readonly day: number;
+  readonly setUp: Span;
+  readonly cleanUp: Span;
+}
 export interface JobSchedule extends Schedule {
   readonly crew: readonly Person[];
   readonly workingTime: readonly Span[];
+  /** Who works on which day, and when they set up and clean up. */
+  readonly personDays: readonly PersonDay[];
+  /** Person-minutes of all its tasks. */
+  readonly minutes: Minutes;
   readonly problems: readonly Problem[];
 }
 
@@ -327,19 +345,45 @@ export function scheduleTasks<T extends SmallTask>(
   );
 }
 
+/** What the search reads of a task. */
+const bare = ({ id, work, people, interruptible, after, operation }: Task) =>
+  [id, work, people, interruptible, after, operation.surface] as const;
+
+/** The same tasks on the same calendar are not searched twice, whatever else of the job changed. */
+const search = rememberLast(
+  8,
+  (tasks: readonly Task[], calendar: Calendar, crew: number, options: SearchOptions) =>
+    JSON.stringify([tasks.map(bare), calendar, crew, options]),
+  scheduleTasks<Task>,
+);
+
+/** A plan of these very tasks: one that was found for tasks alike is read with these. */
+function searched(tasks: readonly Task[], calendar: Calendar, crew: number, options: SearchOptions): Schedule | null {
+  const found = search(tasks, calendar, crew, options);
+  const byId = new Map(tasks.map((task) => [task.id, task]));
+  return found && { ...found, placed: found.placed.map((p) => ({ ...p, task: byId.get(p.task.id) ?? p.task })) };
+}
+
 /** The job's schedule; what cannot be scheduled is a problem that says what would do. */
-export function scheduleJob(job: Job, operations: readonly Operation[], options: SearchOptions = {}): JobSchedule {
-  const calendar = calendarOf(job.crew.hours);
+export function scheduleJob(
+  job: Pick<Job, 'settings' | 'practice' | 'crew'>,
+  takeoffs: readonly RoomTakeoff[],
+  operations: readonly Operation[],
+  options: SearchOptions = {},
+): JobSchedule {
+  const hours = calendarOf(job.crew.hours);
+  const calendar = between(hours, setting(job, 'day.setUp'), setting(job, 'day.cleanUp'));
   const longest = longestStretch(calendar);
   const tasks = tasksOf(job, operations, longest);
   const crew = job.crew.people;
-  const names = new Map(takeoffJob(job).flatMap((t) => t.surfaces.map((s) => [s.id, `${s.name} in ${t.room.name}`])));
+  const minutes = tasks.reduce((sum, task) => sum + task.work * task.people, 0);
+  const names = new Map(takeoffs.flatMap((t) => t.surfaces.map((s) => [s.id, `${s.name} in ${t.room.name}`])));
   const tooLong = tasks.filter((t) => !t.interruptible && t.work > longest + 1e-9);
   const problems = tooLong.map((t): Problem => ({
     path: t.operation.surface,
     message: `${names.get(t.operation.surface) ?? 'This'} takes ${formatMinutes(t.work)} without a stop with ${t.people} on it, and the longest working stretch is ${formatMinutes(longest)}. Put more people on the job, or work a longer stretch that day.`,
   }));
-  const found = problems.length ? null : scheduleTasks(tasks, calendar, crew.length, options);
+  const found = problems.length ? null : searched(tasks, calendar, crew.length, options);
   if (!found) {
     if (!problems.length)
       problems.push(
@@ -354,7 +398,50 @@ export function scheduleJob(job: Job, operations: readonly Operation[], options:
                 'No order of work fits these hours: a cut and its rolling must fit into one working stretch. Lengthen a stretch.',
             },
       );
-    return { placed: [], finish: 0, bound: 0, crew, workingTime: workingTime(calendar, 0), problems };
+    return {
+      placed: [],
+      finish: 0,
+      bound: 0,
+      crew,
+      workingTime: workingTime(hours, 0),
+      personDays: [],
+      minutes,
+      problems,
+    };
   }
-  return { ...found, crew, workingTime: workingTime(calendar, found.finish), problems };
+  const personDays = personDaysOf(found.placed, hours, calendar);
+  return { ...found, crew, workingTime: workingTime(hours, found.finish), personDays, minutes, problems };
+}
+
+/** Everybody sets up before the first and cleans up after the last minute of work of a day on which they do anything. */
+function personDaysOf(placed: readonly Placed[], hours: Calendar, calendar: Calendar): PersonDay[] {
+  const [first, last] = [hours.day[0] as Span, hours.day.at(-1) as Span];
+  const [begin, end] = [calendar.day[0]?.[0] ?? first[0], calendar.day.at(-1)?.[1] ?? last[1]];
+  const found = new Map<string, PersonDay>();
+  for (const { pieces, who } of placed)
+    for (const [from] of pieces)
+      for (const person of who) {
+        const day = Math.floor(from / DAY);
+        const at = (minutes: Minutes) => day * DAY + minutes;
+        found.set(`${day} ${person}`, {
+          person,
+          day,
+          setUp: [at(first[0]), at(begin)],
+          cleanUp: [at(end), at(last[1])],
+        });
+      }
+  return [...found.values()].sort((a, b) => a.day - b.day || a.person - b.person);
+}
+
+/** The days of a plan; where none fits, as many as its minutes fill. */
+export function daysOf(
+  job: Pick<Job, 'settings' | 'crew'>,
+  { personDays, problems, minutes }: Pick<JobSchedule, 'personDays' | 'problems' | 'minutes'>,
+): WorkDays {
+  if (problems.length) return countedDays(job, minutes);
+  return {
+    days: new Set(personDays.map((p) => p.day)).size,
+    byPerson: job.crew.people.map((_, i) => personDays.filter((p) => p.person === i).length),
+    planned: true,
+  };
 }

@@ -1,7 +1,6 @@
-import type { Job } from '../job/types.ts';
-import { takeoffJob } from '../measure/takeoff.ts';
-import type { Operation, OperationKind } from '../work/operations.ts';
-import { scheduleJob, type JobSchedule } from './schedule.ts';
+import type { RoomTakeoff } from '../measure/takeoff.ts';
+import type { OperationKind } from '../work/operations.ts';
+import type { JobSchedule } from './schedule.ts';
 
 /** A task of the schedule with the names a person reads; small enough to hand from a worker. */
 export interface TaskView {
@@ -21,13 +20,14 @@ export interface TaskView {
   /** Minutes it dries before the next coat. */
   readonly drying: number;
 }
-export type ScheduleView = Pick<JobSchedule, 'finish' | 'bound' | 'workingTime' | 'problems'> & {
+export type ScheduleView = Pick<JobSchedule, 'finish' | 'bound' | 'workingTime' | 'personDays' | 'problems'> & {
   readonly tasks: readonly TaskView[];
 };
 
-export function viewSchedule(job: Job, operations: readonly Operation[]): ScheduleView {
-  const { placed, finish, bound, workingTime, problems } = scheduleJob(job, operations);
-  const names = new Map(takeoffJob(job).flatMap((t) => t.surfaces.map((s) => [s.id, s.name] as const)));
+export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeoff[]): ScheduleView {
+  const { placed, finish, bound, workingTime, personDays, problems } = schedule;
+  const names = new Map(takeoffs.flatMap((t) => t.surfaces.map((s) => [s.id, s.name] as const)));
+  const rooms = new Map(takeoffs.map((t) => [t.room.id, t.room.name]));
   const tasks = placed.map(({ task, pieces, who }): TaskView => {
     const { room, surface, kind, coat, specified } = task.operation;
     const paint =
@@ -39,7 +39,7 @@ export function viewSchedule(job: Job, operations: readonly Operation[]): Schedu
     return {
       id: task.id,
       room,
-      roomName: job.rooms.byId[room]?.name ?? '',
+      roomName: rooms.get(room) ?? '',
       surface,
       surfaceName: names.get(surface) ?? null,
       kind,
@@ -51,5 +51,5 @@ export function viewSchedule(job: Job, operations: readonly Operation[]): Schedu
       drying: task.drying,
     };
   });
-  return { tasks, finish, bound, workingTime, problems };
+  return { tasks, finish, bound, workingTime, personDays, problems };
 }

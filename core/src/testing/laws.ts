@@ -4,8 +4,9 @@ import { editJob } from '../job/admit.ts';
 import type { Edit, EditName } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
 import { rows, type Job } from '../job/types.ts';
-import { derive, ledgerOf } from '../order/derive.ts';
-import { scheduleJob } from '../sequence/schedule.ts';
+import { daysOf, scheduleJob } from '../sequence/schedule.ts';
+import { ledgerOf } from '../whole/ledger.ts';
+import { orderOf, wholeOf } from '../whole/whole.ts';
 import { mutated, type Mutation } from './hostile.ts';
 
 /** Path of the first number below a value that is no figure; null: all are. */
@@ -21,14 +22,15 @@ function notFinite(value: unknown, path = ''): string | null {
 
 /** What is wrong with what follows from a job that the door let in; null: every figure is one. */
 export function figuresFault(job: Job): string | null {
-  const derived = derive(job);
-  const schedule = scheduleJob(job, derived.operations, { tries: 1 });
+  const whole = wholeOf(job);
+  const schedule = scheduleJob(job, whole.takeoffs, whole.operations, { tries: 1 });
+  const order = orderOf(job, daysOf(job, schedule));
   formatTapeSheet(rows(job.rooms), job.units);
   return notFinite({
-    takeoff: takeoffContract(job, derived),
-    specify: specifyContract(derived),
-    order: orderContract(job, derived),
-    ledger: ledgerOf(derived),
+    takeoff: takeoffContract(job, whole),
+    specify: specifyContract(whole),
+    order: orderContract(job, order),
+    ledger: ledgerOf(whole, order),
     schedule: scheduleContract(job, schedule),
   });
 }

@@ -3,7 +3,7 @@ import { readAny } from '../exchange/read.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
 import type { Job, Survey } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
-import { derive } from '../order/derive.ts';
+import { wholeOf } from '../whole/whole.ts';
 import { tasksOf } from '../sequence/tasks.ts';
 import { FOOT } from '../units/si.ts';
 import { evaluate } from '../units/working.ts';
@@ -33,7 +33,7 @@ function study(...edits: Edit[]): Job {
 }
 const room = Object.values(study().rooms.byId)[0];
 const wall = (index: number) => `${room?.walls.order[index]}/field`;
-const find = (job: Job, id: string) => derive(job).operations.find((op) => op.id === id) as Operation;
+const find = (job: Job, id: string) => wholeOf(job).operations.find((op) => op.id === id) as Operation;
 
 describe('minutes, worked by hand from the starting paces', () => {
   test('a wall is cut along its lines and rolled over its painted area, each after a load', () => {
@@ -46,13 +46,13 @@ describe('minutes, worked by hand from the starting paces', () => {
       ((ceilingLine + corners + baseboard + casing) * FOOT) / 0.9 + 3,
       9,
     );
-    const area = derive(job).surfaces.find((s) => s.surface.id === wall(0))?.surface.area.value ?? 0;
+    const area = wholeOf(job).surfaces.find((s) => s.surface.id === wall(0))?.surface.area.value ?? 0;
     expect(find(job, `${wall(0)}:roll2`).minutes.value).toBeCloseTo(area / 0.6 + 3, 9);
     expect(find(job, `${room?.id}:protect`).minutes.value).toBeCloseTo((120 * FOOT ** 2) / 1, 9);
   });
 
   test('every operation’s minutes follow from its terms, and a changed pace changes them', () => {
-    for (const op of derive(study()).operations) expect(evaluate(op.minutes)).toBeCloseTo(op.minutes.value, 12);
+    for (const op of wholeOf(study()).operations) expect(evaluate(op.minutes)).toBeCloseTo(op.minutes.value, 12);
     const slow = study({ name: 'setSetting', args: { key: 'pace.roll', value: 0.3 } });
     const load = 3;
     expect(find(slow, `${wall(1)}:roll1`).minutes.value - load).toBeCloseTo(
@@ -83,7 +83,7 @@ describe('minutes, worked by hand from the starting paces', () => {
 
   test('as many coats as decided, a full primer where one is needed', () => {
     const kinds = (job: Job, surface: string) =>
-      derive(job)
+      wholeOf(job)
         .operations.filter((op) => op.surface === surface)
         .map((op) => op.kind + (op.coat || ''));
     const oil: Edit = { name: 'setSurvey', args: { scope: wall(1), set: { coat: 'oil' } } };
@@ -122,7 +122,7 @@ describe('minutes, worked by hand from the starting paces', () => {
 
 describe('tasks and their lags', () => {
   const lag = (job: Job, id: string, before: string) =>
-    tasksOf(job, derive(job).operations, 240)
+    tasksOf(job, wholeOf(job).operations, 240)
       .find((t) => t.id === id)
       ?.after.filter((l) => l.task === before);
   test('the last coat is rolled while its cut is wet; an earlier one may wait', () => {
@@ -140,12 +140,12 @@ describe('tasks and their lags', () => {
   });
   test('filler dries before the first coat, and every surface is prepared before any is painted', () => {
     const job = study();
-    const first = tasksOf(job, derive(job).operations, 240).find((t) => t.id === `${wall(0)}:prime1`);
-    const preps = derive(job).operations.filter((op) => op.kind === 'prep');
+    const first = tasksOf(job, wholeOf(job).operations, 240).find((t) => t.id === `${wall(0)}:prime1`);
+    const preps = wholeOf(job).operations.filter((op) => op.kind === 'prep');
     expect(first?.after.filter((l) => /:prep$/.test(l.task)).map((l) => l.minLag)).toEqual(preps.map(() => 60));
   });
   test('a surface too long for one person in a stretch gets another', () => {
     const job = study({ name: 'setSetting', args: { key: 'pace.roll', value: 0.025 } });
-    expect(tasksOf(job, derive(job).operations, 240).find((t) => t.id === `${wall(1)}:roll1`)?.people).toBe(2);
+    expect(tasksOf(job, wholeOf(job).operations, 240).find((t) => t.id === `${wall(1)}:roll1`)?.people).toBe(2);
   });
 });

@@ -1,29 +1,24 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { type ComponentType, lazy, Suspense, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Fault } from './Fault.tsx';
 import { LostPage } from './LostPage.tsx';
 import { keep, recall } from './remembered.ts';
 import { listenToSaid, saidNow } from './say.ts';
 import { SchemeContext } from './scheme.ts';
+import { StepsContext, type Step } from './step.ts';
+import { NoWorker } from '../workers/ask.ts';
+import { onFileGone } from './stale.ts';
 import { themeFor, type Scheme } from './theme.ts';
 
-const Jobs = lazy(() => import('../jobs/JobsPage.tsx'));
-const Demo = lazy(() => import('../jobs/DemoPage.tsx'));
 const JobFrame = lazy(() => import('./JobFrame.tsx'));
-const Measure = lazy(() => import('../measure/MeasureView.tsx'));
-const Specify = lazy(() => import('../specify/SpecifyView.tsx'));
-const Order = lazy(() => import('../order/OrderView.tsx'));
-const Sequence = lazy(() => import('../sequence/SequenceView.tsx'));
-const FinishSheet = lazy(() => import('../specify/FinishSheet.tsx'));
-const QuoteSheet = lazy(() => import('../order/QuoteSheet.tsx'));
-const ShoppingPage = lazy(() => import('../order/ShoppingPage.tsx'));
 const Said = lazy(() => import('./Said.tsx'));
-const DaySheet = lazy(() => import('../sequence/DaySheet.tsx'));
 
-const queries = new QueryClient();
+const queries = new QueryClient({
+  queryCache: new QueryCache({ onError: (error) => error instanceof NoWorker && onFileGone() }),
+});
 const KEY = 'kovelin-scheme';
 
 function firstScheme(): Scheme {
@@ -38,7 +33,13 @@ function Saying() {
   return <Suspense fallback={null}>{some && <Said />}</Suspense>;
 }
 
-export function App() {
+/** A page that is not of one job. */
+export interface Page {
+  readonly path: string;
+  readonly View: ComponentType;
+}
+
+export function App({ steps, pages }: { steps: readonly Step[]; pages: readonly Page[] }) {
   const [scheme, setScheme] = useState(firstScheme);
   const theme = useMemo(() => themeFor(scheme), [scheme]);
   useEffect(() => {
@@ -56,35 +57,35 @@ export function App() {
     [scheme],
   );
   return (
-    <SchemeContext value={context}>
-      <ThemeProvider theme={theme}>
-        <CssBaseline />
-        <QueryClientProvider client={queries}>
-          <BrowserRouter>
-            <Fault>
-              <Suspense fallback={<p className="waiting">One moment …</p>}>
-                <Routes>
-                  <Route path="/" element={<Jobs />} />
-                  <Route path="/demo" element={<Demo />} />
-                  <Route path="/job/:id" element={<JobFrame />}>
-                    <Route index element={<Navigate to="measure" replace />} />
-                    <Route path="measure" element={<Measure />} />
-                    <Route path="specify" element={<Specify />} />
-                    <Route path="order" element={<Order />} />
-                    <Route path="sequence" element={<Sequence />} />
-                    <Route path="schedule" element={<FinishSheet />} />
-                    <Route path="quote" element={<QuoteSheet />} />
-                    <Route path="list" element={<ShoppingPage />} />
-                    <Route path="sheet" element={<DaySheet />} />
-                  </Route>
-                  <Route path="*" element={<LostPage />} />
-                </Routes>
-              </Suspense>
-            </Fault>
-            <Saying />
-          </BrowserRouter>
-        </QueryClientProvider>
-      </ThemeProvider>
-    </SchemeContext>
+    <StepsContext value={steps}>
+      <SchemeContext value={context}>
+        <ThemeProvider theme={theme}>
+          <CssBaseline />
+          <QueryClientProvider client={queries}>
+            <BrowserRouter>
+              <Fault>
+                <Suspense fallback={<p className="waiting">One moment …</p>}>
+                  <Routes>
+                    {pages.map(({ path, View }) => (
+                      <Route key={path} path={path} element={<View />} />
+                    ))}
+                    <Route path="/job/:id" element={<JobFrame />}>
+                      <Route index element={<Navigate to={steps[0]?.key ?? '/'} replace />} />
+                      {steps
+                        .flatMap((step) => [step, ...step.papers])
+                        .map(({ key, View }) => (
+                          <Route key={key} path={key} element={<View />} />
+                        ))}
+                    </Route>
+                    <Route path="*" element={<LostPage />} />
+                  </Routes>
+                </Suspense>
+              </Fault>
+              <Saying />
+            </BrowserRouter>
+          </QueryClientProvider>
+        </ThemeProvider>
+      </SchemeContext>
+    </StepsContext>
   );
 }

@@ -1,10 +1,10 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
+import { useSteps } from './step.ts';
 
-const SHORTCUTS = [
+const EVERYWHERE = [
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z', 'Redo'],
-  ['Alt 1 … 4', 'Go to a step'],
   ['Alt ↑ ↓', 'Room before, room after'],
   ['Enter', 'Take what is typed and go on to the next wall'],
   ['Esc', 'Take back what is being typed'],
@@ -13,12 +13,13 @@ const SHORTCUTS = [
 
 /** The shortcut list; loaded when it is first asked for. */
 export default function KeysDialog({ onClose }: { onClose: () => void }) {
+  const steps = useSteps().map(({ place, word }) => [`Alt ${place}`, word] as const);
   return (
     <Dialog open onClose={onClose} aria-labelledby="keys">
       <div className="dialog">
         <h2 id="keys">Keys</h2>
         <dl className="keys">
-          {SHORTCUTS.map(([keys, what]) => (
+          {[...steps, ...EVERYWHERE].map(([keys, what]) => (
             <div key={keys}>
               <dt>
                 <kbd>{keys}</kbd>

@@ -1,9 +1,9 @@
-import { alternatives, type Alternative } from '@kovelin/core/order/compare.ts';
+import type { Alternative } from '@kovelin/core/whole/compare.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
-import { useMemo } from 'react';
 import type { JobView } from '../app/job-context.ts';
+import { useAlternatives } from '../workers/whole.ts';
 
 const coatsOf = ([fewest, most]: Alternative['coats']) => (fewest === most ? String(fewest) : `${fewest} to ${most}`);
 
@@ -11,7 +11,7 @@ const coatsOf = ([fewest, most]: Alternative['coats']) => (fewest === most ? Str
 export default function Compare({ view, line }: { view: JobView; line: PaintLine }) {
   const { state, system, session } = view;
   const { job } = state;
-  const list = useMemo(() => alternatives(job, line), [job, line]);
+  const { data: list, error } = useAlternatives(job, line.key);
   const take = (other: Alternative) => {
     const coats = other.primerCoats;
     if (coats !== null) {
@@ -29,7 +29,14 @@ export default function Compare({ view, line }: { view: JobView; line: PaintLine
         },
       });
   };
-  if (list.length === 1)
+  if (error)
+    return (
+      <p className="problem" role="alert">
+        They could not be compared: {error.message}
+      </p>
+    );
+  if (!list) return <p className="waiting">Working out each to the end …</p>;
+  if (list.length <= 1)
     return (
       <p className="hint">
         There is no other paint of this kind in the job yet. “Prices …” takes one from a price list; then both stand

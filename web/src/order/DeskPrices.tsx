@@ -2,7 +2,7 @@ import { readDeskPrices, type DeskPrices as Answer } from '@kovelin/core/exchang
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import type { JobView } from '../app/job-context.ts';
+import { useOrder, type JobView } from '../app/job-context.ts';
 import { itemWord } from '../app/words.ts';
 import { ageWord } from './words.ts';
 
@@ -34,12 +34,13 @@ async function askDesk(currency: string, items: readonly { code: string; litres:
 /** What the job uses against what the desk asks today; nothing changes until it is taken. */
 export function DeskPrices({ view, onClose }: { view: JobView; onClose: () => void }) {
   const { state, session, derived, system } = view;
+  const order = useOrder(view);
   const { job } = state;
-  const used = new Set(derived.order.paints.map((p) => p.product.id));
+  const used = new Set(derived.paints.map((p) => p.product.id));
   const cans = Object.values(job.products)
     .filter((p) => used.has(p.id) && p.code)
     .flatMap((p) => p.cans.map((can) => ({ product: p, can })));
-  const pieces = [...new Map(derived.order.materials.map((m) => [m.item, m])).values()];
+  const pieces = [...new Map((order?.materials ?? []).map((m) => [m.item, m])).values()];
   const items = [
     ...cans.map(({ product, can }) => ({ code: product.code, litres: can.litres })),
     ...pieces.map((m) => ({ code: m.item, litres: null })),

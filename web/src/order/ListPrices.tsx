@@ -11,7 +11,7 @@ import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { attempt } from '../app/database.ts';
 import { Choice } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import { useOrder, type JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
 import { itemWord } from '../app/words.ts';
 import { columnsBefore, rememberColumns } from '../store/kept.ts';
@@ -216,8 +216,9 @@ function TakeFromList({
   line: PaintLine | null;
   list: { id: string; name: string; imported: string };
 }) {
-  const { state, session, derived, system } = view;
+  const { state, session, system } = view;
   const { job } = state;
+  const materials = useOrder(view)?.materials ?? [];
   const [text, setText] = useState('');
   const [target, setTarget] = useState(line?.product.id ?? NEW);
   const [told, setTold] = useState('');
@@ -243,7 +244,7 @@ function TakeFromList({
     );
   };
   const take = (row: PriceRow) => {
-    const material = derived.order.materials.find((m) => m.item === target);
+    const material = materials.find((m) => m.item === target);
     const product = job.products[target];
     const tell = (done: boolean) => setTold(done ? `${row.name} was taken.` : `${row.name} was not taken.`);
     if (material)
@@ -303,7 +304,7 @@ function TakeFromList({
           value={target}
           options={[
             ...Object.values(job.products).map((p) => [p.id, p.name] as const),
-            ...[...new Set(derived.order.materials.map((m) => m.item))].map((item) => [item, itemWord(item)] as const),
+            ...[...new Set(materials.map((m) => m.item))].map((item) => [item, itemWord(item)] as const),
             [NEW, line ? `a new paint, like ${line.product.name}` : 'a new paint'],
           ]}
           onChange={setTarget}

@@ -1,4 +1,5 @@
 import { groupBy } from '@kovelin/core/units/group.ts';
+import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { isKept, type MaterialLine } from '@kovelin/core/order/materials.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
@@ -11,14 +12,15 @@ import { ageWord } from './words.ts';
 
 interface TableProps {
   readonly view: JobView;
+  readonly order: JobOrder;
   readonly chosen: string | null;
   readonly onPick: (key: string) => void;
 }
 
 /** Materials by aisle, each with its working; what is owned is written here and remembered for other jobs. */
-export function MaterialTable({ view, chosen, onPick }: TableProps) {
-  const { derived, system, state } = view;
-  const { materials } = derived.order;
+export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
+  const { system, state } = view;
+  const { materials } = order;
   const currency = state.shown.currency;
   return (
     <table className="schedule lined">
@@ -97,9 +99,9 @@ function Owned({ view, line: m }: { view: JobView; line: MaterialLine }) {
   );
 }
 
-export function MaterialPanel({ view, chosen }: { view: JobView; chosen: string | null }) {
-  const { derived, system, state, session } = view;
-  const m = derived.order.materials.find((x) => x.key === chosen);
+export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'>) {
+  const { system, state, session } = view;
+  const m = order.materials.find((x) => x.key === chosen);
   if (!m)
     return (
       <>

@@ -2,7 +2,7 @@ import { ENDS } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/types.ts';
 import { CONDITIONERS } from '@kovelin/core/job/vocabulary.ts';
 import type { BoxCan, Pour } from '@kovelin/core/order/boxing.ts';
-import { shortened } from '@kovelin/core/order/quote.ts';
+import { shortened } from '@kovelin/core/whole/quote.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { QUART } from '@kovelin/core/units/si.ts';
 import { boxingOf, type PaintLine } from '@kovelin/core/order/paint.ts';

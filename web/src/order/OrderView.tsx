@@ -1,9 +1,10 @@
 import { rows } from '@kovelin/core/job/types.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
+import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { useJob, type JobView } from '../app/job-context.ts';
+import { useJob, useOrder, type JobView } from '../app/job-context.ts';
 import { Sides } from '../app/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { MaterialTable, MaterialPanel } from './Materials.tsx';
@@ -25,16 +26,17 @@ export default function OrderView() {
   const [dialog, setDialog] = useState<'prices' | 'values' | null>(null);
   const { search } = useLocation();
   const { takeoff, derived, surface, system, state } = view;
-  const { order } = derived;
-  if (!takeoff || !order.paints.length)
+  const { paints } = derived;
+  const order = useOrder(view);
+  if (!takeoff || !paints.length)
     return (
       <main className="middle empty-view">
         <p>Measure a room first: what to buy follows from it.</p>
       </main>
     );
-  const { fills, here } = shown(view, order.paints);
+  const { fills, here } = shown(view, paints);
   // the paint chosen in the table, else the finish of the surface looked at
-  const line = order.paints.find((p) => p.key === picked) ?? here ?? order.paints[0] ?? null;
+  const line = paints.find((p) => p.key === picked) ?? here ?? paints[0] ?? null;
   const paint = (id: string): Coat => fills.get(id) ?? { fill: 'var(--void)', note: 'option, not taken' };
   return (
     <>
@@ -49,7 +51,7 @@ export default function OrderView() {
           }}
           takeoff={takeoff}
           paint={paint}
-          aside={<Totals view={view} />}
+          aside={order && <Totals order={order} />}
         />
         <div className="entry-panel">
           <div className="panel-head">
@@ -69,8 +71,11 @@ export default function OrderView() {
           </div>
           <div className="scroll" tabIndex={0} role="region" aria-label="What to buy">
             {table === 'paint' && <PaintTable view={view} chosen={line} onPick={setPicked} />}
-            {table === 'materials' && <MaterialTable view={view} chosen={material} onPick={setMaterial} />}
-            {table === 'price' && <PriceTable view={view} />}
+            {table !== 'paint' && !order && <p className="waiting">Waiting for the days of the plan …</p>}
+            {table === 'materials' && order && (
+              <MaterialTable view={view} order={order} chosen={material} onPick={setMaterial} />
+            )}
+            {table === 'price' && order && <PriceTable view={view} order={order} />}
           </div>
         </div>
       </main>
@@ -84,7 +89,7 @@ export default function OrderView() {
             picked={picked !== null || line !== here}
           />
         )}
-        {table === 'materials' && <MaterialPanel view={view} chosen={material} />}
+        {table === 'materials' && order && <MaterialPanel view={view} order={order} chosen={material} />}
         {table === 'price' && <PricePanel view={view} />}
       </aside>
       <Suspense fallback={null}>
@@ -112,8 +117,7 @@ export default function OrderView() {
     return { fills: found, here: at as PaintLine | null };
   }
 
-  function Totals({ view: { derived: d } }: { view: JobView }) {
-    const { price, labour } = d.order;
+  function Totals({ order: { price, labour } }: { order: JobOrder }) {
     const money = (kind: (typeof price.lines)[number]['kind']) => price.lines.find((l) => l.kind === kind)?.amount ?? 0;
     const facts: [string, number][] = [
       ['Paint', money('paint')],

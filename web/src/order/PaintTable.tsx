@@ -12,7 +12,7 @@ interface Props {
 
 export function PaintTable({ view, chosen, onPick }: Props) {
   const { derived, system, state } = view;
-  const { paints } = derived.order;
+  const { paints } = derived;
   const currency = state.shown.currency;
   return (
     <table className="schedule">

@@ -1,13 +1,14 @@
-import { optionPrices } from '@kovelin/core/order/derive.ts';
+import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { LABOUR_WORDS } from '@kovelin/core/order/terms.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { rows, type Pricing } from '@kovelin/core/job/types.ts';
 import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
+import { useOptionPrices } from '../workers/whole.ts';
 import { surfaceWord } from '../app/words.ts';
 
 const PRICE_WORDS = {
@@ -20,9 +21,8 @@ const PRICE_WORDS = {
 } as const;
 
 /** Labour line by line, then what the price is made of; every total is the sum of the lines above it. */
-export function PriceTable({ view }: { view: JobView }) {
-  const { derived, state } = view;
-  const { labour, price } = derived.order;
+export function PriceTable({ view, order: { labour, price } }: { view: JobView; order: JobOrder }) {
+  const { state } = view;
   const { currency, pricing, crew } = state.shown;
   const money = (n: number) => formatMoney(n, currency);
   const share = (kind: keyof typeof PRICE_WORDS) =>
@@ -140,8 +140,8 @@ export function PricePanel({ view }: { view: JobView }) {
           />
         </div>
         <p className="hint">
-          Margin is a share of the price: 20 % of it is 25 % on cost. Days count setting up and cleaning up; the plan in
-          Sequence does not yet, so it may end a day sooner. Paces are starting values; pay is set with the crew in{' '}
+          Margin is a share of the price: 20 % of it is 25 % on cost. Days are those of the plan, setting up and
+          cleaning up with them. Paces are starting values; pay is set with the crew in{' '}
           <Link className="link" to={`../sequence${search}`} relative="path">
             Sequence
           </Link>
@@ -186,11 +186,13 @@ export function PricePanel({ view }: { view: JobView }) {
 function Options({ view }: { view: JobView }) {
   const { state, session, derived, takeoff, system } = view;
   const { job } = state;
-  const prices = useMemo(() => optionPrices(job), [job]);
+  const { data: prices = [] } = useOptionPrices(job);
+  const priceOf = new Map(prices.map((p) => [p.option.id, p.price]));
   const [name, setName] = useState('');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [colour, setColour] = useState('');
   const surfaces = derived.surfaces.filter((s) => s.surface.room === takeoff?.room.id);
+  const added = (price: number) => `${price < 0 ? '−' : '+'}${formatMoney(Math.abs(price), job.currency)}`;
   const add = () => {
     const first = derived.surfaces.find((s) => chosen.has(s.surface.id));
     if (!first) return;
@@ -212,7 +214,7 @@ function Options({ view }: { view: JobView }) {
   return (
     <Section title="Options, each priced by itself">
       <ul className="shelf">
-        {prices.map(({ option, price }) => (
+        {rows(job.options).map((option) => (
           <li key={option.id}>
             <label className="check">
               <input
@@ -224,10 +226,7 @@ function Options({ view }: { view: JobView }) {
               />{' '}
               {option.name}
             </label>
-            <b className="number">
-              {price < 0 ? '−' : '+'}
-              {formatMoney(Math.abs(price), job.currency)}
-            </b>
+            <b className="number">{priceOf.has(option.id) ? added(priceOf.get(option.id) ?? 0) : 'working …'}</b>
             <button
               type="button"
               className="link small"

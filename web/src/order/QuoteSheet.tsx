@@ -1,20 +1,24 @@
-import { quoteOf } from '@kovelin/core/order/quote.ts';
+import { quoteOf } from '@kovelin/core/whole/quote.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { useJob } from '../app/job-context.ts';
+import { useJob, useOrder } from '../app/job-context.ts';
 import { Paper } from '../app/Paper.tsx';
+import { useOptionPrices } from '../workers/whole.ts';
 import { exportQuote } from './files.ts';
 
 /** The offer in plain words, as it goes to the client. */
 export default function QuoteSheet() {
   const view = useJob();
-  const { state, derived, system } = view;
+  const { state, system } = view;
   const { job } = state;
+  const order = useOrder(view);
+  const { data: options = [], isFetching } = useOptionPrices(job);
   const [making, setMaking] = useState(false);
   const [fault, setFault] = useState('');
-  const quote = quoteOf(job, derived, today());
+  if (!order || isFetching) return <p className="waiting">Working out the price …</p>;
+  const quote = quoteOf(job, order, options, today());
   const money = (n: number) => formatMoney(n, job.currency);
   const make = async () => {
     setMaking(true);

@@ -4,16 +4,19 @@ import { formatMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { useJob } from '../app/job-context.ts';
+import { useJob, useOrder } from '../app/job-context.ts';
 import { sentenceCase } from '../app/words.ts';
 import { exportList } from './files.ts';
 
 /** What to buy, aisle by aisle, ticked off in the shop; the ticks are kept with the job. */
 export default function ShoppingPage() {
-  const { state, derived, session } = useJob();
+  const view = useJob();
+  const { state, session } = view;
+  const order = useOrder(view);
   const { job } = state;
   const [told, setTold] = useState('');
-  const list = shoppingList(state.shown, derived.order);
+  if (!order) return <p className="waiting">Waiting for the days of the plan …</p>;
+  const list = shoppingList(state.shown, order);
   const lines = list.aisles.flatMap((a) => a.lines);
   const open = lines.filter((l) => !l.ticked);
   const share = async () => {

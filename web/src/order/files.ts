@@ -1,5 +1,5 @@
 import type { Job } from '@kovelin/core/job/types.ts';
-import type { Quote } from '@kovelin/core/order/quote.ts';
+import type { Quote } from '@kovelin/core/whole/quote.ts';
 import type { ShoppingList } from '@kovelin/core/order/shopping.ts';
 import { download, fileName } from '../store/jobs.ts';
 

@@ -1,34 +1,36 @@
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
-import { useJob } from '../app/job-context.ts';
+import { useJob, useOrder } from '../app/job-context.ts';
 import { Paper } from '../app/Paper.tsx';
 import { materialWord, pieceWord, taskWord } from '../app/words.ts';
-import { useSchedule } from '../workers/schedule.ts';
+import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
 
 /** What to buy and what to do in which order, on paper. */
 export default function DaySheet() {
-  const { derived, state, system } = useJob();
-  const { data } = useSchedule(state.job);
+  const view = useJob();
+  const { derived, state, system } = view;
+  const { data } = usePlan(state.job);
+  const order = useOrder(view);
   const crew = state.job.crew;
   const days = new Map<number, TaskView[]>();
   for (const task of data?.schedule.tasks ?? []) {
     const { day } = clock(task.pieces[0]?.[0] ?? 0, crew);
     days.set(day, [...(days.get(day) ?? []), task]);
   }
+  if (!data || !order) return <p className="waiting">Working out the order of work …</p>;
   return (
     <Paper label="Day sheet" system={system}>
       <h1>{state.job.name}</h1>
       <p className="sheet-facts">
-        {crew.people.map((p) => p.name).join(', ')} · {formatMinutes(derived.order.labour.minutes)} of work
-        {data &&
-          data.schedule.tasks.length > 0 &&
+        {crew.people.map((p) => p.name).join(', ')} · {formatMinutes(order.labour.minutes)} of work
+        {data.schedule.tasks.length > 0 &&
           ` · done ${dayWord(data.schedule.finish, crew, true)} at ${clock(data.schedule.finish, crew).time}`}
       </p>
       <h2>Buy</h2>
       <table>
         <tbody>
-          {derived.order.paints.map((p) => (
+          {derived.paints.map((p) => (
             <tr key={p.key}>
               <td className="box" aria-hidden="true" />
               <td>
@@ -43,7 +45,7 @@ export default function DaySheet() {
               </td>
             </tr>
           ))}
-          {derived.order.materials
+          {order.materials
             .filter((m) => m.quantity > 0)
             .map((m) => (
               <tr key={m.key}>
@@ -54,7 +56,7 @@ export default function DaySheet() {
             ))}
         </tbody>
       </table>
-      {data?.schedule.problems.map((p) => (
+      {data.schedule.problems.map((p) => (
         <p key={p.message}>{p.message}</p>
       ))}
       {[...days].map(([day, tasks]) => (

@@ -7,13 +7,13 @@ import { useQueryClient } from '@tanstack/react-query';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
-import { daysWord } from '../app/Ledger.tsx';
+import { daysWord } from '../app/days.ts';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
-import { useJob, type JobView } from '../app/job-context.ts';
+import { useJob, useOrder, type JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
 import { taskWord, TRIM_ORDER_WORDS } from '../app/words.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
-import { useSchedule } from '../workers/schedule.ts';
+import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
 
 const CrewChart = lazy(() => import('./CrewChart.tsx').then((m) => ({ default: m.CrewChart })));
@@ -29,7 +29,7 @@ const LEGEND: readonly (readonly [string, string, string])[] = [
 export default function SequenceView() {
   const view = useJob();
   const { takeoff, state, system, surface, select, goTo } = view;
-  const { data, isFetching, isPlaceholderData, error, refetch } = useSchedule(state.job);
+  const { data, isFetching, isPlaceholderData, error, refetch } = usePlan(state.job);
   const queries = useQueryClient();
   const stopped = !isFetching && (isPlaceholderData || !data);
   const schedule = data?.schedule;
@@ -106,7 +106,7 @@ export default function SequenceView() {
                 <button
                   type="button"
                   className="link"
-                  onClick={() => void queries.cancelQueries({ queryKey: [state.job.id] })}
+                  onClick={() => void queries.cancelQueries({ queryKey: ['plan', state.job.id] })}
                 >
                   Stop
                 </button>
@@ -143,7 +143,7 @@ export default function SequenceView() {
         </div>
       </main>
       <aside className="panel" aria-label="Crew and tasks">
-        <CrewForm view={view} crew={crew} other={data?.other ?? null} finish={schedule?.finish ?? null} />
+        <CrewForm view={view} crew={crew} finish={schedule?.finish ?? null} />
         <Section title="Task by task">
           <ol className="tasks" aria-label="Tasks in order">
             {schedule?.tasks.map((task, i) => {
@@ -176,10 +176,11 @@ export default function SequenceView() {
 }
 
 function Verdict({ view }: { view: JobView }) {
-  const { data } = useSchedule(view.state.job);
+  const { data } = usePlan(view.state.job);
+  const order = useOrder(view);
   const schedule = data?.schedule;
   const crew = view.state.job.crew;
-  if (!schedule || !schedule.tasks.length) return null;
+  if (!order || !schedule?.tasks.length) return null;
   const end = clock(schedule.finish, crew);
   const gap = schedule.finish - schedule.bound;
   return (
@@ -195,11 +196,11 @@ function Verdict({ view }: { view: JobView }) {
       <dl className="facts">
         <div>
           <dt>Work</dt>
-          <dd>{formatMinutes(view.derived.order.labour.minutes)}</dd>
+          <dd>{formatMinutes(order.labour.minutes)}</dd>
         </div>
         <div>
-          <dt>Elapsed</dt>
-          <dd>{daysWord(schedule.finish)}</dd>
+          <dt>Days</dt>
+          <dd>{daysWord(data?.days.days ?? 0)}</dd>
         </div>
         <div>
           <dt>Tasks</dt>
@@ -231,17 +232,7 @@ function readHours(text: string): { ok: true; value: Crew['hours'] } | { ok: fal
       };
 }
 
-function CrewForm({
-  view,
-  crew,
-  other,
-  finish,
-}: {
-  view: JobView;
-  crew: Crew;
-  other: { trimOrder: 'trim-first' | 'trim-last'; finish: number } | null;
-  finish: number | null;
-}) {
+function CrewForm({ view, crew, finish }: { view: JobView; crew: Crew; finish: number | null }) {
   const { session, state } = view;
   const people = (n: number) =>
     Array.from(
@@ -249,6 +240,8 @@ function CrewForm({
       (_, i) => crew.people[i] ?? { id: freshId(), name: `Painter ${i + 1}`, day: crew.people[0]?.day ?? 0 },
     );
   const order = state.job.practice.trimOrder;
+  const otherOrder = order === 'trim-first' ? 'trim-last' : 'trim-first';
+  const { data: other } = usePlan({ ...state.job, practice: { ...state.job.practice, trimOrder: otherOrder } });
   return (
     <Section title="Crew and school">
       <Choice
@@ -314,7 +307,7 @@ function CrewForm({
       <fieldset>
         <legend>Trim before or after the walls?</legend>
         {(['trim-first', 'trim-last'] as const).map((key) => {
-          const end = key === order ? finish : other?.trimOrder === key ? other.finish : null;
+          const end = key === order ? finish : (other?.schedule.finish ?? null);
           return (
             <label key={key} className="school">
               <input

@@ -1,8 +1,9 @@
-import { schoolPrices, type SchoolPrice } from '@kovelin/core/order/schools.ts';
+import { SCHOOLS, type School, type SchoolPrice } from '@kovelin/core/whole/schools.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import type { JobView } from '../app/job-context.ts';
+import { useSchoolPrices } from '../workers/whole.ts';
 import { pileWord, TRIM_ORDER_WORDS } from '../app/words.ts';
 
 type Of = SchoolPrice['of'];
@@ -37,9 +38,11 @@ const WORDS: Readonly<Record<string, string>> = {
 /** Where practitioners disagree: the choice is the user's, each with its price on this job. */
 export default function Practice({ view, onClose }: { view: JobView; onClose: () => void }) {
   const { session, state, system } = view;
-  const prices = schoolPrices(state.job);
-  const titles = [...new Set(prices.map((p) => p.of))];
-  const word = ({ of, set }: SchoolPrice): string => {
+  const { practice } = state.job;
+  const { data: prices = [], error, isFetching } = useSchoolPrices(state.job);
+  const titles = [...new Set(SCHOOLS.map((school) => school.of))];
+  const isChosen = ({ of, set }: School) => JSON.stringify(practice[of]) === JSON.stringify(set[of]);
+  const word = ({ of, set }: School): string => {
     const value = set[of];
     return value && typeof value === 'object'
       ? `${pileWord(value.pile, system)}, ${value.fabric}`
@@ -60,28 +63,35 @@ export default function Practice({ view, onClose }: { view: JobView; onClose: ()
         <h2 id="practice">Your practice</h2>
         <p className="hint">
           Painters disagree about these. Set them once for the job; any surface can still be overruled. Prices are
-          against the practice as it stands, on this job.
+          against the practice as it stands, on this job
+          {isFetching && `; ${prices.length} of ${SCHOOLS.length} worked out`}.
         </p>
+        {error && (
+          <p className="problem" role="alert">
+            The prices could not be worked out: {error.message}
+          </p>
+        )}
         <div className="schools">
           {titles.map((of) => (
             <fieldset key={of}>
               <legend>{TITLES[of]}</legend>
-              {prices
-                .filter((p) => p.of === of)
-                .map((p) => (
-                  <label key={word(p)} className="school">
+              {SCHOOLS.filter((school) => school.of === of).map((school) => {
+                const priced = prices.find((p) => p.of === of && p.set[of] === school.set[of]);
+                return (
+                  <label key={word(school)} className="school">
                     <input
                       type="radio"
                       name={of}
-                      checked={p.chosen}
-                      onChange={() => session.edit({ name: 'setPractice', args: { set: p.set } })}
+                      checked={isChosen(school)}
+                      onChange={() => session.edit({ name: 'setPractice', args: { set: school.set } })}
                     />
                     <span>
-                      <b>{word(p)}</b>
-                      {p.chosen ? 'your practice' : price(p)}
+                      <b>{word(school)}</b>
+                      {isChosen(school) ? 'your practice' : priced ? price(priced) : 'working it out …'}
                     </span>
                   </label>
-                ))}
+                );
+              })}
             </fieldset>
           ))}
         </div>

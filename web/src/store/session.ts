@@ -16,7 +16,9 @@ interface Entry {
 export interface SessionState {
   /** With every edit made here, saved or not. */
   readonly job: Job;
-  /** `job` with the draft of what is being typed. */
+  /** Something is being typed that would change the job. */
+  readonly isDraft: boolean;
+  /** `job` with the draft of what is being typed; worked out when it is first looked at. */
   readonly shown: Job;
   readonly rev: number;
   /** `gone`: the job was deleted or replaced elsewhere, and nothing is saved here any more. */
@@ -289,10 +291,15 @@ export class JobSession {
     for (const listener of this.listeners) listener();
   }
   private snapshot(job: Job): SessionState {
-    const drafted = this.draft && doorIsOpen() ? tryEdit(job, this.draft.edit, applyEdit) : null;
+    const draft = doorIsOpen() ? this.draft : null;
+    let shown: Job | null = draft ? null : job;
     return {
       job,
-      shown: drafted?.ok ? drafted.value.job : job,
+      isDraft: draft !== null,
+      get shown() {
+        shown ??= withDraft(job, draft);
+        return shown;
+      },
       rev: this.saved.rev,
       saving: this.gone ? 'gone' : this.failure ? 'failed' : this.queue.length ? 'saving' : 'saved',
       canUndo: this.undoable.length > 0,
@@ -300,6 +307,12 @@ export class JobSession {
       notice: this.failure ?? this.notice,
     };
   }
+}
+
+/** The job as it would be; what the door refuses changes nothing. */
+function withDraft(job: Job, draft: { readonly edit: Edit } | null): Job {
+  const done = draft && tryEdit(job, draft.edit, applyEdit);
+  return done?.ok ? done.value.job : job;
 }
 
 const step = ({ patches, inverse }: Edited): Entry => ({ patches, inverse });

@@ -1,6 +1,6 @@
-import type { Job, Practice } from '../job/types.ts';
+import type { Practice } from '../job/types.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
-import { derive, ledgerOf } from './derive.ts';
+import { baseOrder, type WholeInput } from './whole.ts';
 
 /** One way of working among those practitioners disagree about, as a change of the job's practice. */
 export interface School {
@@ -34,18 +34,19 @@ export const SCHOOLS: readonly School[] = [
   ...of('trimOrder', ['trim-first', 'trim-last']),
 ];
 
-/** Every school with its price on this job: the whole derivation is run under each. */
-export function schoolPrices(job: Job): SchoolPrice[] {
-  const now = ledgerOf(derive(job));
-  return SCHOOLS.map((school) => {
-    const chosen = JSON.stringify(job.practice[school.of]) === JSON.stringify(school.set[school.of]);
-    const then = chosen ? now : ledgerOf(derive({ ...job, practice: { ...job.practice, ...school.set } }));
-    return {
-      ...school,
-      chosen,
-      cost: then.price - now.price,
-      paint: then.paint - now.paint,
-      minutes: then.minutes - now.minutes,
-    };
-  });
+/** Every school with its price on this job: all of it is worked out under each, its base plan with it. */
+export const schoolPrices = (job: WholeInput): SchoolPrice[] => SCHOOLS.map((school) => schoolPrice(job, school));
+
+export function schoolPrice(job: WholeInput, school: School): SchoolPrice {
+  const chosen = JSON.stringify(job.practice[school.of]) === JSON.stringify(school.set[school.of]);
+  const now = baseOrder(job);
+  const then = chosen ? now : baseOrder({ ...job, practice: { ...job.practice, ...school.set } });
+  const litres = ({ paints }: typeof now): Litres => paints.reduce((sum, p) => sum + p.ordered, 0);
+  return {
+    ...school,
+    chosen,
+    cost: then.price.total - now.price.total,
+    paint: litres(then) - litres(now),
+    minutes: then.labour.minutes - now.labour.minutes,
+  };
 }

@@ -1,8 +1,8 @@
-import type { Id, Job, Product } from '../job/types.ts';
+import type { Id, Product } from '../job/types.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
-import { derive, type Derived } from './derive.ts';
-import type { PaintLine } from './paint.ts';
+import type { PaintLine } from '../order/paint.ts';
+import { baseOrder, wholeOf, type WholeInput } from './whole.ts';
 
 /** One way to paint the surfaces of a paint, worked out to the end. */
 export interface Alternative {
@@ -23,13 +23,13 @@ export interface Alternative {
 }
 
 /** The job with another product wherever this paint is used. */
-function withProduct(job: Job, line: PaintLine, product: Id): Job {
+function withProduct(job: WholeInput, line: PaintLine, product: Id): WholeInput {
   const own = line.uses.map(({ specified: s }) => [s.surface.id, { product, colour: s.colour.id }] as const);
   return { ...job, finishes: { ...job.finishes, ...Object.fromEntries(own) } };
 }
 
 /** The job with one or two coats of full primer below this paint. */
-function primed(job: Job, line: PaintLine, coats: number): Job {
+function primed(job: WholeInput, line: PaintLine, coats: number): WholeInput {
   const own = line.uses.map(({ specified: s }) => {
     const primer = { ...effective(s.system.primer), coats };
     return [s.surface.id, { ...job.decisions[s.surface.id], primer }] as const;
@@ -40,22 +40,23 @@ function primed(job: Job, line: PaintLine, coats: number): Job {
 /**
  * The paint as chosen against every other finish of the job that is made for the same surfaces (a dearer one that hides in two coats
  * against a cheap one in three), and against a second coat of primer where thirsty ground is fully primed. Each is the
- * whole derivation run again, so labour, covers and primer are in it.
+ * whole worked out again, so labour, covers and primer are in it.
  */
-export function alternatives(job: Job, line: PaintLine): Alternative[] {
+export function alternatives(job: WholeInput, line: PaintLine): Alternative[] {
   if (line.product.role !== 'finish') return [];
   const ids = new Set(line.uses.map((use) => use.specified.surface.id));
-  const now = derive(job);
+  const now = baseOrder(job);
   const tell = (
     id: string,
     product: Product,
     primerCoats: number | null,
-    then: Derived,
+    then: WholeInput,
     chosen: boolean,
   ): Alternative => {
-    const surfaces = then.surfaces.filter((s) => ids.has(s.surface.id));
+    const surfaces = wholeOf(then).surfaces.filter((s) => ids.has(s.surface.id));
     const coats = surfaces.map((s) => effective(s.system.coats));
-    const paints = then.order.paints.filter((p) => p.uses.some((use) => ids.has(use.specified.surface.id)));
+    const order = baseOrder(then);
+    const paints = order.paints.filter((p) => p.uses.some((use) => ids.has(use.specified.surface.id)));
     return {
       id,
       product,
@@ -64,9 +65,9 @@ export function alternatives(job: Job, line: PaintLine): Alternative[] {
       coats: [Math.min(...coats), Math.max(...coats)],
       litres: paints.reduce((sum, p) => sum + p.ordered, 0),
       paint: paints.reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
-      minutes: then.order.labour.minutes,
-      total: then.order.total,
-      difference: then.order.total - now.order.total,
+      minutes: order.labour.minutes,
+      total: order.total,
+      difference: order.total - now.total,
     };
   };
   const rivals = Object.values(job.products).filter(
@@ -76,10 +77,10 @@ export function alternatives(job: Job, line: PaintLine): Alternative[] {
   const coatsNow = Math.max(0, ...fully.map(({ specified: s }) => effective(s.system.primer).coats));
   const other = coatsNow === 2 ? 1 : 2;
   return [
-    tell('chosen', line.product, null, now, true),
-    ...rivals.map((p) => tell(p.id, p, null, derive(withProduct(job, line, p.id)), false)),
+    tell('chosen', line.product, null, job, true),
+    ...rivals.map((p) => tell(p.id, p, null, withProduct(job, line, p.id), false)),
     ...(fully.length
-      ? [tell(`primer-${other}`, line.product, other, derive(primed(job, { ...line, uses: fully }, other)), false)]
+      ? [tell(`primer-${other}`, line.product, other, primed(job, { ...line, uses: fully }, other), false)]
       : []),
   ];
 }

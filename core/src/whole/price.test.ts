@@ -7,11 +7,12 @@ import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
 import { FOOT } from '../units/si.ts';
 import { evaluate } from '../units/working.ts';
-import { derive, optionPrices } from './derive.ts';
-import { priceLabour, priceOf, shareOut } from './price.ts';
+import { optionPrices } from './options.ts';
+import { baseDays, baseOrder, basePlan, wholeOf } from './whole.ts';
+import { priceLabour, priceOf, shareOut } from '../order/price.ts';
 import { quoteOf, shortened } from './quote.ts';
 import { schoolPrices } from './schools.ts';
-import { shoppingList } from './shopping.ts';
+import { shoppingList } from '../order/shopping.ts';
 
 const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
 if (!opened.ok) throw new Error('the example is broken');
@@ -62,22 +63,44 @@ describe('a price', () => {
 });
 
 describe('labour', () => {
+  const worked = sum(wholeOf(cottage).operations.map((op) => op.minutes.value));
   test('by hours or by whole days of everybody; the cost is the sum of its lines', () => {
-    const { operations } = derive(cottage);
-    const hours = priceLabour(cottage, operations);
-    const days = priceLabour({ ...cottage, pricing: { ...cottage.pricing, billed: 'days' } }, operations);
-    expect(hours.cost).toBe(sum(hours.lines.map((l) => l.cost)));
-    expect(hours.minutes).toBeCloseTo(sum(operations.map((op) => op.minutes.value)) + hours.days * 2 * 45, 9);
-    expect(days.cost).toBe(hours.days * (36_000 + 31_500));
-    // enough of them, and not one too many: a day of 495 minutes has 450 for work, by two
-    expect(hours.days).toBe(Math.ceil(sum(operations.map((op) => op.minutes.value)) / 900));
+    const { operations } = wholeOf(cottage);
+    const plan = baseDays(cottage);
+    const hours = priceLabour(cottage, operations, plan);
+    const days = priceLabour({ ...cottage, pricing: { ...cottage.pricing, billed: 'days' } }, operations, plan);
+    for (const labour of [hours, days]) {
+      expect(labour.cost).toBe(sum(labour.lines.map((l) => l.cost)));
+      expect(labour.minutes).toBeCloseTo(sum(labour.lines.map((l) => l.minutes)), 9);
+      // a person-day of the plan takes half an hour to set up and a quarter to clean up, or what was set
+      expect(labour.minutes).toBeCloseTo(worked + sum(plan.byPerson) * 45, 9);
+    }
+    expect(days.cost).toBe((plan.byPerson[0] ?? 0) * 36_000 + (plan.byPerson[1] ?? 0) * 31_500);
   });
+  test('the days are those of the plan: no fewer than the minutes fill, and nobody works outside them', () => {
+    const { placed, personDays } = basePlan(cottage);
+    const plan = baseDays(cottage);
+    // a day of 495 minutes has 450 for work, by two
+    expect(plan.days).toBeGreaterThanOrEqual(Math.ceil(worked / 900));
+    expect(plan).toMatchObject({ planned: true, days: new Set(personDays.map((p) => p.day)).size });
+    for (const { pieces, who } of placed)
+      for (const [from, to] of pieces)
+        for (const person of who) {
+          const own = personDays.find((p) => p.person === person && p.day === Math.floor(from / 1440));
+          expect(from).toBeGreaterThanOrEqual(own?.setUp[1] ?? Infinity);
+          expect(to).toBeLessThanOrEqual(own?.cleanUp[0] ?? -Infinity);
+        }
+  });
+  test('where no plan fits, days are counted from the minutes, and said to be', () =>
+    expect(baseDays({ ...cottage, settings: { ...cottage.settings, 'pace.rollOverhead': 0.01 } })).toMatchObject({
+      planned: false,
+    }));
 });
 
 describe('materials', () => {
-  const line = (item: string, job: Job = cottage) => derive(job).order.materials.filter((m) => m.item === item);
+  const line = (item: string, job: Job = cottage) => baseOrder(job).materials.filter((m) => m.item === item);
   test('each by its formula, rounded up to whole pieces, its working true', () => {
-    for (const m of derive(cottage).order.materials) {
+    for (const m of baseOrder(cottage).materials) {
       expect(m.wanted).toBe(Math.ceil(evaluate(m.working) - 1e-9));
       expect([m.quantity + m.owned, m.cost]).toEqual([m.wanted, m.quantity * m.each]);
     }
@@ -115,7 +138,7 @@ describe('a quote', () => {
   });
   test('rooms add up to the net, net and tax to the total, in plain words', () => {
     const job = edited({ name: 'setPricing', args: { set: { tax: 0.07, client: 'The keeper' } } });
-    const quote = quoteOf(job, derive(job), '2026-11-25');
+    const quote = quoteOf(job, baseOrder(job), optionPrices(job), '2026-11-25');
     expect(sum(quote.rooms.map((r) => r.amount))).toBe(quote.net);
     expect(quote.net + quote.tax).toBe(quote.total);
     expect([quote.until, quote.rooms.length]).toEqual(['2026-12-25', 4]);
@@ -128,15 +151,17 @@ describe('a quote', () => {
     const job = edited(option(null));
     const priced = optionPrices(job).find(({ option: { id } }) => id === 'o1');
     const taken = edited(option(null, true));
-    expect(derive(taken).order.price.total).toBe(derive(cottage).order.price.total);
-    expect(derive(job).order.price.total + (priced?.price ?? NaN)).toBe(derive(taken).order.price.total);
+    expect(baseOrder(taken).price.total).toBe(baseOrder(cottage).price.total);
+    expect(baseOrder(job).price.total + (priced?.price ?? NaN)).toBe(baseOrder(taken).price.total);
     expect(priced?.price).toBeGreaterThan(0);
-    expect(derive(job).operations.some((op) => op.surface === `${wall}/field`)).toBe(false);
-    expect(quoteOf(job, derive(job), '2026-11-25').excluded.join()).toMatch(/first wall: an option, priced apart/);
+    expect(wholeOf(job).operations.some((op) => op.surface === `${wall}/field`)).toBe(false);
+    expect(quoteOf(job, baseOrder(job), optionPrices(job), '2026-11-25').excluded.join()).toMatch(
+      /first wall: an option, priced apart/,
+    );
   });
   test('a second colour as an option: the same wall, another finish', () => {
     const job = edited(option({ product: 'paint-wall', colour: 'deep' }, true));
-    expect(derive(job).surfaces.find((s) => s.surface.id === `${wall}/field`)?.colour.id).toBe('deep');
+    expect(wholeOf(job).surfaces.find((s) => s.surface.id === `${wall}/field`)?.colour.id).toBe('deep');
     const prices = optionPrices(edited(option({ product: 'paint-wall', colour: 'deep' })));
     expect(prices.find(({ option: { id } }) => id === 'o1')?.price).toBeGreaterThan(0);
   });
@@ -148,18 +173,18 @@ describe('a quote', () => {
 
 test('each school’s price is what the job costs under it, against the practice as it is', () => {
   const job = edited({ name: 'setPractice', args: { set: { coats: 'thin-then-full' } } });
-  const now = derive(job).order.price.total;
+  const now = baseOrder(job).price.total;
   const prices = schoolPrices(job);
   expect(prices.filter((p) => p.chosen).every((p) => p.cost === 0 && p.minutes === 0)).toBe(true);
   expect(new Set(prices.filter((p) => p.chosen).map((p) => p.of)).size).toBe(new Set(prices.map((p) => p.of)).size);
   for (const { set, cost, of } of prices.filter((p) => ['coats', 'walls', 'trimOrder'].includes(p.of))) {
-    const then = derive({ ...job, practice: { ...job.practice, ...set } }).order.price.total;
+    const then = baseOrder({ ...job, practice: { ...job.practice, ...set } }).price.total;
     expect([of, cost]).toEqual([of, then - now]);
   }
 });
 
 test('the shopping list goes aisle by aisle, and its total is the sum of its lines and of what the order says', () => {
-  const { order } = derive(cottage);
+  const order = baseOrder(cottage);
   const list = shoppingList(cottage, order);
   const lines = list.aisles.flatMap((a) => a.lines);
   expect(list.total).toBe(sum(lines.map((l) => l.cost)));

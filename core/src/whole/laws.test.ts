@@ -6,16 +6,16 @@ import { orderContract } from '../exchange/contracts.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
-import { derive } from './derive.ts';
-import { boxingOf, perCoat } from './paint.ts';
+import { baseOrder, wholeOf } from './whole.ts';
+import { boxingOf, perCoat } from '../order/paint.ts';
 import { quoteOf } from './quote.ts';
-import { shoppingList } from './shopping.ts';
+import { shoppingList } from '../order/shopping.ts';
 
 const text = readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8');
 const opened = openJob(text);
 if (!opened.ok) throw new Error('the example is broken');
 const cottage = opened.value;
-const surfaces = derive(cottage).surfaces.map((s) => s.surface.id);
+const surfaces = wholeOf(cottage).surfaces.map((s) => s.surface.id);
 const edited = (job: Job, edits: readonly Edit[]): Job =>
   edits.reduce((now, edit) => {
     const done = applyEdit(now, edit);
@@ -62,13 +62,12 @@ test('whatever is changed: figures are finite, sums are sums, the chosen chance 
   fc.assert(
     fc.property(fc.array(change, { maxLength: 6 }), (edits) => {
       const job = edited(cottage, edits);
-      const derived = derive(job);
-      const { order } = derived;
-      for (const n of numbers(orderContract(job, derived))) expect(Number.isFinite(n)).toBe(true);
+      const order = baseOrder(job);
+      for (const n of numbers(orderContract(job, order))) expect(Number.isFinite(n)).toBe(true);
       expect(order.labour.cost).toBe(sum(order.labour.lines.map((l) => l.cost)));
       expect(order.price.total).toBe(sum(order.price.lines.map((l) => l.amount)));
       expect(shoppingList(job, order).total).toBe(order.total - order.labour.cost);
-      const quote = quoteOf(job, derived, '2026-11-25');
+      const quote = quoteOf(job, order, [], '2026-11-25');
       expect([sum(quote.rooms.map((r) => r.amount)), quote.net + quote.tax]).toEqual([order.price.net, quote.total]);
       const risk = job.settings['order.risk'] ?? 0.05;
       for (const paint of order.paints) {
@@ -86,19 +85,19 @@ test('whatever is changed: figures are finite, sums are sums, the chosen chance 
 });
 
 describe('laws of an order', () => {
-  const litres = (...edits: Edit[]) => sum(derive(edited(cottage, edits)).order.paints.map((p) => p.expected.value));
+  const litres = (...edits: Edit[]) => sum(wholeOf(edited(cottage, edits)).paints.map((p) => p.expected.value));
   test('feet or metres, the order is the same', () => {
-    const metric = derive(edited(cottage, [{ name: 'setUnits', args: { units: 'metric' } }])).order;
-    const { paints, total } = derive(cottage).order;
+    const metric = baseOrder(edited(cottage, [{ name: 'setUnits', args: { units: 'metric' } }]));
+    const { paints, total } = baseOrder(cottage);
     expect([metric.total, metric.paints.map((p) => p.ordered)]).toEqual([total, paints.map((p) => p.ordered)]);
   });
   test('less risk, thirst, losses and a larger reserve never take less; conditioner stands in for paint', () => {
     const base = litres();
     const wanted = (risk: number) =>
-      sum(derive(edited(cottage, [set('order.risk', risk)])).order.paints.map((p) => p.wanted));
+      sum(wholeOf(edited(cottage, [set('order.risk', risk)])).paints.map((p) => p.wanted));
     expect(wanted(0.01)).toBeGreaterThan(wanted(0.2));
     expect(litres(set('loss.tray', 0.3))).toBeGreaterThan(base);
-    const colours = derive(cottage).order.paints.filter((p) => p.reserve > 0).length;
+    const colours = wholeOf(cottage).paints.filter((p) => p.reserve > 0).length;
     expect(litres(set('order.reserve', 1.5)) - base).toBeCloseTo(colours, 9);
     expect(litres({ name: 'setSurvey', args: { scope: 'all:wall', set: { porous: 'yes' } } })).toBeGreaterThan(base);
     const dose: Edit = { name: 'decideAll', args: { surfaces, member: 'conditioner', value: 0.25 } as never };

@@ -8,8 +8,9 @@ import { coatsWord, prepWord, primerWord, surfaceWord } from '../specify/terms.t
 import { cautionsOf } from '../specify/warnings.ts';
 import { word } from '../specify/wording.ts';
 import type { Money } from '../units/si.ts';
-import { optionPrices, type Derived } from './derive.ts';
-import { shareOut } from './price.ts';
+import { shareOut } from '../order/price.ts';
+import type { OptionPrice } from './options.ts';
+import { wholeOf, type JobOrder } from './whole.ts';
 
 export interface QuoteRoom {
   readonly room: Id;
@@ -73,9 +74,9 @@ export function shortened(names: readonly string[]): string {
     .join('; ');
 }
 
-/** The job as an offer on a given day. */
-export function quoteOf(job: Job, derived: Derived, date: string): Quote {
-  const { order, surfaces, leftOut, operations } = derived;
+/** The job as an offer on a given day, its options priced. */
+export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice[], date: string): Quote {
+  const { surfaces, leftOut, operations } = wholeOf(job);
   const done = surfaces.filter((s) => !leftOut.has(s.surface.id));
   const perRoom = [...groupBy(done, (s) => s.surface.room)];
   const net = order.price.net;
@@ -94,7 +95,6 @@ export function quoteOf(job: Job, derived: Derived, date: string): Quote {
     net,
     perRoom.map(([room]) => weight(room)),
   );
-  const options = job.options.order.length ? optionPrices(job) : [];
   return {
     job: job.name,
     client: job.pricing.client,

@@ -1,0 +1,21 @@
+import { rows, type Id, type JobOption } from '../job/types.ts';
+import type { Money } from '../units/si.ts';
+import { baseOrder, type WholeInput } from './whole.ts';
+
+export interface OptionPrice {
+  readonly option: JobOption;
+  /** Tax with it, on top of the job without this option. */
+  readonly price: Money;
+}
+
+/** One option by itself: the price of the job with it less the price without, the other options as they are. */
+export function optionPrice(job: WholeInput, option: JobOption): OptionPrice {
+  const total = (id: Id, taken: boolean): Money => {
+    const options = { ...job.options, byId: { ...job.options.byId, [id]: { ...option, taken } } };
+    return baseOrder({ ...job, options }).price.total;
+  };
+  return { option, price: total(option.id, true) - total(option.id, false) };
+}
+
+export const optionPrices = (job: WholeInput): OptionPrice[] =>
+  rows(job.options).map((option) => optionPrice(job, option));

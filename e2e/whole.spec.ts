@@ -1,0 +1,67 @@
+import type { Page } from '@playwright/test';
+import { expect, goTo, ledger, openDemo, settled, test } from './helpers.ts';
+
+/** Counts what the page asks of its workers. */
+async function countQuestions(page: Page): Promise<() => Promise<number>> {
+  await page.addInitScript(() => {
+    const asked = { count: 0 };
+    Object.assign(globalThis, { asked });
+    const post = Worker.prototype.postMessage as (...args: unknown[]) => void;
+    Worker.prototype.postMessage = function (this: Worker, ...args: unknown[]) {
+      // a worker that is let go is told so, whenever memory is swept: no question
+      if ((args[0] as { type?: string }).type === 'APPLY') asked.count++;
+      post.apply(this, args);
+    };
+  });
+  return () => page.evaluate(() => (globalThis as unknown as { asked: { count: number } }).asked.count);
+}
+
+test('a tick in the shop asks no worker anything; a wider wall does', async ({ page }) => {
+  const asked = await countQuestions(page);
+  await openDemo(page);
+  await goTo(page, 'Order');
+  await page.getByRole('link', { name: 'Shopping list' }).click();
+  const box = page.getByRole('main', { name: 'Shopping list' }).getByRole('checkbox').first();
+  await box.waitFor();
+  await settled(page);
+  const before = await asked();
+  await box.click();
+  await expect(box).toBeChecked();
+  await settled(page);
+  expect(await asked()).toBe(before);
+  await goTo(page, 'Measure');
+  const length = page.getByLabel('Length of wall A', { exact: true });
+  await length.fill(`14'2"`);
+  await length.press('Enter');
+  await expect.poll(asked).toBeGreaterThan(before);
+});
+
+test('days in the plan, in the price and on the quote are one figure', async ({ page }) => {
+  await openDemo(page);
+  const { Price } = await ledger(page);
+  const days = Number.parseInt((await page.locator('[data-entry=Days] b').textContent()) ?? '');
+  await goTo(page, 'Sequence');
+  await expect(page.getByText(`Done on day ${days}`)).toBeVisible();
+  await goTo(page, 'Order');
+  await page.getByRole('button', { name: 'Labour and price' }).click();
+  await expect(page.getByText(`Labour, ${days} working days for 2 people`)).toBeVisible();
+  await page.getByRole('link', { name: 'Quote' }).click();
+  const quote = page.getByRole('main', { name: 'Quote' });
+  await expect(quote).toContainText(`About ${days} working days for 2 people`);
+  const total = (await quote.locator('[data-total=quote]').textContent()) ?? '';
+  expect(Number(total.replace(/[^\d.]/g, '')) * 100).toBeCloseTo(Price ?? 0, 6);
+});
+
+test.describe('a worker whose file is gone', () => {
+  test.use({ provoked: /whole\.worker|Failed to load|404/ });
+  test('loads the page again once, then says so; nothing is “working …” for ever', async ({ page }) => {
+    let loads = 0;
+    page.on('domcontentloaded', () => loads++);
+    await page.route('**/whole.worker*.js', (route) => route.fulfill({ status: 404, body: '' }));
+    await page.goto('/demo');
+    await expect(page.getByText('A part of this page could not be had')).toBeVisible();
+    await expect(page.locator('[data-entry=Days] b')).toHaveText('stopped');
+    expect(loads).toBe(2);
+    await expect(page.getByLabel('Length of wall A', { exact: true })).toBeVisible();
+  });
+});

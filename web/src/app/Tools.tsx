@@ -1,0 +1,40 @@
+import { useJob } from './job-context.ts';
+import { useScheme } from './scheme.ts';
+import { useTyping } from './typed.ts';
+
+const SAVING = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved', gone: 'Deleted' } as const;
+
+/** Whether it is saved, undo and redo, units, the scheme, and the list of keys. */
+export function Tools({ onHelp }: { onHelp: () => void }) {
+  const { session, state } = useJob();
+  const { scheme, toggle } = useScheme();
+  const typing = useTyping();
+  const other = state.job.units === 'imperial' ? 'metric' : 'imperial';
+  return (
+    <div className="tools">
+      <span className={`saving ${state.saving}`} role="status">
+        {typing && state.saving === 'saved' ? 'Typing …' : SAVING[state.saving]}
+      </span>
+      <button type="button" className="tool" disabled={!state.canUndo} onClick={() => session.undo()}>
+        Undo
+      </button>
+      <button type="button" className="tool" disabled={!state.canRedo} onClick={() => session.redo()}>
+        Redo
+      </button>
+      <button
+        type="button"
+        className="tool"
+        onClick={() => session.run({ name: 'setUnits', args: { units: other } })}
+        title="Feet and inches, or metres"
+      >
+        {state.job.units === 'imperial' ? 'ft in' : 'm mm'}
+      </button>
+      <button type="button" className="tool" onClick={toggle} title="Light or dark">
+        {scheme === 'light' ? 'Dark' : 'Light'}
+      </button>
+      <button type="button" className="tool" onClick={onHelp} aria-label="Keys">
+        ?
+      </button>
+    </div>
+  );
+}

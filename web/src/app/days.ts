@@ -1,0 +1,1 @@
+export const daysWord = (days: number): string => `${days} ${days === 1 ? 'day' : 'days'}`;

@@ -1,0 +1,83 @@
+import { formatLength } from '@kovelin/core/units/length.ts';
+import { formatArea, formatMinutes, formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { FOOT, type System } from '@kovelin/core/units/si.ts';
+import { lazy } from 'react';
+import { daysWord } from './app/days.ts';
+import type { Facts, Step } from './app/step.ts';
+
+/** A long run: whole feet or tenths of a metre. */
+function longRun(metres: number, system: System): string {
+  if (system === 'imperial') return `${Math.round(metres / FOOT).toLocaleString('en-US')} ft`;
+  return metres < 1 ? formatLength(metres, system) : `${metres.toFixed(1)} m`;
+}
+
+const CREWS = ['', 'alone', 'two people', 'three people'];
+
+/** How long the plan takes, and for how many. */
+function planned({ plan, waiting, job }: Facts): readonly [string, number | null] {
+  if (!plan) return [waiting, null];
+  const { problems, tasks, finish } = plan.schedule;
+  if (problems.length) return ['cannot be planned', null];
+  if (!tasks.length) return ['none yet', null];
+  return [`${daysWord(plan.days.days)}, ${CREWS[job.crew.people.length] ?? ''}`, finish];
+}
+
+/** A figure that waits for the plan. */
+const known = (value: number | null, waiting: string, text: (value: number) => string) =>
+  value === null ? ([waiting, null] as const) : ([text(value), value] as const);
+
+/** The steps of the work, in the order of the tape. A new one is a folder and a row. */
+export const STEPS: readonly Step[] = [
+  {
+    key: 'measure',
+    word: 'Measure',
+    place: 1,
+    View: lazy(() => import('./measure/MeasureView.tsx')),
+    papers: [],
+    figures: [
+      { label: 'Paint area', of: ({ ledger, system }) => [formatArea(ledger.area, system), ledger.area] },
+      { label: 'Cut-in', of: ({ ledger, system }) => [longRun(ledger.cutIn, system), ledger.cutIn] },
+    ],
+  },
+  {
+    key: 'specify',
+    word: 'Specify',
+    place: 2,
+    View: lazy(() => import('./specify/SpecifyView.tsx')),
+    papers: [{ key: 'schedule', View: lazy(() => import('./specify/FinishSheet.tsx')) }],
+    figures: [],
+  },
+  {
+    key: 'order',
+    word: 'Order',
+    place: 3,
+    View: lazy(() => import('./order/OrderView.tsx')),
+    papers: [
+      { key: 'quote', View: lazy(() => import('./order/QuoteSheet.tsx')) },
+      { key: 'list', View: lazy(() => import('./order/ShoppingPage.tsx')) },
+    ],
+    figures: [
+      { label: 'Paint', of: ({ ledger, system }) => [formatVolume(ledger.paint, system), ledger.paint] },
+      {
+        label: 'Price',
+        of: ({ ledger, waiting, job }) => known(ledger.price, waiting, (price) => formatMoney(price, job.currency)),
+      },
+      {
+        label: 'Risk of running short',
+        isRisk: true,
+        of: ({ ledger: { risk } }) => [risk ? formatPercent(risk.chance) : 'none', risk?.chance ?? 0],
+      },
+    ],
+  },
+  {
+    key: 'sequence',
+    word: 'Sequence',
+    place: 5,
+    View: lazy(() => import('./sequence/SequenceView.tsx')),
+    papers: [{ key: 'sheet', View: lazy(() => import('./sequence/DaySheet.tsx')) }],
+    figures: [
+      { label: 'Work', of: ({ ledger, waiting }) => known(ledger.minutes, waiting, formatMinutes) },
+      { label: 'Days', of: planned },
+    ],
+  },
+];

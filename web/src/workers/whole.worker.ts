@@ -1,0 +1,47 @@
+import type { Id, JobOption } from '@kovelin/core/job/types.ts';
+import { takeoffJob } from '@kovelin/core/measure/takeoff.ts';
+import { daysOf } from '@kovelin/core/sequence/schedule.ts';
+import { viewSchedule, type ScheduleView } from '@kovelin/core/sequence/view.ts';
+import { rememberLast } from '@kovelin/core/units/remember.ts';
+import type { WorkDays } from '@kovelin/core/work/days.ts';
+import { alternatives, type Alternative } from '@kovelin/core/whole/compare.ts';
+import { optionPrice, type OptionPrice } from '@kovelin/core/whole/options.ts';
+import { schoolPrice, SCHOOLS, type SchoolPrice } from '@kovelin/core/whole/schools.ts';
+import { basePlan, wholeOf, type Planned, type WholeInput } from '@kovelin/core/whole/whole.ts';
+import { expose } from 'comlink';
+
+/** The base plan as a view reads it, and its days. */
+export interface BasePlan {
+  readonly schedule: ScheduleView;
+  readonly days: WorkDays;
+}
+
+/** What came under a key is what it was the first time, so that what was worked out of it is still known. */
+const known = rememberLast(
+  3,
+  (key: string, _job: WholeInput) => key,
+  (_key, job) => job,
+);
+
+const api = {
+  plan(job: Planned): BasePlan {
+    const plan = basePlan(job);
+    return { schedule: viewSchedule(plan, takeoffJob(job)), days: daysOf(job, plan) };
+  },
+  school(key: string, job: WholeInput, index: number): SchoolPrice {
+    const school = SCHOOLS[index];
+    if (!school) throw new Error(`there is no school ${index}`);
+    return schoolPrice(known(key, job), school);
+  },
+  option(key: string, job: WholeInput, option: JobOption): OptionPrice {
+    return optionPrice(known(key, job), option);
+  },
+  alternatives(key: string, job: WholeInput, paint: Id): Alternative[] {
+    const mine = known(key, job);
+    const line = wholeOf(mine).paints.find((p) => p.key === paint);
+    return line ? alternatives(mine, line) : [];
+  },
+};
+export type WholeApi = typeof api;
+
+expose(api);
