@@ -24,6 +24,10 @@ function addressWith(values: Readonly<Record<string, string>>): { pathname: stri
   return { pathname: window.location.pathname, search: next.toString() };
 }
 
+/** The room of the address; where it names none, the first. */
+const roomHere = (session: JobSession): string =>
+  new URLSearchParams(window.location.search).get('room') ?? session.state.job.rooms.order[0] ?? '';
+
 /**
  * Gives every view of the open job the same picture of it. It alone listens to the session: a key press renders this and no
  * view, and then, deferred, those that show what follows from it. Room and surface live in the address, so that every step
@@ -36,6 +40,14 @@ export function JobProvider({ session, children }: { session: JobSession; childr
   const change = useCallback(
     (values: Readonly<Record<string, string>>) => void navigate(addressWith(values), { replace: true }),
     [navigate],
+  );
+  const actions = useMemo(
+    () => ({
+      select: (surface: string) => change({ surface, room: roomHere(session) }),
+      show: (room: string, surface: string) => change({ room, surface }),
+      goTo: (room: string) => change({ room, surface: '' }),
+    }),
+    [session, change],
   );
   const [wantedRoom, wantedSurface] = [params.get('room'), params.get('surface')];
   const view = useMemo(() => {
@@ -55,11 +67,9 @@ export function JobProvider({ session, children }: { session: JobSession; childr
       takeoff,
       surface,
       specified: derived.surfaces.find((s) => s.surface.id === surface?.id) ?? null,
-      select: (id: string) => change({ surface: id, ...(room ? { room: room.id } : {}) }),
-      show: (inRoom: string, id: string) => change({ room: inRoom, surface: id }),
-      goTo: (id: string) => change({ room: id, surface: '' }),
+      ...actions,
     };
-  }, [session, state, wantedRoom, wantedSurface, change]);
+  }, [session, state, wantedRoom, wantedSurface, actions]);
   return (
     <SessionContext value={session}>
       <ViewContext value={view}>{children}</ViewContext>

@@ -21,7 +21,7 @@ const SLIP_WORDS: Readonly<Record<SuspectClass['slip'], string>> = {
 const WORTH_SAYING = 6;
 
 /** Does the walk come back to its start? Said in words and figures beside the ceiling; if not, what single slip would do it. */
-export function ClosurePlan({ view }: { view: JobView }) {
+export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Suspicion }) {
   const { takeoff, system } = view;
   if (!takeoff) return null;
   const { closure, missing, floorArea, ceilingArea, ceiling } = takeoff;
@@ -40,6 +40,7 @@ export function ClosurePlan({ view }: { view: JobView }) {
           <p className="attention">
             Its ends are {gap} apart, {tolerated} Nothing was changed; what may have been misread stands below.
           </p>
+          <Suspects view={view} suspicion={suspicion} />
         </div>
         <ClosureSketch closure={closure} />
       </div>
@@ -78,7 +79,7 @@ export function ClosurePlan({ view }: { view: JobView }) {
 }
 
 /** The likeliest slips; taking one is an edit like any other, and can be undone. */
-export function Suspects({ view, suspicion }: { view: JobView; suspicion: Suspicion }) {
+function Suspects({ view, suspicion }: { view: JobView; suspicion: Suspicion }) {
   const { session, system, room } = view;
   const { classes, tell } = suspicion;
   if (!classes.length || !room)

@@ -7,7 +7,7 @@ import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { useJob } from '../app/job-context.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import type { Placing } from '../drawing/placing.ts';
-import { ClosurePlan, Suspects } from './ClosurePlan.tsx';
+import { ClosurePlan } from './ClosurePlan.tsx';
 import { MeasurePanel, type Explained } from './MeasurePanel.tsx';
 import { Rows } from './Rows.tsx';
 
@@ -61,9 +61,8 @@ export default function MeasureView() {
           paint={paint}
           suspects={suspects}
           placing={placingOf(view, room.id, owner, () => setWay('rows'))}
-          aside={way === 'table' ? null : <ClosurePlan view={view} />}
+          aside={way === 'table' ? null : <ClosurePlan view={view} suspicion={suspicion} />}
         />
-        {takeoff.closure?.provisional && <Suspects view={view} suspicion={suspicion} />}
         <div className={way === 'table' ? 'entry-panel wide' : 'entry-panel'}>
           <div className="panel-head">
             <h2>{room.name}</h2>

@@ -4,7 +4,7 @@ import { OPENING_KINDS, ROOM_USES } from '@kovelin/core/job/vocabulary.ts';
 import { residualsOf } from '@kovelin/core/measure/residuals.ts';
 import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';
 import Button from '@mui/material/Button';
-import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Choice, DraftField, LengthField, readText } from '../app/fields.tsx';
 import { freshId } from '../store/ids.ts';
 import { sentenceCase } from '../app/words.ts';
@@ -28,11 +28,13 @@ export function Rows({ view, room, takeoff }: RoomProps) {
   useEffect(() => {
     if (first.current) focus(first.current);
   }, []);
-  const goOn = (index: number) => {
-    const after = walls[index + 1];
-    if (after) focus(after.id);
+  /** From a wall to the next, from the last to the button that adds one; from no wall to the first. */
+  const goOn = useCallback((from: string | null) => {
+    const lengths = [...(panel.current?.querySelectorAll<HTMLInputElement>('input[id^="length-"]') ?? [])];
+    const next = lengths[lengths.findIndex((input) => input.id === `length-${from ?? ''}`) + 1];
+    if (next) next.focus();
     else panel.current?.querySelector<HTMLButtonElement>('[data-add-wall]')?.focus();
-  };
+  }, []);
   const addWall = () => {
     const id = freshId();
     session.run({ name: 'addWall', args: { room: room.id, id, after: walls.at(-1)?.id ?? null } });
@@ -41,7 +43,7 @@ export function Rows({ view, room, takeoff }: RoomProps) {
   return (
     <div className="rows" ref={panel}>
       <RoomProblems view={view} room={room} takeoff={takeoff} />
-      <RoomLine view={view} room={room} takeoff={takeoff} onEnter={() => goOn(-1)} />
+      <RoomLine view={view} room={room} takeoff={takeoff} onEnter={() => goOn(null)} />
       <WallRows view={view} room={room} takeoff={takeoff} onNext={goOn} />
       <div className="row-buttons">
         <Button size="small" variant="outlined" data-add-wall onClick={addWall}>

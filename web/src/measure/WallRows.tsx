@@ -2,8 +2,10 @@ import { rows, type Reading, type Wall } from '@kovelin/core/job/types.ts';
 import { formatLength, trimNumber } from '@kovelin/core/units/length.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { Fragment, lazy, Suspense, useState } from 'react';
+import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import { DraftField, LengthField } from '../app/fields.tsx';
+import { useJob } from '../app/job-context.ts';
+import type { JobSession } from '../store/session.ts';
 import { HEIGHT, problemsAt, WALL, type RoomProps } from './parts.ts';
 import { MoreButton, RemoveButton } from './RemoveButton.tsx';
 
@@ -60,10 +62,11 @@ function heightFields(wall: Wall, roomHeight: string, system: System) {
   ];
 }
 
-/** A row a wall. `onNext` is called with a wall's index when Enter took one of its fields. */
-export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: (index: number) => void }) {
+/** A row a wall. `onNext` is called with a wall when Enter took one of its fields. */
+export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: (wall: string) => void }) {
   const { session, system, select, surface } = view;
   const [open, setOpen] = useState<string | null>(null);
+  const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
   return (
     <table className="walls-table">
       <thead>
@@ -77,102 +80,130 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
         </tr>
       </thead>
       <tbody>
-        {rows(room.walls).map((wall, index) => {
-          const edit = (set: Change) => ({ name: 'setWall' as const, args: { room: room.id, wall: wall.id, set } });
-          const draft = (set: Change | null) => set && edit(set);
-          const commit = (set: Change | null) => (set ? session.edit(edit(set)) : null);
-          const chosen = surface?.id === `${wall.id}/field`;
-          const onEnter = () => onNext(index);
-          return (
-            <Fragment key={wall.id}>
-              <tr className={chosen ? 'chosen' : ''} onFocus={() => !chosen && select(`${wall.id}/field`)}>
-                <th scope="row">{wall.label}</th>
-                <td>
-                  <LengthField
-                    id={`length-${wall.id}`}
-                    hideLabel
-                    label={`Length of wall ${wall.label}`}
-                    value={wall.length}
-                    system={system}
-                    options={WALL}
-                    placeholder={system === 'imperial' ? `12'6 1/2` : '3.82'}
-                    problem={problemsAt({ room, takeoff }, `walls/${wall.id}`)[0] ?? null}
-                    drafts={(length) => draft(length && { length })}
-                    onCommit={(length) => commit({ length })}
-                    onEnter={onEnter}
-                  />
-                </td>
-                <td>
-                  <DraftField
-                    className="short"
-                    hideLabel
-                    label={`Turn after wall ${wall.label}`}
-                    value={writeTurn(wall.turn)}
-                    parse={readTurn}
-                    drafts={(turn) => draft(turn === null ? null : { turn })}
-                    onCommit={(turn) => commit({ turn })}
-                    onEnter={onEnter}
-                  />
-                </td>
-                {heightFields(wall, room.height?.typed ?? '', system).map(({ label, value, hint, change }) => (
-                  <td key={label}>
-                    <LengthField
-                      className="short"
-                      hideLabel
-                      label={`${label} ${wall.label}`}
-                      optional
-                      value={value}
-                      system={system}
-                      options={HEIGHT}
-                      placeholder={hint}
-                      drafts={(reading) => draft(change(reading))}
-                      onCommit={(reading) => commit(change(reading))}
-                      onEnter={onEnter}
-                    />
-                  </td>
-                ))}
-                <td className="number">
-                  <Adjusted read={wall.length?.metres} adjusted={takeoff.closure?.adjusted[index]} system={system} />
-                </td>
-                <td className="row-tools">
-                  <MoreButton
-                    what={`wall ${wall.label}`}
-                    some={wall.peaks.length > 1 || wall.bow !== null || wall.foot !== null}
-                    open={open === wall.id}
-                    onToggle={() => setOpen(open === wall.id ? null : wall.id)}
-                  />
-                  <RemoveButton
-                    what={`wall ${wall.label}`}
-                    onRemove={() => session.edit({ name: 'removeWall', args: { room: room.id, wall: wall.id } })}
-                  />
+        {rows(room.walls).map((wall) => (
+          <Fragment key={wall.id}>
+            <WallRow
+              session={session}
+              system={system}
+              room={room.id}
+              roomHeight={room.height?.typed ?? ''}
+              wall={wall}
+              problem={problemsAt({ room, takeoff }, `walls/${wall.id}`)[0] ?? null}
+              isChosen={surface?.id === `${wall.id}/field`}
+              isOpen={open === wall.id}
+              onToggle={toggle}
+              onSelect={select}
+              onNext={onNext}
+            />
+            {open === wall.id && (
+              <tr>
+                <td colSpan={9}>
+                  <Suspense fallback={null}>
+                    <WallMore view={view} room={room} takeoff={takeoff} wall={wall} />
+                  </Suspense>
                 </td>
               </tr>
-              {open === wall.id && (
-                <tr>
-                  <td colSpan={9}>
-                    <Suspense fallback={null}>
-                      <WallMore view={view} room={room} takeoff={takeoff} wall={wall} />
-                    </Suspense>
-                  </td>
-                </tr>
-              )}
-            </Fragment>
-          );
-        })}
+            )}
+          </Fragment>
+        ))}
       </tbody>
     </table>
   );
 }
 
-function Adjusted({
-  read,
-  adjusted,
-  system,
-}: {
-  read: number | undefined;
-  adjusted: number | undefined;
-  system: System;
-}) {
+interface WallRowProps {
+  readonly session: JobSession;
+  readonly system: System;
+  readonly room: string;
+  readonly roomHeight: string;
+  readonly wall: Wall;
+  readonly problem: string | null;
+  readonly isChosen: boolean;
+  readonly isOpen: boolean;
+  readonly onToggle: (wall: string) => void;
+  readonly onSelect: (surface: string) => void;
+  readonly onNext: (wall: string) => void;
+}
+
+/** Rendered again when something of this wall changed, and for nothing else. */
+const WallRow = memo(function WallRow(props: WallRowProps) {
+  const { session, system, room, wall, isChosen, isOpen } = props;
+  const edit = (set: Change) => ({ name: 'setWall' as const, args: { room, wall: wall.id, set } });
+  const draft = (set: Change | null) => set && edit(set);
+  const commit = (set: Change | null) => (set ? session.edit(edit(set)) : null);
+  const onEnter = () => props.onNext(wall.id);
+  const hasMore = wall.peaks.length > 1 || wall.bow !== null || wall.foot !== null;
+  return (
+    <tr
+      className={isChosen ? 'chosen' : ''}
+      data-row={wall.label}
+      onFocus={() => !isChosen && props.onSelect(`${wall.id}/field`)}
+    >
+      <th scope="row">{wall.label}</th>
+      <td>
+        <LengthField
+          id={`length-${wall.id}`}
+          hideLabel
+          label={`Length of wall ${wall.label}`}
+          value={wall.length}
+          system={system}
+          options={WALL}
+          placeholder={system === 'imperial' ? `12'6 1/2` : '3.82'}
+          problem={props.problem}
+          drafts={(length) => draft(length && { length })}
+          onCommit={(length) => commit({ length })}
+          onEnter={onEnter}
+        />
+      </td>
+      <td>
+        <DraftField
+          className="short"
+          hideLabel
+          label={`Turn after wall ${wall.label}`}
+          value={writeTurn(wall.turn)}
+          parse={readTurn}
+          drafts={(turn) => draft(turn === null ? null : { turn })}
+          onCommit={(turn) => commit({ turn })}
+          onEnter={onEnter}
+        />
+      </td>
+      {heightFields(wall, props.roomHeight, system).map(({ label, value, hint, change }) => (
+        <td key={label}>
+          <LengthField
+            className="short"
+            hideLabel
+            label={`${label} ${wall.label}`}
+            optional
+            value={value}
+            system={system}
+            options={HEIGHT}
+            placeholder={hint}
+            drafts={(reading) => draft(change(reading))}
+            onCommit={(reading) => commit(change(reading))}
+            onEnter={onEnter}
+          />
+        </td>
+      ))}
+      <td className="number">
+        <Adjusted wall={wall.id} />
+      </td>
+      <td className="row-tools">
+        <MoreButton what={`wall ${wall.label}`} some={hasMore} open={isOpen} onToggle={() => props.onToggle(wall.id)} />
+        <RemoveButton
+          what={`wall ${wall.label}`}
+          onRemove={() => session.edit({ name: 'removeWall', args: { room, wall: wall.id } })}
+        />
+      </td>
+    </tr>
+  );
+});
+
+/** What the closing of the walk made of its length: it changes with every wall, so it looks for itself. */
+function Adjusted({ wall: id }: { wall: string }) {
+  const { takeoff, system } = useJob();
+  const index = takeoff?.room.walls.order.indexOf(id) ?? -1;
+  const read = takeoff?.room.walls.byId[id]?.length?.metres;
+  const adjusted = takeoff?.closure?.adjusted[index];
   if (read === undefined || adjusted === undefined) return '–';
   const by = adjusted - read;
   if (Math.abs(by) < 0.0005) return 'as read';
