@@ -17,5 +17,20 @@ export default ts.config(
     },
   },
   { files: ['web/src/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
+  {
+    // what the compiler would pass over, silently, is an error: a view that is not compiled renders at every key
+    files: ['web/src/**/*.{ts,tsx}'],
+    rules: Object.fromEntries(
+      [
+        'todo',
+        'syntax',
+        'unsupported-syntax',
+        'invariant',
+        'incompatible-library',
+        'rule-suppression',
+        'exhaustive-deps',
+      ].map((rule) => [`react-hooks/${rule}`, 'error']),
+    ),
+  },
   { files: ['scripts/**', 'server/src/**', 'core/src/cli/**', 'bench/**'], rules: { 'no-console': 'off' } },
 );

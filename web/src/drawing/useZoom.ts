@@ -59,7 +59,10 @@ export function useZoom(sheet: RefObject<SVGSVGElement | null>, group: RefObject
     const svg = sheet.current;
     if (!svg) return;
     let zoomer: Promise<Zoomer> | null = null;
-    const start = () => (zoomer ??= bind(svg, group.current, size, setScale));
+    const start = () => {
+      zoomer = zoomer ?? bind(svg, group.current, size, setScale);
+      return zoomer;
+    };
     arm.current = start;
     const events = ['pointerenter', 'touchstart', 'wheel'] as const;
     const listen = () => void start();

@@ -25,7 +25,7 @@ export default function OrderView() {
   const [material, setMaterial] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'prices' | 'values' | null>(null);
   const { search } = useLocation();
-  const { takeoff, derived, surface, system, state } = view;
+  const { takeoff, derived, surface } = view;
   const { paints } = derived;
   const order = useOrder(view);
   if (!takeoff || !paints.length)
@@ -51,7 +51,7 @@ export default function OrderView() {
           }}
           takeoff={takeoff}
           paint={paint}
-          aside={order && <Totals order={order} />}
+          aside={order && <Totals view={view} order={order} />}
         />
         <div className="entry-panel">
           <div className="panel-head">
@@ -98,50 +98,50 @@ export default function OrderView() {
       </Suspense>
     </>
   );
+}
 
-  /** What each surface is painted with, numbered as in the table, and the finish of the surface looked at. */
-  function shown(of: JobView, paints: readonly PaintLine[]) {
-    const found = new Map<string, Coat>();
-    let at: PaintLine | null = null;
-    paints.forEach((p, i) => {
-      if (p.product.role === 'primer') return;
-      for (const { specified, litres } of p.uses) {
-        found.set(specified.surface.id, {
-          fill: p.colour?.hex ?? 'var(--trim)',
-          // the unit stays with its figure where a narrow wall breaks the line
-          note: `${i + 1}: ${formatVolume(litres.value, system).replaceAll(' ', '\u00a0')}`,
-        });
-        if (specified.surface.id === of.surface?.id) at = p;
-      }
-    });
-    return { fills: found, here: at as PaintLine | null };
-  }
+/** What each surface is painted with, numbered as in the table, and the finish of the surface looked at. */
+function shown({ surface, system }: JobView, paints: readonly PaintLine[]) {
+  const found = new Map<string, Coat>();
+  let at: PaintLine | null = null;
+  paints.forEach((p, i) => {
+    if (p.product.role === 'primer') return;
+    for (const { specified, litres } of p.uses) {
+      found.set(specified.surface.id, {
+        fill: p.colour?.hex ?? 'var(--trim)',
+        // the unit stays with its figure where a narrow wall breaks the line
+        note: `${i + 1}: ${formatVolume(litres.value, system).replaceAll(' ', '\u00a0')}`,
+      });
+      if (specified.surface.id === surface?.id) at = p;
+    }
+  });
+  return { fills: found, here: at as PaintLine | null };
+}
 
-  function Totals({ order: { price, labour } }: { order: JobOrder }) {
-    const money = (kind: (typeof price.lines)[number]['kind']) => price.lines.find((l) => l.kind === kind)?.amount ?? 0;
-    const facts: [string, number][] = [
-      ['Paint', money('paint')],
-      ['Everything else', money('materials')],
-      ['Labour', labour.cost],
-      ['Price', price.total],
-    ];
-    const untaken = rows(state.shown.options).filter((o) => !o.taken).length;
-    return (
-      <div className="closing">
-        <h3>What the whole job takes</h3>
-        <dl className="facts">
-          {facts.map(([label, amount]) => (
-            <div key={label}>
-              <dt>{label}</dt>
-              <dd>{formatMoney(amount, state.shown.currency)}</dd>
-            </div>
-          ))}
-        </dl>
-        <p className="hint">
-          The price has overhead, margin and tax in it.
-          {untaken > 0 && ` ${untaken} ${untaken === 1 ? 'option is' : 'options are'} priced apart.`}
-        </p>
-      </div>
-    );
-  }
+function Totals({ view: { state }, order: { price, labour } }: { view: JobView; order: JobOrder }) {
+  const money = (kind: (typeof price.lines)[number]['kind']) => price.lines.find((l) => l.kind === kind)?.amount ?? 0;
+  const facts: [string, number][] = [
+    ['Paint', money('paint')],
+    ['Everything else', money('materials')],
+    ['Labour', labour.cost],
+    ['Price', price.total],
+  ];
+  const untaken = rows(state.shown.options).filter((o) => !o.taken).length;
+  return (
+    <div className="closing">
+      <h3>What the whole job takes</h3>
+      <dl className="facts">
+        {facts.map(([label, amount]) => (
+          <div key={label}>
+            <dt>{label}</dt>
+            <dd>{formatMoney(amount, state.shown.currency)}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="hint">
+        The price has overhead, margin and tax in it.
+        {untaken > 0 && ` ${untaken} ${untaken === 1 ? 'option is' : 'options are'} priced apart.`}
+      </p>
+    </div>
+  );
 }

@@ -47,15 +47,13 @@ export function useReading(): Reading {
       const mine = new AbortController();
       going.current = mine;
       setName(file);
-      try {
-        return await askFiles(question, mine.signal);
-      } catch (error) {
+      const answer = await askFiles(question, mine.signal).catch((error: unknown) => {
         const why = whyNotRead(file, error);
         if (why) fail(why);
         return null;
-      } finally {
-        if (going.current === mine) setName(null);
-      }
+      });
+      if (going.current === mine) setName(null);
+      return answer;
     },
     [cancel],
   );

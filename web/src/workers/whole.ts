@@ -22,6 +22,10 @@ export function usePlan(job: Job) {
   });
 }
 
+async function* inTurn<A, T>(list: readonly A[], question: (item: A) => Promise<T>): AsyncGenerator<T> {
+  for (const item of list) yield await question(item);
+}
+
 /** A question for each of a list, one after the other; the answers come as they are ready. */
 function useEach<A, T>(
   what: string,
@@ -34,9 +38,7 @@ function useEach<A, T>(
     ...AS_LONG_AS_ASKED,
     queryKey: [what, job.id, key],
     queryFn: streamedQuery({
-      streamFn: async function* ({ signal }) {
-        for (const item of list) yield await question(item, key, signal);
-      },
+      streamFn: ({ signal }) => inTurn(list, (item) => question(item, key, signal)),
     }),
     enabled: list.length > 0,
   });
