@@ -1,5 +1,5 @@
 // Screenshots of the main views from the demo job: tsx scripts/shots.ts [folder] [name ...]
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 // @ts-expect-error a plain script without types
 import { launch } from './browser.mjs';
@@ -14,11 +14,19 @@ const page: Page = await browser.newPage({ viewport: { width: 1280, height: 800 
 page.on('console', (m) => m.type() === 'error' && console.log('console:', m.text()));
 page.on('pageerror', (e) => console.log('page:', e.message));
 
+/** A picture of the page once nothing moves: two in a row are the same. */
+async function still(): Promise<Buffer> {
+  let before = await page.screenshot();
+  for (;;) {
+    const now = await page.screenshot();
+    if (now.equals(before)) return now;
+    before = now;
+  }
+}
 const shot = async (name: string, act: () => Promise<void>) => {
   if (only.length && !only.includes(name)) return;
   await act();
-  await page.waitForTimeout(500);
-  await page.screenshot({ path: join(folder, `${name}.png`) });
+  writeFileSync(join(folder, `${name}.png`), await still());
   console.log(name);
 };
 const room = (name: string) =>
@@ -88,7 +96,8 @@ await shot('dark', async () => {
   await room('Parlour');
 });
 await shot('phone', async () => {
-  await page.getByRole('button', { name: 'Light' }).click();
+  await page.getByRole('button', { name: 'Daylight' }).click();
+  await page.getByRole('button', { name: 'Light', exact: true }).click();
   await step('Measure');
   await page.setViewportSize({ width: 390, height: 844 });
 });

@@ -1,17 +1,17 @@
 import CssBaseline from '@mui/material/CssBaseline';
-import { ThemeProvider } from '@mui/material/styles';
+import GlobalStyles from '@mui/material/GlobalStyles';
+import { StyledEngineProvider, ThemeProvider } from '@mui/material/styles';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { type ComponentType, lazy, Suspense, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { type ComponentType, lazy, Suspense, useSyncExternalStore } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Fault } from './Fault.tsx';
 import { LostPage } from './LostPage.tsx';
-import { keep, recall } from './remembered.ts';
+import { PALETTES, properties, SCHEMES } from './palette.ts';
 import { listenToSaid, saidNow } from './say.ts';
-import { SchemeContext } from './scheme.ts';
 import { StepsContext, type Step } from './step.ts';
 import { NoWorker } from '../workers/ask.ts';
 import { onFileGone } from './stale.ts';
-import { themeFor, type Scheme } from './theme.ts';
+import { THEME } from './theme.ts';
 
 const JobFrame = lazy(() => import('./JobFrame.tsx'));
 const Said = lazy(() => import('./Said.tsx'));
@@ -19,13 +19,13 @@ const Said = lazy(() => import('./Said.tsx'));
 const queries = new QueryClient({
   queryCache: new QueryCache({ onError: (error) => error instanceof NoWorker && onFileGone() }),
 });
-const KEY = 'kovelin-scheme';
-
-function firstScheme(): Scheme {
-  const kept = recall(KEY);
-  if (kept === 'light' || kept === 'dark') return kept;
-  return matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
-}
+/** Our colours for stylesheets, one set a scheme. */
+const COLOURS = Object.fromEntries(
+  SCHEMES.map((scheme) => [
+    scheme === 'light' ? ':root, [data-scheme="light"]' : `[data-scheme="${scheme}"]`,
+    properties(PALETTES[scheme]),
+  ]),
+);
 
 /** Its file is fetched when there is something to say. */
 function Saying() {
@@ -40,27 +40,17 @@ export interface Page {
 }
 
 export function App({ steps, pages }: { steps: readonly Step[]; pages: readonly Page[] }) {
-  const [scheme, setScheme] = useState(firstScheme);
-  const theme = useMemo(() => themeFor(scheme), [scheme]);
-  useEffect(() => {
-    document.documentElement.dataset['scheme'] = scheme;
-  }, [scheme]);
-  const context = useMemo(
-    () => ({
-      scheme,
-      toggle: () => {
-        const next = scheme === 'light' ? 'dark' : 'light';
-        keep(KEY, next);
-        setScheme(next);
-      },
-    }),
-    [scheme],
-  );
   return (
     <StepsContext value={steps}>
-      <SchemeContext value={context}>
-        <ThemeProvider theme={theme}>
+      <StyledEngineProvider enableCssLayer>
+        <ThemeProvider
+          theme={THEME}
+          defaultMode="system"
+          modeStorageKey="kovelin-mode"
+          colorSchemeStorageKey="kovelin-scheme"
+        >
           <CssBaseline />
+          <GlobalStyles styles={COLOURS} />
           <QueryClientProvider client={queries}>
             <BrowserRouter>
               <Fault>
@@ -85,7 +75,7 @@ export function App({ steps, pages }: { steps: readonly Step[]; pages: readonly 
             </BrowserRouter>
           </QueryClientProvider>
         </ThemeProvider>
-      </SchemeContext>
+      </StyledEngineProvider>
     </StepsContext>
   );
 }

@@ -1,5 +1,5 @@
 import { useJob } from './job-context.ts';
-import { useScheme } from './scheme.ts';
+import { SCHEME_WORDS, useScheme } from './scheme.ts';
 import { useTyping } from './typed.ts';
 
 const SAVING = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved', gone: 'Deleted' } as const;
@@ -7,7 +7,7 @@ const SAVING = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved', gone
 /** Whether it is saved, undo and redo, units, the scheme, and the list of keys. */
 export function Tools({ onHelp }: { onHelp: () => void }) {
   const { session, state } = useJob();
-  const { scheme, toggle } = useScheme();
+  const { next, toNext } = useScheme();
   const typing = useTyping();
   const other = state.job.units === 'imperial' ? 'metric' : 'imperial';
   return (
@@ -29,8 +29,8 @@ export function Tools({ onHelp }: { onHelp: () => void }) {
       >
         {state.job.units === 'imperial' ? 'ft in' : 'm mm'}
       </button>
-      <button type="button" className="tool" onClick={toggle} title="Light or dark">
-        {scheme === 'light' ? 'Dark' : 'Light'}
+      <button type="button" className="tool" onClick={toNext} title="Light, dark, or for full daylight">
+        {SCHEME_WORDS[next]}
       </button>
       <button type="button" className="tool" onClick={onHelp} aria-label="Keys">
         ?

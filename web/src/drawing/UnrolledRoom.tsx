@@ -8,6 +8,7 @@ import { layoutRoom, type RoomLayout } from './layout.ts';
 import type { Placing } from './placing.ts';
 import { useZoom } from './useZoom.ts';
 import { Wall } from './WallMarks.tsx';
+import './drawing.css';
 
 export type { Coat } from './coat.ts';
 

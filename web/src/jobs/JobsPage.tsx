@@ -17,7 +17,7 @@ import { ReadingBar } from '../app/ReadingBar.tsx';
 import { say } from '../app/say.ts';
 import { ExportAsIs, unfitWord } from '../app/Unfit.tsx';
 import { freshId } from '../store/ids.ts';
-import { useScheme } from '../app/scheme.ts';
+import { SCHEME_WORDS, useScheme } from '../app/scheme.ts';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import { db, stateOf, type JobRow } from '../store/db.ts';
 import {
@@ -36,6 +36,7 @@ import { askToKeep, isKept } from '../store/keep.ts';
 import { whyNot } from '../store/why.ts';
 import { useReading } from '../workers/files.ts';
 import { openDemo } from './demo.ts';
+import './jobs.css';
 
 /** Milliseconds in which a deleted job can be brought back. */
 const UNDO = 12_000;
@@ -47,7 +48,7 @@ export default function JobsPage() {
   const [deleted, setDeleted] = useState<JobRow | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
-  const { scheme, toggle } = useScheme();
+  const { next, toNext } = useScheme();
   const reading = useReading();
   useEffect(() => {
     document.title = 'Kovelin';
@@ -101,8 +102,8 @@ export default function JobsPage() {
           <span>kovelin</span>
         </span>
         <div className="tools">
-          <button type="button" className="tool" onClick={toggle}>
-            {scheme === 'light' ? 'Dark' : 'Light'}
+          <button type="button" className="tool" onClick={toNext}>
+            {SCHEME_WORDS[next]}
           </button>
         </div>
       </header>

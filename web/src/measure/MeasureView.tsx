@@ -10,6 +10,7 @@ import type { Placing } from '../drawing/placing.ts';
 import { ClosurePlan } from './ClosurePlan.tsx';
 import { MeasurePanel, type Explained } from './MeasurePanel.tsx';
 import { Rows } from './Rows.tsx';
+import './measure.css';
 
 const BARE: Coat = { fill: 'var(--wall)' };
 const FILLS: readonly (readonly [RegExp, Coat])[] = [

@@ -11,6 +11,7 @@ import { MaterialTable, MaterialPanel } from './Materials.tsx';
 import { PaintPanel } from './PaintPanel.tsx';
 import { PaintTable } from './PaintTable.tsx';
 import { PricePanel, PriceTable } from './PriceTable.tsx';
+import './order.css';
 
 const Prices = lazy(() => import('./Prices.tsx'));
 const StartingValues = lazy(() => import('./StartingValues.tsx'));

@@ -7,6 +7,7 @@ import { useJob, useOrder } from '../app/job-context.ts';
 import { Paper } from '../app/Paper.tsx';
 import { useOptionPrices } from '../workers/whole.ts';
 import { exportQuote } from './files.ts';
+import './order.css';
 
 /** The offer in plain words, as it goes to the client. */
 export default function QuoteSheet() {

@@ -6,11 +6,12 @@ import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { GALLON } from '@kovelin/core/units/si.ts';
 import { LineChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use as register } from 'echarts/core';
+import { use as register } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { JobView } from '../app/job-context.ts';
 import { useScheme } from '../app/scheme.ts';
+import { charted, lettering, useChart } from '../drawing/useChart.ts';
 import { SIMULATED_JOBS, useSimulated } from '../workers/simulate.ts';
 
 register([LineChart, GridComponent, MarkLineComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
@@ -22,10 +23,9 @@ const GRID = { left: 44, right: 46, top: 30, bottom: 40 };
 /** Litres to have against the chance of running short and what is left over; the handle chooses the chance. */
 export default function RiskCurve({ view, line }: { view: JobView; line: PaintLine }) {
   const { session, state, system } = view;
-  const place = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(290);
   const [held, setHeld] = useState<number | null>(null);
-  const { scheme } = useScheme();
+  const { palette } = useScheme();
   const { demand, ordered, reserve } = line;
   const unit = system === 'imperial' ? GALLON : 1;
   const curve = useMemo(() => riskCurve(demand, ordered), [demand, ordered]);
@@ -39,20 +39,15 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
   const [from, to] = [litres[0] ?? 0, litres.at(-1) ?? 1];
   const at = litresFor(demand, risk);
 
-  useEffect(() => {
-    if (!place.current) return;
-    const style = getComputedStyle(place.current);
-    const colour = (name: string) => style.getPropertyValue(name).trim();
-    const ink = colour('--ink');
-    const text = { color: ink, fontFamily: 'Barlow Condensed', fontSize: 14 };
-    const made = init(place.current);
+  const option = useMemo(() => {
+    const { ink } = palette;
+    const text = lettering(ink);
+    const base = charted(palette);
     const x = (value: number) => Number((value / unit).toFixed(3));
-    made.setOption({
-      animation: false,
-      aria: { enabled: true },
-      textStyle: text,
+    return {
+      ...base,
       grid: GRID,
-      tooltip: { trigger: 'axis', renderMode: 'richText', valueFormatter: (v: unknown) => String(v) },
+      tooltip: { ...(base['tooltip'] as object), trigger: 'axis', valueFormatter: (v: unknown) => String(v) },
       xAxis: {
         type: 'value',
         min: x(from),
@@ -72,7 +67,7 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
           name: 'short, %',
           nameTextStyle: { ...text, align: 'left', padding: [0, 0, 0, -34] },
           axisLabel: text,
-          splitLine: { lineStyle: { color: colour('--line') } },
+          splitLine: { lineStyle: { color: palette.line } },
         },
         {
           type: 'value',
@@ -89,8 +84,8 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
           name: 'runs short, %',
           showSymbol: false,
           data: curve.map((p) => [x(p.litres), Number((p.chance * 100).toFixed(2))]),
-          lineStyle: { color: colour('--clay'), width: 2.5 },
-          itemStyle: { color: colour('--clay') },
+          lineStyle: { color: palette.clay, width: 2.5 },
+          itemStyle: { color: palette.clay },
           markLine: {
             silent: true,
             symbol: 'none',
@@ -106,8 +101,8 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
                 name: 'with a coat more where thin, %',
                 showSymbol: false,
                 data: sim.map((p) => [x(p.litres), Number((p.chance * 100).toFixed(2))]),
-                lineStyle: { color: colour('--ochre'), width: 2, type: [5, 3] },
-                itemStyle: { color: colour('--ochre') },
+                lineStyle: { color: palette.ochre, width: 2, type: [5, 3] },
+                itemStyle: { color: palette.ochre },
               },
             ]
           : []),
@@ -120,22 +115,13 @@ export default function RiskCurve({ view, line }: { view: JobView; line: PaintLi
             x(p.litres),
             Number((expectedLeftover({ ...demand, mean: demand.mean - reserve }, p.litres) / unit).toFixed(3)),
           ]),
-          lineStyle: { color: colour('--slate'), width: 2, type: [2, 3] },
-          itemStyle: { color: colour('--slate') },
+          lineStyle: { color: palette.slate, width: 2, type: [2, 3] },
+          itemStyle: { color: palette.slate },
         },
       ],
-    });
-    const watch = new ResizeObserver(([entry]) => {
-      if (!entry) return;
-      setWidth(entry.contentRect.width);
-      made.resize();
-    });
-    watch.observe(place.current);
-    return () => {
-      watch.disconnect();
-      made.dispose();
     };
-  }, [curve, sim, differs, from, to, ordered, unit, system, scheme, demand, reserve]);
+  }, [curve, sim, differs, from, to, ordered, unit, system, palette, demand, reserve]);
+  const { place } = useChart(option, { onWidth: setWidth });
 
   const inside = width - GRID.left - GRID.right;
   const left = GRID.left + ((at - from) / (to - from)) * inside;

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { useJob, useOrder } from '../app/job-context.ts';
 import { sentenceCase } from '../app/words.ts';
 import { exportList } from './files.ts';
+import './order.css';
 
 /** What to buy, aisle by aisle, ticked off in the shop; the ticks are kept with the job. */
 export default function ShoppingPage() {

@@ -4,11 +4,13 @@ import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { CustomChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, TooltipComponent } from 'echarts/components';
-import { init, use as register, type EChartsType } from 'echarts/core';
+import { use as register } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useCallback, useMemo } from 'react';
+import type { Palette } from '../app/palette.ts';
 import { useScheme } from '../app/scheme.ts';
 import { taskWord } from '../app/words.ts';
+import { charted, useChart } from '../drawing/useChart.ts';
 import { clock } from './clock.ts';
 
 register([CustomChart, GridComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
@@ -22,20 +24,18 @@ interface RenderApi {
 }
 
 /** Family of work by fill and by a letter, so that colour is never alone. */
-const LOOK: Readonly<Record<TaskView['kind'], readonly [colour: string, letter: string]>> = {
-  protect: ['--line', ''],
-  clear: ['--line', ''],
-  prep: ['--lichen', 'P'],
-  prime: ['--slate', '1'],
-  cut: ['--ochre', 'C'],
-  roll: ['--spruce', 'R'],
-  brush: ['--clay', 'B'],
-  mask: ['--tape', 'M'],
-  unmask: ['--tape', 'M'],
+const LOOK: Readonly<Record<TaskView['kind'], readonly [colour: keyof Palette, letter: string]>> = {
+  protect: ['line', ''],
+  clear: ['line', ''],
+  prep: ['lichen', 'P'],
+  prime: ['slate', '1'],
+  cut: ['ochre', 'C'],
+  roll: ['spruce', 'R'],
+  brush: ['clay', 'B'],
+  mask: ['tape', 'M'],
+  unmask: ['tape', 'M'],
 };
-const LETTER_ON = { '--spruce': '#fbf9f4', '--slate': '#fbf9f4', '--clay': '#fbf9f4' } as Readonly<
-  Record<string, string>
->;
+const DEEP: ReadonlySet<keyof Palette> = new Set(['spruce', 'slate', 'clay']);
 
 /** Nights and breaks hold no work: the axis shows working time only, with days set apart. */
 function squeeze(schedule: ScheduleView, only: number | null) {
@@ -74,177 +74,144 @@ export function CrewChart({
   day: number | null;
   onSelect: (task: TaskView) => void;
 }) {
-  const ref = useRef<HTMLDivElement>(null);
-  const chart = useRef<EChartsType | null>(null);
-  const { scheme } = useScheme();
-  useEffect(() => {
-    const element = ref.current;
-    if (!element) return;
-    const made = init(element);
-    chart.current = made;
-    const observer = new ResizeObserver(() => made.resize());
-    observer.observe(element);
-    return () => {
-      observer.disconnect();
-      made.dispose();
-      chart.current = null;
-    };
-  }, []);
-  useEffect(() => {
-    const made = chart.current;
-    if (!made || !ref.current) return;
-    const style = getComputedStyle(ref.current);
-    const ink = style.getPropertyValue('--ink').trim();
-    const line = style.getPropertyValue('--line').trim();
-    const colour = (name: string) => style.getPropertyValue(name).trim();
-    const { spans, place, end } = squeeze(schedule, day);
+  const { palette } = useScheme();
+  const option = useMemo(() => {
+    const { ink } = palette;
+    const base = charted(palette);
+    const { spans, place: at, end } = squeeze(schedule, day);
     const onDay = (t: number) => day === null || Math.floor(t / 1440) === day;
     const bars: Bar[] = schedule.tasks.flatMap((task, i) =>
       task.who.flatMap((who) => [
-        ...task.pieces.filter(([a]) => onDay(a)).map(([a, b]): Bar => [who, place(a), place(b), i, 0]),
+        ...task.pieces.filter(([a]) => onDay(a)).map(([a, b]): Bar => [who, at(a), at(b), i, 0]),
         ...(task.drying > 0 && onDay(task.pieces.at(-1)?.[1] ?? 0)
-          ? [
-              [
-                who,
-                place(task.pieces.at(-1)?.[1] ?? 0),
-                place((task.pieces.at(-1)?.[1] ?? 0) + task.drying),
-                i,
-                1,
-              ] as Bar,
-            ]
+          ? [[who, at(task.pieces.at(-1)?.[1] ?? 0), at((task.pieces.at(-1)?.[1] ?? 0) + task.drying), i, 1] as Bar]
           : []),
       ]),
     );
-    made.setOption(
-      {
-        animation: false,
-        aria: { enabled: true, label: { description: 'Crew chart; the list beside it holds the same tasks.' } },
-        textStyle: { fontFamily: 'Barlow Condensed', fontSize: 14, color: ink },
-        grid: { left: 78, right: 14, top: 26, bottom: 26 },
-        tooltip: {
-          renderMode: 'richText',
-          backgroundColor: colour('--band'),
-          textStyle: { color: colour('--band-ink'), fontFamily: 'Barlow Condensed', fontSize: 15 },
-          formatter: (p: { value: Bar }) => {
-            const task = schedule.tasks[p.value[3]];
-            if (!task) return '';
-            const [from, to] = [clock(task.pieces[0]?.[0] ?? 0, crew), clock(task.pieces.at(-1)?.[1] ?? 0, crew)];
-            const words = `${task.roomName}: ${taskWord(task, system)}`;
-            return p.value[4]
-              ? `${words}\ndries ${formatMinutes(task.drying)} before the next coat`
-              : `${words}\n${from.time} to ${to.time}, ${formatMinutes(task.work)}`;
-          },
+    return {
+      ...base,
+      aria: { enabled: true, label: { description: 'Crew chart; the list beside it holds the same tasks.' } },
+      grid: { left: 78, right: 14, top: 26, bottom: 26 },
+      tooltip: {
+        ...(base['tooltip'] as object),
+        formatter: (p: { value: Bar }) => {
+          const task = schedule.tasks[p.value[3]];
+          if (!task) return '';
+          const [from, to] = [clock(task.pieces[0]?.[0] ?? 0, crew), clock(task.pieces.at(-1)?.[1] ?? 0, crew)];
+          const words = `${task.roomName}: ${taskWord(task, system)}`;
+          return p.value[4]
+            ? `${words}\ndries ${formatMinutes(task.drying)} before the next coat`
+            : `${words}\n${from.time} to ${to.time}, ${formatMinutes(task.work)}`;
         },
-        xAxis: { type: 'value', min: 0, max: end, show: false },
-        yAxis: {
-          type: 'category',
-          inverse: true,
-          data: crew.people.map((p) => p.name),
-          axisLine: { show: false },
-          axisTick: { show: false },
-          axisLabel: { color: ink, fontSize: 16, fontWeight: 600, width: 66, overflow: 'truncate' },
-        },
-        series: [
-          {
-            type: 'custom',
-            silent: true,
-            data: spans.map((s) => [s.at, s.at + s.to - s.from, s.from]),
-            renderItem: (params: { coordSys: { y: number; height: number } }, api: RenderApi) => {
-              const [x1] = api.coord([api.value(0), 0]);
-              const [x2] = api.coord([api.value(1), 0]);
-              const { y, height } = params.coordSys;
-              const from = clock(api.value(2), crew);
-              const first = from.time === clock(0, crew).time;
-              const text = (words: string, top: number, bold: boolean) => ({
-                type: 'text',
-                style: { text: words, x: x1 + 2, y: top, fill: ink, font: `${bold ? 600 : 500} 14px Barlow Condensed` },
-              });
-              return {
-                type: 'group',
-                children: [
-                  {
-                    type: 'rect',
-                    shape: { x: x1, y, width: x2 - x1, height },
-                    style: { fill: colour('--card'), stroke: line, lineWidth: 1 },
-                  },
-                  ...(first
-                    ? [text(`Day ${from.day + 1}${from.date && x2 - x1 > 62 ? `, ${from.date}` : ''}`, y - 18, true)]
-                    : []),
-                  ...(x2 - x1 > 34 ? [text(from.time, y + height + 4, false)] : []),
-                ],
-              };
-            },
-          },
-          {
-            type: 'custom',
-            data: bars,
-            encode: { x: [1, 2], y: 0 },
-            renderItem: (_: unknown, api: RenderApi) => {
-              const [row, from, to, index, drying] = [0, 1, 2, 3, 4].map((d) => api.value(d)) as [
-                number,
-                number,
-                number,
-                number,
-                number,
-              ];
-              const task = schedule.tasks[index];
-              const [x1, y] = api.coord([from, row]);
-              const [x2] = api.coord([to, row]);
-              const tall = Math.min(46, api.size([0, 1])[1] * 0.62);
-              if (!task) return;
-              if (drying) {
-                // on one raster, so that coats drying at the same time do not blur
-                const start = Math.ceil(x1 / 7);
-                const dots = Array.from({ length: Math.max(0, Math.floor(x2 / 7) - start) }, (_unused, k) => ({
-                  type: 'circle',
-                  shape: { cx: (start + k) * 7, cy: y + tall / 2 + 6 + ((start + k) % 2) * 3, r: 1.1 },
-                  style: { fill: ink },
-                }));
-                return { type: 'group', children: dots };
-              }
-              const [name, letter] = LOOK[task.kind];
-              const wide = x2 - x1;
-              const chosen = selected !== null && task.surface === selected;
-              return {
-                type: 'group',
-                children: [
-                  {
-                    type: 'rect',
-                    shape: { x: x1, y: y - tall / 2, width: Math.max(1.5, wide - 0.8), height: tall },
-                    style: { fill: colour(name), stroke: chosen ? ink : colour('--card'), lineWidth: chosen ? 2 : 0.6 },
-                  },
-                  ...(wide > 11 && letter
-                    ? [
-                        {
-                          type: 'text',
-                          style: {
-                            text: letter,
-                            x: x1 + wide / 2,
-                            y,
-                            align: 'center',
-                            verticalAlign: 'middle',
-                            fill: LETTER_ON[name] ?? '#20302f',
-                            font: '600 13px Barlow Condensed',
-                          },
-                        },
-                      ]
-                    : []),
-                ],
-              };
-            },
-          },
-        ],
       },
-      true,
-    );
-    const onClick = (event: { value?: unknown }) => {
-      const task = Array.isArray(event.value) ? schedule.tasks[(event.value as Bar)[3]] : undefined;
+      xAxis: { type: 'value', min: 0, max: end, show: false },
+      yAxis: {
+        type: 'category',
+        inverse: true,
+        data: crew.people.map((p) => p.name),
+        axisLine: { show: false },
+        axisTick: { show: false },
+        axisLabel: { color: ink, fontSize: 16, fontWeight: 600, width: 66, overflow: 'truncate' },
+      },
+      series: [
+        {
+          type: 'custom',
+          silent: true,
+          data: spans.map((s) => [s.at, s.at + s.to - s.from, s.from]),
+          renderItem: (params: { coordSys: { y: number; height: number } }, api: RenderApi) => {
+            const [x1] = api.coord([api.value(0), 0]);
+            const [x2] = api.coord([api.value(1), 0]);
+            const { y, height } = params.coordSys;
+            const from = clock(api.value(2), crew);
+            const first = from.time === clock(0, crew).time;
+            const text = (words: string, top: number, bold: boolean) => ({
+              type: 'text',
+              style: { text: words, x: x1 + 2, y: top, fill: ink, font: `${bold ? 600 : 500} 14px Barlow Condensed` },
+            });
+            return {
+              type: 'group',
+              children: [
+                {
+                  type: 'rect',
+                  shape: { x: x1, y, width: x2 - x1, height },
+                  style: { fill: palette.card, stroke: palette.line, lineWidth: 1 },
+                },
+                ...(first
+                  ? [text(`Day ${from.day + 1}${from.date && x2 - x1 > 62 ? `, ${from.date}` : ''}`, y - 18, true)]
+                  : []),
+                ...(x2 - x1 > 34 ? [text(from.time, y + height + 4, false)] : []),
+              ],
+            };
+          },
+        },
+        {
+          type: 'custom',
+          data: bars,
+          encode: { x: [1, 2], y: 0 },
+          renderItem: (_: unknown, api: RenderApi) => {
+            const [row, from, to, index, drying] = [0, 1, 2, 3, 4].map((d) => api.value(d)) as [
+              number,
+              number,
+              number,
+              number,
+              number,
+            ];
+            const task = schedule.tasks[index];
+            const [x1, y] = api.coord([from, row]);
+            const [x2] = api.coord([to, row]);
+            const tall = Math.min(46, api.size([0, 1])[1] * 0.62);
+            if (!task) return;
+            if (drying) {
+              // on one raster, so that coats drying at the same time do not blur
+              const start = Math.ceil(x1 / 7);
+              const dots = Array.from({ length: Math.max(0, Math.floor(x2 / 7) - start) }, (_unused, k) => ({
+                type: 'circle',
+                shape: { cx: (start + k) * 7, cy: y + tall / 2 + 6 + ((start + k) % 2) * 3, r: 1.1 },
+                style: { fill: ink },
+              }));
+              return { type: 'group', children: dots };
+            }
+            const [name, letter] = LOOK[task.kind];
+            const wide = x2 - x1;
+            const chosen = selected !== null && task.surface === selected;
+            return {
+              type: 'group',
+              children: [
+                {
+                  type: 'rect',
+                  shape: { x: x1, y: y - tall / 2, width: Math.max(1.5, wide - 0.8), height: tall },
+                  style: { fill: palette[name], stroke: chosen ? ink : palette.card, lineWidth: chosen ? 2 : 0.6 },
+                },
+                ...(wide > 11 && letter
+                  ? [
+                      {
+                        type: 'text',
+                        style: {
+                          text: letter,
+                          x: x1 + wide / 2,
+                          y,
+                          align: 'center',
+                          verticalAlign: 'middle',
+                          fill: DEEP.has(name) ? palette.onDeep : palette.onTape,
+                          font: '600 13px Barlow Condensed',
+                        },
+                      },
+                    ]
+                  : []),
+              ],
+            };
+          },
+        },
+      ],
+    };
+  }, [schedule, crew, system, palette, selected, day]);
+  const onClick = useCallback(
+    (value: unknown) => {
+      const task = Array.isArray(value) ? schedule.tasks[(value as Bar)[3]] : undefined;
       if (task) onSelect(task);
-    };
-    made.on('click', onClick);
-    return () => {
-      made.off('click', onClick);
-    };
-  }, [schedule, crew, system, scheme, selected, day, onSelect]);
-  return <div ref={ref} className="crew-chart" />;
+    },
+    [schedule, onSelect],
+  );
+  const { place } = useChart(option, { onClick });
+  return <div ref={place} className="crew-chart" />;
 }

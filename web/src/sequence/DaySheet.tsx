@@ -5,6 +5,7 @@ import { Paper } from '../app/Paper.tsx';
 import { materialWord, pieceWord, taskWord } from '../app/words.ts';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
+import './sequence.css';
 
 /** What to buy and what to do in which order, on paper. */
 export default function DaySheet() {

@@ -15,6 +15,7 @@ import { taskWord, TRIM_ORDER_WORDS } from '../app/words.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
+import './sequence.css';
 
 const CrewChart = lazy(() => import('./CrewChart.tsx').then((m) => ({ default: m.CrewChart })));
 const LEGEND: readonly (readonly [string, string, string])[] = [

@@ -17,6 +17,7 @@ import {
   STYLE_WORDS,
   surfaceWord,
 } from '../app/words.ts';
+import './specify.css';
 
 /** The finish schedule on paper: per room, surfaces with one system together, how each is prepared, and what to mind. */
 export default function FinishSheet() {

@@ -2,27 +2,24 @@ import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { LineChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use as register } from 'echarts/core';
+import { use as register } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useMemo } from 'react';
 import { useScheme } from '../app/scheme.ts';
+import { charted, lettering, useChart } from '../drawing/useChart.ts';
 
 register([LineChart, GridComponent, MarkLineComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
 
 /** How far from hidden after each coat: mean film, thin spots and the cut band, against what the eye lets pass. */
 export default function HidingChart({ specified: s }: { specified: Specified }) {
-  const place = useRef<HTMLDivElement>(null);
-  const { scheme } = useScheme();
+  const { palette } = useScheme();
   const { looks } = s.hiding;
   const limit = s.question.limit;
   const coats = effective(s.system.coats);
-  useEffect(() => {
-    if (!place.current) return;
-    const style = getComputedStyle(place.current);
-    const colour = (name: string) => style.getPropertyValue(name).trim();
-    const ink = colour('--ink');
-    const chart = init(place.current);
-    const text = { color: ink, fontFamily: 'Barlow Condensed', fontSize: 14 };
+  const option = useMemo(() => {
+    const { ink } = palette;
+    const text = lettering(ink);
+    const base = charted(palette);
     const series = (
       name: string,
       key: 'meanDelta' | 'thinDelta' | 'cutDelta',
@@ -38,12 +35,10 @@ export default function HidingChart({ specified: s }: { specified: Specified }) 
       symbolSize: 8,
       endLabel: { show: false },
     });
-    chart.setOption({
-      animation: false,
-      aria: { enabled: true },
-      textStyle: text,
+    return {
+      ...base,
       grid: { left: 34, right: 12, top: 24, bottom: 34 },
-      tooltip: { trigger: 'axis', renderMode: 'richText' },
+      tooltip: { ...(base['tooltip'] as object), trigger: 'axis' },
       xAxis: {
         type: 'value',
         min: 1,
@@ -61,28 +56,28 @@ export default function HidingChart({ specified: s }: { specified: Specified }) 
         name: 'ΔE from hidden',
         nameTextStyle: { ...text, align: 'left', padding: [0, 0, 0, -28] },
         axisLabel: text,
-        splitLine: { lineStyle: { color: colour('--line') } },
+        splitLine: { lineStyle: { color: palette.line } },
       },
       series: [
         {
-          ...series('thin spots', 'thinDelta', colour('--clay'), 'solid'),
+          ...series('thin spots', 'thinDelta', palette.clay, 'solid'),
           markLine: {
             silent: true,
             symbol: 'none',
             label: { ...text, formatter: `ΔE ${limit} passes`, position: 'insideEndTop' },
-            lineStyle: { color: colour('--ochre'), type: 'solid', width: 1.5 },
+            lineStyle: { color: palette.ochre, type: 'solid', width: 1.5 },
             data: [
               { yAxis: limit },
               { xAxis: coats, label: { ...text, formatter: 'chosen', position: 'end', align: 'right' } },
             ],
           },
         },
-        series('cut band', 'cutDelta', colour('--slate'), [6, 3]),
-        series('mean film', 'meanDelta', colour('--spruce'), [2, 3]),
+        series('cut band', 'cutDelta', palette.slate, [6, 3]),
+        series('mean film', 'meanDelta', palette.spruce, [2, 3]),
       ],
-    });
-    return () => chart.dispose();
-  }, [looks, limit, coats, scheme]);
+    };
+  }, [looks, limit, coats, palette]);
+  const { place } = useChart(option);
   return (
     <figure className="hiding-chart">
       <figcaption>

@@ -7,6 +7,7 @@ import { coatsWord } from '../app/words.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { FinishSchedule } from './FinishSchedule.tsx';
 import { SpecifyPanel, type Side } from './SpecifyPanel.tsx';
+import './specify.css';
 
 /** 0: as it is now; n: after coat n; 'hidden': the paint's own colour. */
 type Stage = number | 'hidden';
