@@ -106,7 +106,7 @@ export const PALETTES: Readonly<Record<Scheme, Palette>> = {
     spruce: '#0a3f37',
     tape: '#ffd23f',
     onTape: '#000000',
-    ochre: '#8a5200',
+    ochre: '#b86f00',
     clay: '#8e200d',
     clayText: '#8e200d',
     slate: '#123f6e',

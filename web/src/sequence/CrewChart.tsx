@@ -145,6 +145,25 @@ export function CrewChart({
           },
         },
         {
+          // setting up and cleaning up: an empty frame at either end of a person’s day
+          type: 'custom',
+          silent: true,
+          data: schedule.personDays
+            .filter((p) => day === null || p.day === day)
+            .flatMap(({ person, setUp, cleanUp }) => [setUp, cleanUp].map(([from, to]) => [person, at(from), at(to)])),
+          encode: { x: [1, 2], y: 0 },
+          renderItem: (_: unknown, api: RenderApi) => {
+            const [x1, y] = api.coord([api.value(1), api.value(0)]);
+            const [x2] = api.coord([api.value(2), api.value(0)]);
+            const tall = Math.min(46, api.size([0, 1])[1] * 0.62);
+            return {
+              type: 'rect',
+              shape: { x: x1 + 0.5, y: y - tall / 2 + 0.5, width: Math.max(1, x2 - x1 - 1), height: tall - 1 },
+              style: { fill: palette.card, stroke: palette.soft, lineWidth: 1 },
+            };
+          },
+        },
+        {
           type: 'custom',
           data: bars,
           encode: { x: [1, 2], y: 0 },

@@ -1,4 +1,5 @@
-import type { TaskView } from '@kovelin/core/sequence/view.ts';
+import type { Crew } from '@kovelin/core/job/types.ts';
+import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { useJob, useOrder } from '../app/job-context.ts';
 import { Paper } from '../app/Paper.tsx';
@@ -75,6 +76,7 @@ export default function DaySheet() {
               </tr>
             </thead>
             <tbody>
+              <DailyRow schedule={data.schedule} day={day} crew={crew} of="setUp" what="Set up" />
               {tasks.map((task) => (
                 <tr key={task.id}>
                   <td className="box" aria-hidden="true" />
@@ -90,6 +92,7 @@ export default function DaySheet() {
                   </td>
                 </tr>
               ))}
+              <DailyRow schedule={data.schedule} day={day} crew={crew} of="cleanUp" what="Wash up, wrap, clean up" />
             </tbody>
           </table>
         </section>
@@ -99,5 +102,29 @@ export default function DaySheet() {
         them. Where paint may hold lead or a texture asbestos, test first and follow your local code.
       </p>
     </Paper>
+  );
+}
+
+interface DailyRowProps {
+  readonly schedule: ScheduleView;
+  readonly day: number;
+  readonly crew: Crew;
+  readonly of: 'setUp' | 'cleanUp';
+  readonly what: string;
+}
+/** What everybody does at either end of their day. */
+function DailyRow({ schedule, day, crew, of, what }: DailyRowProps) {
+  const here = schedule.personDays.filter((p) => p.day === day);
+  const span = here[0]?.[of];
+  if (!span) return null;
+  return (
+    <tr>
+      <td className="box" aria-hidden="true" />
+      <td className="number">{clock(span[0], crew).time}</td>
+      <td className="number">{clock(span[1], crew).time}</td>
+      <td>{here.map((p) => crew.people[p.person]?.name).join(', ')}</td>
+      <td>{what}</td>
+      <td />
+    </tr>
   );
 }

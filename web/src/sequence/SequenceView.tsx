@@ -98,6 +98,9 @@ export default function SequenceView() {
                 </span>
               ))}
               <span>
+                <i className="key-frame" /> set up, clean up
+              </span>
+              <span>
                 <i className="key-dots" /> drying
               </span>
             </span>
