@@ -148,8 +148,10 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await expect.poll(async () => (await ledger(page))['Work']).toBeGreaterThan(work);
   // what the option adds when it is taken is what it was said to cost
+  await settled(page);
   const before = await total();
   const option = page.locator('.shelf li').filter({ hasText: 'built-in' });
+  await expect(option.locator('.number')).toHaveText(/\$/);
   const said = money(await option.locator('.number').textContent());
   await option.getByRole('checkbox').check();
   await expect.poll(total).toBe(before + said);

@@ -81,7 +81,7 @@ test('a dearer can and a better label change the order; what is no price or rate
 
 test('hours, school and people shape the days; the keyboard goes from step to step', async ({ page }) => {
   await openDemo(page);
-  await page.keyboard.press('Alt+4');
+  await page.keyboard.press('Alt+5');
   await expect(page.locator('.tasks li').first()).toBeVisible();
   const hours = page.getByLabel('Hours of a day');
   await hours.fill('17:00-8:00');

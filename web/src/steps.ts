@@ -22,9 +22,13 @@ function planned({ plan, waiting, job }: Facts): readonly [string, number | null
   return [`${daysWord(plan.days.days)}, ${CREWS[job.crew.people.length] ?? ''}`, finish];
 }
 
-/** A figure that waits for the plan. */
-const known = (value: number | null, waiting: string, text: (value: number) => string) =>
-  value === null ? ([waiting, null] as const) : ([text(value), value] as const);
+/** A figure of the order, which waits for the plan. */
+const ordered =
+  (key: 'paint' | 'minutes' | 'price', text: (value: number, facts: Facts) => string) =>
+  (facts: Facts): readonly [string, number | null] => {
+    const value = facts.ledger.ordered?.[key];
+    return value === undefined ? [facts.waiting, null] : [text(value, facts), value];
+  };
 
 /** The steps of the work, in the order of the tape. A new one is a folder and a row. */
 export const STEPS: readonly Step[] = [
@@ -57,15 +61,16 @@ export const STEPS: readonly Step[] = [
       { key: 'list', View: lazy(() => import('./order/ShoppingPage.tsx')) },
     ],
     figures: [
-      { label: 'Paint', of: ({ ledger, system }) => [formatVolume(ledger.paint, system), ledger.paint] },
-      {
-        label: 'Price',
-        of: ({ ledger, waiting, job }) => known(ledger.price, waiting, (price) => formatMoney(price, job.currency)),
-      },
+      { label: 'Paint', of: ordered('paint', (litres, { system }) => formatVolume(litres, system)) },
+      { label: 'Price', of: ordered('price', (price, { job }) => formatMoney(price, job.currency)) },
       {
         label: 'Risk of running short',
         isRisk: true,
-        of: ({ ledger: { risk } }) => [risk ? formatPercent(risk.chance) : 'none', risk?.chance ?? 0],
+        of: ({ ledger, waiting }) => {
+          if (!ledger.ordered) return [waiting, null];
+          const { risk } = ledger.ordered;
+          return [risk ? formatPercent(risk.chance) : 'none', risk?.chance ?? 0];
+        },
       },
     ],
   },
@@ -76,7 +81,7 @@ export const STEPS: readonly Step[] = [
     View: lazy(() => import('./sequence/SequenceView.tsx')),
     papers: [{ key: 'sheet', View: lazy(() => import('./sequence/DaySheet.tsx')) }],
     figures: [
-      { label: 'Work', of: ({ ledger, waiting }) => known(ledger.minutes, waiting, formatMinutes) },
+      { label: 'Work', of: ordered('minutes', formatMinutes) },
       { label: 'Days', of: planned },
     ],
   },

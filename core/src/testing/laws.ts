@@ -5,7 +5,7 @@ import type { Edit, EditName } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
 import { rows, type Job } from '../job/types.ts';
 import { daysOf, scheduleJob } from '../sequence/schedule.ts';
-import { ledgerOf } from '../whole/ledger.ts';
+import { ledgerOf, orderedOf } from '../whole/ledger.ts';
 import { orderOf, wholeOf } from '../whole/whole.ts';
 import { mutated, type Mutation } from './hostile.ts';
 
@@ -30,7 +30,7 @@ export function figuresFault(job: Job): string | null {
     takeoff: takeoffContract(job, whole),
     specify: specifyContract(whole),
     order: orderContract(job, order),
-    ledger: ledgerOf(whole, order),
+    ledger: ledgerOf(whole.takeoffs, orderedOf(order)),
     schedule: scheduleContract(job, schedule),
   });
 }

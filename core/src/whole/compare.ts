@@ -2,7 +2,8 @@ import type { Id, Product } from '../job/types.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
 import type { PaintLine } from '../order/paint.ts';
-import { baseOrder, wholeOf, type WholeInput } from './whole.ts';
+import type { WholeInput } from './inputs.ts';
+import { baseOrder, wholeOf } from './whole.ts';
 
 /** One way to paint the surfaces of a paint, worked out to the end. */
 export interface Alternative {

@@ -1,6 +1,7 @@
 import { rows, type Id, type JobOption } from '../job/types.ts';
 import type { Money } from '../units/si.ts';
-import { baseOrder, type WholeInput } from './whole.ts';
+import type { WholeInput } from './inputs.ts';
+import { baseOrder } from './whole.ts';
 
 export interface OptionPrice {
   readonly option: JobOption;

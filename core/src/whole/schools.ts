@@ -1,6 +1,7 @@
 import type { Practice } from '../job/types.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
-import { baseOrder, type WholeInput } from './whole.ts';
+import type { WholeInput } from './inputs.ts';
+import { baseOrder } from './whole.ts';
 
 /** One way of working among those practitioners disagree about, as a change of the job's practice. */
 export interface School {

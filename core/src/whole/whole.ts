@@ -9,27 +9,8 @@ import { remember } from '../units/remember.ts';
 import type { Money } from '../units/si.ts';
 import type { WorkDays } from '../work/days.ts';
 import { operationsOf, type Operation } from '../work/operations.ts';
+import { MEASURED, PAINTED, PLANNED, SPECIFIED, WHOLE, type Planned, type WholeInput } from './inputs.ts';
 import { stage } from './stage.ts';
-
-// What each stage reads of the job; a later one reads what those before it read.
-const MEASURED = ['rooms', 'settings', 'units'] as const;
-const SPECIFIED = [
-  ...MEASURED,
-  'products',
-  'colours',
-  'finishes',
-  'survey',
-  'decisions',
-  'practice',
-  'options',
-] as const;
-const PAINTED = [...SPECIFIED, 'shelf'] as const;
-export const PLANNED = [...SPECIFIED, 'crew'] as const;
-const ORDERED = [...PAINTED, 'crew', 'owned', 'prices', 'pricing'] as const;
-export type Planned = Pick<Job, (typeof PLANNED)[number]>;
-/** All that any stage reads: what is sent to be worked out elsewhere. */
-export const WHOLE = ORDERED;
-export type WholeInput = Pick<Job, (typeof WHOLE)[number]>;
 
 const leftOutBy = remember(
   (options: Job['options']): ReadonlySet<SurfaceId> =>
@@ -141,4 +122,4 @@ export function orderOf(job: WholeInput, days: WorkDays): JobOrder {
 export const baseDays = (job: Planned): WorkDays => daysOf(job, basePlan(job));
 
 /** What to buy and what it costs by the base plan. */
-export const baseOrder = stage(ORDERED, (job): JobOrder => orderOf(job, baseDays(job)));
+export const baseOrder = stage(WHOLE, (job): JobOrder => orderOf(job, baseDays(job)));

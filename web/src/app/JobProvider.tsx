@@ -1,5 +1,5 @@
 import { rows } from '@kovelin/core/job/types.ts';
-import { wholeOf } from '@kovelin/core/whole/whole.ts';
+import { takeoffJob } from '@kovelin/core/measure/takeoff.ts';
 import { useCallback, useDeferredValue, useMemo, useSyncExternalStore, type ReactNode } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { JobSession, SessionState } from '../store/session.ts';
@@ -52,21 +52,20 @@ export function JobProvider({ session, children }: { session: JobSession; childr
   const [wantedRoom, wantedSurface] = [params.get('room'), params.get('surface')];
   const view = useMemo(() => {
     const { shown } = state;
-    const derived = wholeOf(shown);
+    const takeoffs = takeoffJob(shown);
     const rooms = rows(shown.rooms);
     const room = rooms.find((r) => r.id === wantedRoom) ?? rooms[0] ?? null;
-    const takeoff = derived.takeoffs.find((t) => t.room.id === room?.id) ?? null;
+    const takeoff = takeoffs.find((t) => t.room.id === room?.id) ?? null;
     const surfaces = takeoff?.surfaces ?? [];
     const surface = surfaces.find((s) => s.id === wantedSurface) ?? surfaces.find((s) => s.kind === 'wall') ?? null;
     return {
       session,
       state,
-      derived,
+      takeoffs,
       system: shown.units,
       room,
       takeoff,
       surface,
-      specified: derived.surfaces.find((s) => s.surface.id === surface?.id) ?? null,
       ...actions,
     };
   }, [session, state, wantedRoom, wantedSurface, actions]);

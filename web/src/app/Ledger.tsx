@@ -1,18 +1,16 @@
 import { ledgerOf } from '@kovelin/core/whole/ledger.ts';
 import { Link, useLocation } from 'react-router';
 import { usePlan } from '../workers/whole.ts';
-import { useJob, useOrder } from './job-context.ts';
+import { useJob } from './job-context.ts';
 import { useSteps, type Facts } from './step.ts';
 
 /** Always true: the job's sums, each a link to the step it comes from; what may go wrong stands last. */
 export function Ledger() {
-  const view = useJob();
-  const { derived, state, system } = view;
+  const { takeoffs, state, system } = useJob();
   const { search } = useLocation();
   const { data, isFetching } = usePlan(state.job);
-  const order = useOrder(view);
   const facts: Facts = {
-    ledger: ledgerOf(derived, order),
+    ledger: ledgerOf(takeoffs, data?.ordered ?? null),
     plan: data ?? null,
     waiting: isFetching ? 'working …' : 'stopped',
     job: state.shown,

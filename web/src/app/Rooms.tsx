@@ -17,9 +17,9 @@ function told({ problems, missing, closure, warnings }: RoomTakeoff): string {
 
 /** The rooms by their plan, what each still waits for, and what to do with the job as a whole. */
 export function Rooms() {
-  const { state, derived, room, goTo, session } = useJob();
+  const { state, takeoffs, room, goTo, session } = useJob();
   const [params] = useSearchParams();
-  const takeoffs = new Map(derived.takeoffs.map((t) => [t.room.id, t]));
+  const takeoffOf = new Map(takeoffs.map((t) => [t.room.id, t]));
   const add = () => {
     const id = freshId();
     session.run({ name: 'addRoom', args: { id, name: `Room ${state.job.rooms.order.length + 1}` } });
@@ -31,7 +31,7 @@ export function Rooms() {
       <ul>
         {rows(state.shown.rooms).map(({ id, name }) => (
           <li key={id}>
-            <RoomButton name={name} takeoff={takeoffs.get(id)} isHere={id === room?.id} onPick={() => goTo(id)} />
+            <RoomButton name={name} takeoff={takeoffOf.get(id)} isHere={id === room?.id} onPick={() => goTo(id)} />
           </li>
         ))}
       </ul>

@@ -108,9 +108,9 @@ export default function TakeoffTable({
   view: JobView;
   onExplain: (shown: Explained | null) => void;
 }) {
-  const { derived, system, surface } = view;
+  const { takeoffs, system, surface } = view;
   const [by, setBy] = useState<Grouping>('room');
-  const surfaces = derived.takeoffs.flatMap((t) =>
+  const surfaces = takeoffs.flatMap((t) =>
     t.surfaces.map((s) => ({
       ...rowOf(t, s, (name) => surfaceWord(name, system)),
       kindWord: surfaceWord(sentenceCase(s.kind), system),

@@ -2,13 +2,13 @@ import type { Alternative } from '@kovelin/core/whole/compare.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
-import type { JobView } from '../app/job-context.ts';
-import { useAlternatives } from '../workers/whole.ts';
+import type { WholeView } from '../app/whole.ts';
+import { useAlternatives } from '../workers/what-if.ts';
 
 const coatsOf = ([fewest, most]: Alternative['coats']) => (fewest === most ? String(fewest) : `${fewest} to ${most}`);
 
 /** The paint against its rivals and against a second coat of primer, labour with it; each worked out to the end. */
-export default function Compare({ view, line }: { view: JobView; line: PaintLine }) {
+export default function Compare({ view, line }: { view: WholeView; line: PaintLine }) {
   const { state, system, session } = view;
   const { job } = state;
   const { data: list, error } = useAlternatives(job, line.key);

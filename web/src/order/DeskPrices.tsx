@@ -2,7 +2,7 @@ import { readDeskPrices, type DeskPrices as Answer } from '@kovelin/core/exchang
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { useOrder, type JobView } from '../app/job-context.ts';
+import { useOrder, type WholeView } from '../app/whole.ts';
 import { itemWord } from '../app/words.ts';
 import { ageWord } from './words.ts';
 
@@ -32,7 +32,7 @@ async function askDesk(currency: string, items: readonly { code: string; litres:
 }
 
 /** What the job uses against what the desk asks today; nothing changes until it is taken. */
-export function DeskPrices({ view, onClose }: { view: JobView; onClose: () => void }) {
+export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => void }) {
   const { state, session, derived, system } = view;
   const order = useOrder(view);
   const { job } = state;

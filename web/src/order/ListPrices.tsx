@@ -11,7 +11,7 @@ import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { attempt } from '../app/database.ts';
 import { Choice } from '../app/fields.tsx';
-import { useOrder, type JobView } from '../app/job-context.ts';
+import { useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { itemWord } from '../app/words.ts';
 import { columnsBefore, rememberColumns } from '../store/kept.ts';
@@ -19,7 +19,7 @@ import { priceLists, pricesByCode, removeList, searchPrices } from '../store/pri
 import { priceListWorker } from '../workers/price-list.ts';
 
 interface Props {
-  readonly view: JobView;
+  readonly view: WholeView;
   readonly line: PaintLine | null;
   readonly onClose: () => void;
 }
@@ -212,7 +212,7 @@ function TakeFromList({
   line,
   list,
 }: {
-  view: JobView;
+  view: WholeView;
   line: PaintLine | null;
   list: { id: string; name: string; imported: string };
 }) {

@@ -4,14 +4,14 @@ import { isKept, type MaterialLine } from '@kovelin/core/order/materials.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { DraftField, Section } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { materialWord, pieceWord, sentenceCase } from '../app/words.ts';
 import { Figure } from '../app/Working.tsx';
 import { rememberOwned } from '../store/kept.ts';
 import { ageWord } from './words.ts';
 
 interface TableProps {
-  readonly view: JobView;
+  readonly view: WholeView;
   readonly order: JobOrder;
   readonly chosen: string | null;
   readonly onPick: (key: string) => void;
@@ -77,7 +77,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
   );
 }
 
-function Owned({ view, line: m }: { view: JobView; line: MaterialLine }) {
+function Owned({ view, line: m }: { view: WholeView; line: MaterialLine }) {
   return (
     <DraftField
       hideLabel

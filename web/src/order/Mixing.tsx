@@ -9,12 +9,12 @@ import { boxingOf, type PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { useState } from 'react';
 import { DraftField, Section } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { surfaceWord } from '../app/words.ts';
 
 interface Props {
-  readonly view: JobView;
+  readonly view: WholeView;
   readonly line: PaintLine;
 }
 
@@ -76,7 +76,7 @@ function Boxing({ view, line }: Props) {
 }
 
 /** “3 whole 1 gal cans; 2 qt of a 1 gal can”. */
-function pourWords(pours: readonly Pour[], boxed: readonly BoxCan[], system: JobView['system']): string {
+function pourWords(pours: readonly Pour[], boxed: readonly BoxCan[], system: WholeView['system']): string {
   const told = pours.map(({ can, litres }) => {
     const of = boxed[can];
     const size = formatVolume(of?.litres ?? litres, system);

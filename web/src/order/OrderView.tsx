@@ -4,7 +4,7 @@ import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { useJob, useOrder, type JobView } from '../app/job-context.ts';
+import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { Sides } from '../app/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { MaterialTable, MaterialPanel } from './Materials.tsx';
@@ -20,7 +20,7 @@ const TABLES = { paint: 'Paint', materials: 'Everything else', price: 'Labour an
 type TableKey = keyof typeof TABLES;
 
 export default function OrderView() {
-  const view = useJob();
+  const view = useWhole();
   const [table, setTable] = useState<TableKey>('paint');
   const [picked, setPicked] = useState<string | null>(null);
   const [material, setMaterial] = useState<string | null>(null);
@@ -102,7 +102,7 @@ export default function OrderView() {
 }
 
 /** What each surface is painted with, numbered as in the table, and the finish of the surface looked at. */
-function shown({ surface, system }: JobView, paints: readonly PaintLine[]) {
+function shown({ surface, system }: WholeView, paints: readonly PaintLine[]) {
   const found = new Map<string, Coat>();
   let at: PaintLine | null = null;
   paints.forEach((p, i) => {
@@ -119,7 +119,7 @@ function shown({ surface, system }: JobView, paints: readonly PaintLine[]) {
   return { fills: found, here: at as PaintLine | null };
 }
 
-function Totals({ view: { state }, order: { price, labour } }: { view: JobView; order: JobOrder }) {
+function Totals({ view: { state }, order: { price, labour } }: { view: WholeView; order: JobOrder }) {
   const money = (kind: (typeof price.lines)[number]['kind']) => price.lines.find((l) => l.kind === kind)?.amount ?? 0;
   const facts: [string, number][] = [
     ['Paint', money('paint')],

@@ -5,7 +5,7 @@ import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { Sides } from '../app/Sides.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { surfaceWord } from '../app/words.ts';
 import { Figure } from '../app/Working.tsx';
 import { Mixing } from './Mixing.tsx';
@@ -21,7 +21,7 @@ type Side = keyof typeof SIDES;
 let kept: Side = 'enough';
 
 interface Props {
-  readonly view: JobView;
+  readonly view: WholeView;
   readonly line: PaintLine;
   readonly surface: Surface | null;
   /** The paint itself was chosen, in the table, not a surface painted with it. */

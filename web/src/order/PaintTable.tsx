@@ -1,11 +1,11 @@
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { Figure } from '../app/Working.tsx';
 import { paintWord } from './words.ts';
 
 interface Props {
-  readonly view: JobView;
+  readonly view: WholeView;
   readonly chosen: PaintLine | null;
   readonly onPick: (key: string) => void;
 }
@@ -85,7 +85,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
 const MOST_DRAWN = 6;
 
 /** Cans to one scale, as tall as the cube root of what they hold; the last ones show what is left over on average. */
-export function Cans({ line, view }: { line: PaintLine; view: JobView }) {
+export function Cans({ line, view }: { line: PaintLine; view: WholeView }) {
   const cans = (line.choice?.cans ?? []).flatMap((can) => Array.from({ length: can.count }, () => can.litres));
   const over = leftIn(cans, line.leftover);
   return (

@@ -6,9 +6,9 @@ import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
-import { useOptionPrices } from '../workers/whole.ts';
+import { useOptionPrices } from '../workers/what-if.ts';
 import { surfaceWord } from '../app/words.ts';
 
 const PRICE_WORDS = {
@@ -21,7 +21,7 @@ const PRICE_WORDS = {
 } as const;
 
 /** Labour line by line, then what the price is made of; every total is the sum of the lines above it. */
-export function PriceTable({ view, order: { labour, price } }: { view: JobView; order: JobOrder }) {
+export function PriceTable({ view, order: { labour, price } }: { view: WholeView; order: JobOrder }) {
   const { state } = view;
   const { currency, pricing, crew } = state.shown;
   const money = (n: number) => formatMoney(n, currency);
@@ -87,7 +87,7 @@ const share = (text: string): { ok: true; value: number } | { ok: false; message
 };
 
 /** How the price is made, and what is priced apart. */
-export function PricePanel({ view }: { view: JobView }) {
+export function PricePanel({ view }: { view: WholeView }) {
   const { state, session } = view;
   const { pricing } = state.shown;
   const { search } = useLocation();
@@ -183,7 +183,7 @@ export function PricePanel({ view }: { view: JobView }) {
 }
 
 /** Surfaces priced apart, or another colour on them; taken ones are in the price, ordered and planned. */
-function Options({ view }: { view: JobView }) {
+function Options({ view }: { view: WholeView }) {
   const { state, session, derived, takeoff, system } = view;
   const { job } = state;
   const { data: prices = [] } = useOptionPrices(job);

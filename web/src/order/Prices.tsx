@@ -1,7 +1,7 @@
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { Sides } from '../app/Sides.tsx';
 import { DeskPrices } from './DeskPrices.tsx';
 import { ListPrices } from './ListPrices.tsx';
@@ -9,7 +9,7 @@ import { ListPrices } from './ListPrices.tsx';
 const FROM = { desk: 'Ask the desk', list: 'From a list' } as const;
 
 interface Props {
-  readonly view: JobView;
+  readonly view: WholeView;
   readonly line: PaintLine | null;
   readonly onClose: () => void;
 }

@@ -5,7 +5,7 @@ import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/co
 import type { Result } from '@kovelin/core/units/problem.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { between, DraftField, Section, type Read } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { sentenceCase } from '../app/words.ts';
 import { ageWord } from './words.ts';
 
@@ -52,7 +52,7 @@ const dryFilm = between(
 );
 
 /** The job's own copy of a product: what its label says may be corrected here, and what it costs. */
-export function ProductCard({ product, view }: { product: Product; view: JobView }) {
+export function ProductCard({ product, view }: { product: Product; view: WholeView }) {
   const { session, system, state } = view;
   const set = (change: Partial<Product>) =>
     session.edit({ name: 'setProduct', args: { product: { ...product, ...change, source: 'your label' } } });

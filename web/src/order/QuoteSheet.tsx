@@ -3,15 +3,15 @@ import { formatMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { useJob, useOrder } from '../app/job-context.ts';
+import { useWhole, useOrder } from '../app/whole.ts';
 import { Paper } from '../app/Paper.tsx';
-import { useOptionPrices } from '../workers/whole.ts';
+import { useOptionPrices } from '../workers/what-if.ts';
 import { exportQuote } from './files.ts';
 import './order.css';
 
 /** The offer in plain words, as it goes to the client. */
 export default function QuoteSheet() {
-  const view = useJob();
+  const view = useWhole();
   const { state, system } = view;
   const { job } = state;
   const order = useOrder(view);

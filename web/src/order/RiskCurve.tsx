@@ -9,7 +9,7 @@ import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } fro
 import { use as register } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { useScheme } from '../app/scheme.ts';
 import { charted, lettering, useChart } from '../drawing/useChart.ts';
 import { SIMULATED_JOBS, useSimulated } from '../workers/simulate.ts';
@@ -21,7 +21,7 @@ const HEIGHT = 210;
 const GRID = { left: 44, right: 46, top: 30, bottom: 40 };
 
 /** Litres to have against the chance of running short and what is left over; the handle chooses the chance. */
-export default function RiskCurve({ view, line }: { view: JobView; line: PaintLine }) {
+export default function RiskCurve({ view, line }: { view: WholeView; line: PaintLine }) {
   const { session, state, system } = view;
   const [width, setWidth] = useState(290);
   const [held, setHeld] = useState<number | null>(null);

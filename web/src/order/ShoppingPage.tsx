@@ -4,14 +4,14 @@ import { formatMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { useJob, useOrder } from '../app/job-context.ts';
+import { useWhole, useOrder } from '../app/whole.ts';
 import { sentenceCase } from '../app/words.ts';
 import { exportList } from './files.ts';
 import './order.css';
 
 /** What to buy, aisle by aisle, ticked off in the shop; the ticks are kept with the job. */
 export default function ShoppingPage() {
-  const view = useJob();
+  const view = useWhole();
   const { state, session } = view;
   const order = useOrder(view);
   const { job } = state;

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { DraftField } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 
 /** The reader's units for those the core counts in: name and how many of the core's it is. */
 const UNITS: Readonly<Record<System, Readonly<Record<string, readonly [string, number]>>>> = {
@@ -27,7 +27,7 @@ function round(value: number, to: (value: number) => number): string {
 const short = (value: number) => String(Number(value.toPrecision(4)));
 
 /** Every starting value an order is made with, its origin beside it; what is changed here counts for this job. */
-export default function StartingValues({ view, onClose }: { view: JobView; onClose: () => void }) {
+export default function StartingValues({ view, onClose }: { view: WholeView; onClose: () => void }) {
   const { session, state, system } = view;
   const [group, setGroup] = useState<DefaultGroup>('minutes');
   const keys = DEFAULT_KEYS.filter((key) => DEFAULTS[key].group === group);

@@ -1,7 +1,7 @@
 import type { Crew } from '@kovelin/core/job/types.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
-import { useJob, useOrder } from '../app/job-context.ts';
+import { useWhole, useOrder } from '../app/whole.ts';
 import { Paper } from '../app/Paper.tsx';
 import { materialWord, pieceWord, taskWord } from '../app/words.ts';
 import { usePlan } from '../workers/whole.ts';
@@ -10,7 +10,7 @@ import './sequence.css';
 
 /** What to buy and what to do in which order, on paper. */
 export default function DaySheet() {
-  const view = useJob();
+  const view = useWhole();
   const { derived, state, system } = view;
   const { data } = usePlan(state.job);
   const order = useOrder(view);

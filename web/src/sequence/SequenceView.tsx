@@ -9,7 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { daysWord } from '../app/days.ts';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
-import { useJob, useOrder, type JobView } from '../app/job-context.ts';
+import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { taskWord, TRIM_ORDER_WORDS } from '../app/words.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
@@ -28,7 +28,7 @@ const LEGEND: readonly (readonly [string, string, string])[] = [
 ];
 
 export default function SequenceView() {
-  const view = useJob();
+  const view = useWhole();
   const { takeoff, state, system, surface, select, goTo } = view;
   const { data, isFetching, isPlaceholderData, error, refetch } = usePlan(state.job);
   const queries = useQueryClient();
@@ -179,7 +179,7 @@ export default function SequenceView() {
   );
 }
 
-function Verdict({ view }: { view: JobView }) {
+function Verdict({ view }: { view: WholeView }) {
   const { data } = usePlan(view.state.job);
   const order = useOrder(view);
   const schedule = data?.schedule;
@@ -236,7 +236,7 @@ function readHours(text: string): { ok: true; value: Crew['hours'] } | { ok: fal
       };
 }
 
-function CrewForm({ view, crew, finish }: { view: JobView; crew: Crew; finish: number | null }) {
+function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish: number | null }) {
   const { session, state } = view;
   const people = (n: number) =>
     Array.from(

@@ -5,7 +5,7 @@ import { sentence } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { ReadingBar } from '../app/ReadingBar.tsx';
 import { freshId } from '../store/ids.ts';
 import { download } from '../store/jobs.ts';
@@ -14,7 +14,7 @@ import { useReading } from '../workers/files.ts';
 const OWN: Palette = { colours: OWN_PALETTE.map((c) => ({ ...c, shown: true })), problems: [] };
 
 /** Colours from a palette file into the job, and the job's colours out. */
-export default function ColourFile({ view, onClose }: { view: JobView; onClose: () => void }) {
+export default function ColourFile({ view, onClose }: { view: WholeView; onClose: () => void }) {
   const { session, state } = view;
   const [palette, setPalette] = useState<Palette>(OWN);
   const [refused, setRefused] = useState<string[]>([]);

@@ -8,14 +8,14 @@ import { turnsOf } from '@kovelin/core/specify/what-if.ts';
 import { word } from '@kovelin/core/specify/wording.ts';
 import { LEVEL_OF } from '@kovelin/core/specify/classes.ts';
 import { useState } from 'react';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { MEMBER_WORDS, memberWord, pileWord } from '../app/words.ts';
 import { Overrule } from './Overrule.tsx';
 
 export type Member = keyof SystemValues;
 
 interface DecisionProps {
-  readonly view: JobView;
+  readonly view: WholeView;
   readonly s: Specified;
   readonly member: Member;
   /** Surfaces an overrule goes to. */
@@ -77,7 +77,7 @@ export function Decision({ view, s, member, group }: DecisionProps) {
 }
 
 /** The pile in the other system as well: covers are sold by either. */
-const otherPile = (pile: number, system: JobView['system']) =>
+const otherPile = (pile: number, system: WholeView['system']) =>
   pileWord(pile, system === 'imperial' ? 'metric' : 'imperial');
 
 /** Each step with its paper and its holes. */
@@ -119,7 +119,7 @@ function Turns({ view, s, member, say }: TurnsProps) {
 }
 
 /** What a door's edges or handle side get besides. */
-export function ZoneSystems({ s, system }: { s: Specified; system: JobView['system'] }) {
+export function ZoneSystems({ s, system }: { s: Specified; system: WholeView['system'] }) {
   return s.zones.map((z) => (
     <div key={z.zone} className="decision" data-zone={z.zone}>
       <div className="decision-head">

@@ -9,7 +9,7 @@ import { formatSpread, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { lazy, Suspense, useState } from 'react';
 import { between, Choice, DraftField, Section, type Read } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { ColourInput } from './ColourInput.tsx';
 
@@ -32,7 +32,7 @@ function readSpread(text: string, system: System): Read<number | null> {
 }
 
 /** The paint and its colour: from the job's own, a picker, a file or the reader. */
-export function FinishPick({ view, s }: { view: JobView; s: Specified }) {
+export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
   const { session, state } = view;
   const { products, colours } = state.shown;
   const [wide, setWide] = useState(false);

@@ -5,11 +5,11 @@ import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { exportSchedule } from '../store/jobs.ts';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { brushWord, coatsWord, coverWord, primerWord, sentenceCase, surfaceWord } from '../app/words.ts';
 
 /** Surface by surface: the finish schedule of the room. */
-export function FinishSchedule({ view }: { view: JobView }) {
+export function FinishSchedule({ view }: { view: WholeView }) {
   const { takeoff, derived, system, surface, select } = view;
   const [together, setTogether] = useState(false);
   const all = derived.surfaces.filter((s) => s.surface.room === takeoff?.room.id);

@@ -6,7 +6,7 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
 import { word } from '@kovelin/core/specify/wording.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
-import { useJob, type JobView } from '../app/job-context.ts';
+import { useWhole, type WholeView } from '../app/whole.ts';
 import { Paper } from '../app/Paper.tsx';
 import {
   brushWord,
@@ -21,7 +21,7 @@ import './specify.css';
 
 /** The finish schedule on paper: per room, surfaces with one system together, how each is prepared, and what to mind. */
 export default function FinishSheet() {
-  const view = useJob();
+  const view = useWhole();
   const { derived, state, system } = view;
   const rooms = [...groupBy(derived.surfaces, (s) => s.surface.room)];
   const cautions = [...new Set(derived.surfaces.flatMap((s) => cautionsOf(s).map((c) => c.rule)))];
@@ -65,7 +65,7 @@ export default function FinishSheet() {
   );
 }
 
-function Row({ group, view: { system, state } }: { group: readonly Specified[]; view: JobView }) {
+function Row({ group, view: { system, state } }: { group: readonly Specified[]; view: WholeView }) {
   const s = group[0];
   if (!s) return null;
   const { primer, coats, cover, brush, style, conditioner } = s.system;

@@ -2,9 +2,9 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
 import { word } from '@kovelin/core/specify/wording.ts';
 import { today } from '@kovelin/core/units/date.ts';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 
-type Props = { readonly view: JobView; readonly s: Specified };
+type Props = { readonly view: WholeView; readonly s: Specified };
 
 function useNotes({ view }: Props) {
   const { session, state } = view;

@@ -1,7 +1,7 @@
 import { KELVIN, LIGHTS, underLight, type LightName } from '@kovelin/core/specify/lights.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { lrvOf } from '@kovelin/core/specify/colour.ts';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 
 const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
   day: 'Day',
@@ -11,7 +11,7 @@ const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
 };
 
 /** This surface's colour, what was on it and the room's others, side by side under four lights. */
-export default function OtherLight({ view, s }: { view: JobView; s: Specified }) {
+export default function OtherLight({ view, s }: { view: WholeView; s: Specified }) {
   const others = view.derived.surfaces.filter((o) => o.surface.room === s.surface.room).map((o) => o.colour);
   const colours = [...new Map([s.colour, ...others].map((c) => [c.id, c])).values()];
   const rows = [...colours.map((c) => ({ ...c })), { id: 'old', name: 'What is on it now', hex: s.survey.colour }];

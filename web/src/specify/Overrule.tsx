@@ -19,7 +19,7 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { INCH } from '@kovelin/core/units/si.ts';
 import type { ReactNode } from 'react';
 import { Choice } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { coatsWord, conditionerWord, FAMILY_WORDS, pileWord, sentenceCase, STYLE_WORDS } from '../app/words.ts';
 
 type Member = keyof SystemValues;
@@ -27,7 +27,7 @@ type Member = keyof SystemValues;
 interface OverruleProps {
   readonly member: Member;
   readonly value: SystemValues[Member];
-  readonly system: JobView['system'];
+  readonly system: WholeView['system'];
   readonly s: Specified;
   readonly onPick: (value: SystemValues[Member]) => void;
 }

@@ -2,8 +2,8 @@ import { SCHOOLS, type School, type SchoolPrice } from '@kovelin/core/whole/scho
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import type { JobView } from '../app/job-context.ts';
-import { useSchoolPrices } from '../workers/whole.ts';
+import type { WholeView } from '../app/whole.ts';
+import { useSchoolPrices } from '../workers/what-if.ts';
 import { pileWord, TRIM_ORDER_WORDS } from '../app/words.ts';
 
 type Of = SchoolPrice['of'];
@@ -36,7 +36,7 @@ const WORDS: Readonly<Record<string, string>> = {
 };
 
 /** Where practitioners disagree: the choice is the user's, each with its price on this job. */
-export default function Practice({ view, onClose }: { view: JobView; onClose: () => void }) {
+export default function Practice({ view, onClose }: { view: WholeView; onClose: () => void }) {
   const { session, state, system } = view;
   const { practice } = state.job;
   const { data: prices = [], error, isFetching } = useSchoolPrices(state.job);

@@ -5,7 +5,7 @@ import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { Sides } from '../app/Sides.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { coatsWord, surfaceWord } from '../app/words.ts';
 import { Decision, ZoneSystems, type Member } from './Decision.tsx';
 import { FinishPick } from './FinishPick.tsx';
@@ -33,7 +33,7 @@ const SIDE_WORDS = { there: 'There now', on: 'Goes on', look: 'Will look' } as c
 export type Side = keyof typeof SIDE_WORDS;
 
 interface PanelProps {
-  readonly view: JobView;
+  readonly view: WholeView;
   readonly side: Side;
   readonly onSide: (side: Side) => void;
 }
@@ -56,7 +56,7 @@ export function SpecifyPanel({ view, side, onSide }: PanelProps) {
   );
 }
 
-function GoesOn({ view, s }: { view: JobView; s: Specified }) {
+function GoesOn({ view, s }: { view: WholeView; s: Specified }) {
   const { derived } = view;
   const [together, setTogether] = useState(false);
   const [practice, setPractice] = useState(false);
@@ -99,7 +99,7 @@ function GoesOn({ view, s }: { view: JobView; s: Specified }) {
   );
 }
 
-function WillLook({ view, s }: { view: JobView; s: Specified }) {
+function WillLook({ view, s }: { view: WholeView; s: Specified }) {
   return (
     <>
       <Section title="How many coats?">

@@ -2,7 +2,7 @@ import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import Slider from '@mui/material/Slider';
 import { useState } from 'react';
-import { useJob } from '../app/job-context.ts';
+import { useWhole } from '../app/whole.ts';
 import { coatsWord } from '../app/words.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { FinishSchedule } from './FinishSchedule.tsx';
@@ -27,7 +27,7 @@ function unevenness(s: Specified, stage: Stage): Pick<Coat, 'thin' | 'cut'> {
 }
 
 export default function SpecifyView() {
-  const view = useJob();
+  const view = useWhole();
   const [stage, setStage] = useState<Stage>('hidden');
   const [side, setSide] = useState<Side>('on');
   const { takeoff, derived, surface, specified } = view;

@@ -24,13 +24,13 @@ import { DRY_ENOUGH, WET } from '@kovelin/core/specify/system.ts';
 import { outcomes, type Change } from '@kovelin/core/specify/what-if.ts';
 import { useState } from 'react';
 import { Choice, DraftField, Section } from '../app/fields.tsx';
-import type { JobView } from '../app/job-context.ts';
+import type { WholeView } from '../app/whole.ts';
 import { MEMBER_WORDS, memberWord, sentenceCase, surfaceWord } from '../app/words.ts';
 import { ColourInput } from './ColourInput.tsx';
 import { TestDrawing } from './TestDrawing.tsx';
 
 type Set = (change: Partial<Answers>) => void;
-type Props = { readonly view: JobView; readonly s: Specified };
+type Props = { readonly view: WholeView; readonly s: Specified };
 
 /** What is there now, asked one thing at a time; answers fall back on the room's and the job's. */
 export function Survey({ view, s }: Props) {
@@ -164,7 +164,7 @@ function Asked({ view, s, question: q, set, onNext }: AskedProps) {
   );
 }
 
-const changed = (list: readonly Change[], view: JobView) =>
+const changed = (list: readonly Change[], view: WholeView) =>
   list
     .map(
       ({ member, becomes }) =>

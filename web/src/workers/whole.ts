@@ -1,67 +1,25 @@
-import { rows, type Job } from '@kovelin/core/job/types.ts';
-import { SCHOOLS } from '@kovelin/core/whole/schools.ts';
+import type { Job } from '@kovelin/core/job/types.ts';
+import { WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
-import { PLANNED, WHOLE } from '@kovelin/core/whole/whole.ts';
-import { experimental_streamedQuery as streamedQuery, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { askers } from './ask.ts';
 import type { WholeApi } from './whole.worker.ts';
 
-const ask = askers<WholeApi>(() => new Worker(new URL('./whole.worker.ts', import.meta.url), { type: 'module' }));
+export const ask = askers<WholeApi>(
+  () => new Worker(new URL('./whole.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 /** An answer stands as long as what it was made of; of one that nobody looks at, only the last few are kept. */
-const AS_LONG_AS_ASKED = { staleTime: Infinity, gcTime: 30_000, retry: false } as const;
+export const AS_LONG_AS_ASKED = { staleTime: Infinity, gcTime: 30_000, retry: false } as const;
 
-/** The base plan, worked out beside the page from what a plan reads of the job and nothing else. */
+/** The base plan and what the order by it comes to, worked out beside the page from what they read of the job and nothing else. */
 export function usePlan(job: Job) {
+  const key = keyOf(job, WHOLE);
   return useQuery({
     ...AS_LONG_AS_ASKED,
-    queryKey: ['plan', job.id, keyOf(job, PLANNED)],
-    queryFn: ({ signal }) => ask((api) => api.plan(inputsOf(job, PLANNED)), signal),
+    queryKey: ['plan', job.id, key],
+    queryFn: ({ signal }) => ask((api) => api.plan(key, inputsOf(job, WHOLE)), signal),
     // the answer before stays until the next is there
-    placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
-  });
-}
-
-async function* inTurn<A, T>(list: readonly A[], question: (item: A) => Promise<T>): AsyncGenerator<T> {
-  for (const item of list) yield await question(item);
-}
-
-/** A question for each of a list, one after the other; the answers come as they are ready. */
-function useEach<A, T>(
-  what: string,
-  job: Job,
-  list: readonly A[],
-  question: (item: A, key: string, signal: AbortSignal) => Promise<T>,
-) {
-  const key = keyOf(job, WHOLE);
-  return useQuery({
-    ...AS_LONG_AS_ASKED,
-    queryKey: [what, job.id, key],
-    queryFn: streamedQuery({
-      streamFn: ({ signal }) => inTurn(list, (item) => question(item, key, signal)),
-    }),
-    enabled: list.length > 0,
-  });
-}
-
-/** The price of every school on this job; each is planned anew. */
-export const useSchoolPrices = (job: Job) =>
-  useEach('schools', job, [...SCHOOLS.keys()], (index, key, signal) =>
-    ask((api) => api.school(key, inputsOf(job, WHOLE), index), signal),
-  );
-
-export const useOptionPrices = (job: Job) =>
-  useEach('options', job, rows(job.options), (option, key, signal) =>
-    ask((api) => api.option(key, inputsOf(job, WHOLE), option), signal),
-  );
-
-/** What else a paint's surfaces could be painted with, worked out to the end. */
-export function useAlternatives(job: Job, paint: string) {
-  const key = keyOf(job, WHOLE);
-  return useQuery({
-    ...AS_LONG_AS_ASKED,
-    queryKey: ['alternatives', job.id, key, paint],
-    queryFn: ({ signal }) => ask((api) => api.alternatives(key, inputsOf(job, WHOLE), paint), signal),
     placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
 }

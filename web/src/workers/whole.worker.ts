@@ -1,19 +1,20 @@
 import type { Id, JobOption } from '@kovelin/core/job/types.ts';
-import { takeoffJob } from '@kovelin/core/measure/takeoff.ts';
-import { daysOf } from '@kovelin/core/sequence/schedule.ts';
 import { viewSchedule, type ScheduleView } from '@kovelin/core/sequence/view.ts';
 import { rememberLast } from '@kovelin/core/units/remember.ts';
 import type { WorkDays } from '@kovelin/core/work/days.ts';
 import { alternatives, type Alternative } from '@kovelin/core/whole/compare.ts';
 import { optionPrice, type OptionPrice } from '@kovelin/core/whole/options.ts';
 import { schoolPrice, SCHOOLS, type SchoolPrice } from '@kovelin/core/whole/schools.ts';
-import { basePlan, wholeOf, type Planned, type WholeInput } from '@kovelin/core/whole/whole.ts';
+import type { WholeInput } from '@kovelin/core/whole/inputs.ts';
+import { orderedOf, type Ordered } from '@kovelin/core/whole/ledger.ts';
+import { baseDays, baseOrder, basePlan, wholeOf } from '@kovelin/core/whole/whole.ts';
 import { expose } from 'comlink';
 
-/** The base plan as a view reads it, and its days. */
+/** The base plan as a view reads it, its days, and what the order by it comes to. */
 export interface BasePlan {
   readonly schedule: ScheduleView;
   readonly days: WorkDays;
+  readonly ordered: Ordered;
 }
 
 /** What came under a key is what it was the first time, so that what was worked out of it is still known. */
@@ -24,9 +25,13 @@ const known = rememberLast(
 );
 
 const api = {
-  plan(job: Planned): BasePlan {
-    const plan = basePlan(job);
-    return { schedule: viewSchedule(plan, takeoffJob(job)), days: daysOf(job, plan) };
+  plan(key: string, job: WholeInput): BasePlan {
+    const mine = known(key, job);
+    return {
+      schedule: viewSchedule(basePlan(mine), wholeOf(mine).takeoffs),
+      days: baseDays(mine),
+      ordered: orderedOf(baseOrder(mine)),
+    };
   },
   school(key: string, job: WholeInput, index: number): SchoolPrice {
     const school = SCHOOLS[index];

@@ -1,0 +1,21 @@
+import type { Job } from '../job/types.ts';
+
+// What each stage reads of the job; a later one reads what those before it read.
+export const MEASURED = ['rooms', 'settings', 'units'] as const;
+export const SPECIFIED = [
+  ...MEASURED,
+  'products',
+  'colours',
+  'finishes',
+  'survey',
+  'decisions',
+  'practice',
+  'options',
+] as const;
+export const PAINTED = [...SPECIFIED, 'shelf'] as const;
+export const PLANNED = [...SPECIFIED, 'crew'] as const;
+export const WHOLE = [...PAINTED, 'crew', 'owned', 'prices', 'pricing'] as const;
+
+export type Planned = Pick<Job, (typeof PLANNED)[number]>;
+/** All that any stage reads: what is sent to be worked out elsewhere. */
+export type WholeInput = Pick<Job, (typeof WHOLE)[number]>;
