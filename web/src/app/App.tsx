@@ -1,7 +1,6 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import { StyledEngineProvider, ThemeProvider } from '@mui/material/styles';
-import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { type ComponentType, lazy, Suspense, useSyncExternalStore } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Fault } from './Fault.tsx';
@@ -9,16 +8,11 @@ import { LostPage } from './LostPage.tsx';
 import { PALETTES, properties, SCHEMES } from './palette.ts';
 import { listenToSaid, saidNow } from './say.ts';
 import { StepsContext, type Step } from './step.ts';
-import { NoWorker } from '../workers/ask.ts';
-import { onFileGone } from './stale.ts';
 import { THEME } from './theme.ts';
 
 const JobFrame = lazy(() => import('./JobFrame.tsx'));
 const Said = lazy(() => import('./Said.tsx'));
 
-const queries = new QueryClient({
-  queryCache: new QueryCache({ onError: (error) => error instanceof NoWorker && onFileGone() }),
-});
 /** Our colours for stylesheets, one set a scheme. */
 const COLOURS = Object.fromEntries(
   SCHEMES.map((scheme) => [
@@ -51,29 +45,28 @@ export function App({ steps, pages }: { steps: readonly Step[]; pages: readonly 
         >
           <CssBaseline />
           <GlobalStyles styles={COLOURS} />
-          <QueryClientProvider client={queries}>
-            <BrowserRouter>
-              <Fault>
-                <Suspense fallback={<p className="waiting">One moment …</p>}>
-                  <Routes>
-                    {pages.map(({ path, View }) => (
-                      <Route key={path} path={path} element={<View />} />
-                    ))}
-                    <Route path="/job/:id" element={<JobFrame />}>
-                      <Route index element={<Navigate to={steps[0]?.key ?? '/'} replace />} />
-                      {steps
-                        .flatMap((step) => [step, ...step.papers])
-                        .map(({ key, View }) => (
-                          <Route key={key} path={key} element={<View />} />
-                        ))}
-                    </Route>
-                    <Route path="*" element={<LostPage />} />
-                  </Routes>
-                </Suspense>
-              </Fault>
-              <Saying />
-            </BrowserRouter>
-          </QueryClientProvider>
+
+          <BrowserRouter>
+            <Fault>
+              <Suspense fallback={<p className="waiting">One moment …</p>}>
+                <Routes>
+                  {pages.map(({ path, View }) => (
+                    <Route key={path} path={path} element={<View />} />
+                  ))}
+                  <Route path="/job/:id" element={<JobFrame />}>
+                    <Route index element={<Navigate to={steps[0]?.key ?? '/'} replace />} />
+                    {steps
+                      .flatMap((step) => [step, ...step.papers])
+                      .map(({ key, View }) => (
+                        <Route key={key} path={key} element={<View />} />
+                      ))}
+                  </Route>
+                  <Route path="*" element={<LostPage />} />
+                </Routes>
+              </Suspense>
+            </Fault>
+            <Saying />
+          </BrowserRouter>
         </ThemeProvider>
       </StyledEngineProvider>
     </StepsContext>

@@ -1,7 +1,9 @@
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { db } from '../store/db.ts';
 import { JobSession } from '../store/session.ts';
+import { NoWorker } from '../workers/ask.ts';
 import { useJob } from './job-context.ts';
 import { JobProvider } from './JobProvider.tsx';
 import { Ledger } from './Ledger.tsx';
@@ -9,12 +11,16 @@ import { LostPage } from './LostPage.tsx';
 import { NotOpened } from './NotOpened.tsx';
 import { Rooms } from './Rooms.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
+import { onFileGone } from './stale.ts';
 import { Tape } from './Tape.tsx';
 import { Tools } from './Tools.tsx';
 
 const KeysDialog = lazy(() => import('./KeysDialog.tsx'));
 const Notice = lazy(() => import('./Notice.tsx'));
 
+const queries = new QueryClient({
+  queryCache: new QueryCache({ onError: (error) => error instanceof NoWorker && onFileGone() }),
+});
 type Loaded = JobSession | 'loading' | 'missing' | { readonly error: unknown };
 
 /** Opens the job of the address; closed again when the page leaves it. */
@@ -46,9 +52,11 @@ export default function JobFrame() {
   if (session === 'missing') return <LostPage />;
   if (!(session instanceof JobSession)) return <NotOpened error={session.error} />;
   return (
-    <JobProvider session={session}>
-      <Frame />
-    </JobProvider>
+    <QueryClientProvider client={queries}>
+      <JobProvider session={session}>
+        <Frame />
+      </JobProvider>
+    </QueryClientProvider>
   );
 }
 

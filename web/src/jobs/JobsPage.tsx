@@ -1,37 +1,17 @@
-import { MAX_JOB_BYTES, MOST, tooLarge } from '@kovelin/core/job/limits.ts';
-import { rows } from '@kovelin/core/job/types.ts';
-import { takeoffJob } from '@kovelin/core/measure/takeoff.ts';
+import { MAX_JOB_BYTES, tooLarge } from '@kovelin/core/job/limits.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
-import { formatArea } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
-import Snackbar from '@mui/material/Snackbar';
 import { liveQuery } from 'dexie';
-import { useEffect, useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { attempt } from '../app/database.ts';
 import { Fault } from '../app/Fault.tsx';
-import { DraftField, readText } from '../app/fields.tsx';
 import { ReadingBar } from '../app/ReadingBar.tsx';
-import { say } from '../app/say.ts';
 import { ExportAsIs, unfitWord } from '../app/Unfit.tsx';
 import { freshId } from '../store/ids.ts';
 import { SCHEME_WORDS, useScheme } from '../app/scheme.ts';
-import { PlanShape } from '../drawing/PlanShape.tsx';
 import { db, stateOf, type JobRow } from '../store/db.ts';
-import {
-  bringIn,
-  createJob,
-  deleteJob,
-  duplicateJob,
-  emptyTrash,
-  exportJob,
-  listJobs,
-  renameJob,
-  restoreJob,
-  sweepTouches,
-} from '../store/jobs.ts';
+import { bringIn, createJob, deleteJob, emptyTrash, listJobs, restoreJob, sweepTouches } from '../store/jobs.ts';
 import { askToKeep, isKept } from '../store/keep.ts';
 import { whyNot } from '../store/why.ts';
 import { useReading } from '../workers/files.ts';
@@ -40,7 +20,9 @@ import './jobs.css';
 
 /** Milliseconds in which a deleted job can be brought back. */
 const UNDO = 12_000;
-const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+
+const JobCard = lazy(() => import('./JobCard.tsx'));
+const Deleted = lazy(() => import('./Deleted.tsx'));
 
 export default function JobsPage() {
   const [jobs, setJobs] = useState<JobRow[] | null>(null);
@@ -156,7 +138,9 @@ export default function JobsPage() {
           {jobs?.map((row) => (
             <Fault key={row.id} fallback={() => <UnfitCard row={row} onDelete={() => void remove(row)} />}>
               {stateOf(row) === 'whole' ? (
-                <JobCard row={row} onDelete={() => void remove(row)} />
+                <Suspense fallback={<li className="job-card">{row.name}</li>}>
+                  <JobCard row={row} onDelete={() => void remove(row)} />
+                </Suspense>
               ) : (
                 <UnfitCard row={row} onDelete={() => void remove(row)} />
               )}
@@ -164,22 +148,19 @@ export default function JobsPage() {
           ))}
         </ul>
       </main>
-      <Snackbar
-        open={deleted !== null}
-        message={`${deleted?.name ?? ''} was deleted`}
-        autoHideDuration={UNDO}
-        onClose={(_, reason) => reason !== 'clickaway' && forget(deleted)}
-        action={
-          <Button
-            onClick={() => {
-              if (deleted) void attempt(`${deleted.name} was not brought back`, () => restoreJob(deleted.id));
+      {deleted && (
+        <Suspense fallback={null}>
+          <Deleted
+            name={deleted.name}
+            forHowLong={UNDO}
+            onGone={() => forget(deleted)}
+            onBack={() => {
+              void attempt(`${deleted.name} was not brought back`, () => restoreJob(deleted.id));
               setDeleted(null);
             }}
-          >
-            Bring it back
-          </Button>
-        }
-      />
+          />
+        </Suspense>
+      )}
     </div>
   );
 }
@@ -212,75 +193,6 @@ function UnfitCard({ row, onDelete }: { row: JobRow; onDelete: () => void }) {
           Delete
         </Button>
       </span>
-    </li>
-  );
-}
-
-function JobCard({ row, onDelete }: { row: JobRow; onDelete: () => void }) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [naming, setNaming] = useState(false);
-  const takeoffs = takeoffJob(row.job);
-  const act = (action: () => void) => () => {
-    setAnchor(null);
-    action();
-  };
-  return (
-    <li className="job-card">
-      <Link to={`/job/${row.id}/measure`} className="job-plans" aria-label={`Open ${row.name}`}>
-        {takeoffs.slice(0, 6).map((t) => (
-          <PlanShape key={t.room.id} corners={t.corners} size={64} />
-        ))}
-      </Link>
-      {naming ? (
-        <DraftField
-          label="Name"
-          hideLabel
-          value={row.name}
-          parse={readText(MOST.name, 1)}
-          onCommit={(name) => {
-            setNaming(false);
-            void attempt('The job was not renamed', () => renameJob(row, name)).then(
-              (refused) => refused && say(refused),
-            );
-            return null;
-          }}
-          onEnter={() => setNaming(false)}
-        />
-      ) : (
-        <h2>
-          <Link to={`/job/${row.id}/measure`}>{row.name}</Link>
-        </h2>
-      )}
-      <p>
-        {rows(row.job.rooms)
-          .map((r) => r.name)
-          .join(', ') || 'no rooms'}
-        <br />
-        {formatArea(
-          takeoffs.flatMap((t) => t.surfaces).reduce((sum, s) => sum + s.area.value, 0),
-          row.job.units,
-        )}{' '}
-        to paint
-        <br />
-        <small>saved {when.format(row.updated)}</small>
-      </p>
-      <Button
-        size="small"
-        variant="outlined"
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-        aria-label={`More for ${row.name}`}
-      >
-        More
-      </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        <MenuItem onClick={act(() => setNaming(true))}>Rename</MenuItem>
-        <MenuItem onClick={act(() => void attempt(`${row.name} was not copied`, () => duplicateJob(row, freshId())))}>
-          Duplicate
-        </MenuItem>
-        <MenuItem onClick={act(() => exportJob(row.job))}>Export</MenuItem>
-        <MenuItem onClick={act(onDelete)}>Delete</MenuItem>
-      </Menu>
     </li>
   );
 }

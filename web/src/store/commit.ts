@@ -2,7 +2,7 @@ import type { Edit } from '@kovelin/core/job/edits.ts';
 import { overlap } from '@kovelin/core/job/edits.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Patch } from 'immer';
-import type { Database, JobRow } from './db.ts';
+import type { Database } from './db.ts';
 import { door } from './door.ts';
 
 /** An edit on its way into the database. */
@@ -78,13 +78,3 @@ export const touchesSince = (db: Database, id: string, rev: number) =>
     .where('[jobId+rev]')
     .between([id, rev + 1], [id, Infinity])
     .toArray();
-
-/** A row of a new job: `made` tells it from another of the same id. */
-export const newRow = (job: Job, made: string): JobRow => ({
-  id: job.id,
-  made,
-  rev: 1,
-  name: job.name,
-  updated: Date.now(),
-  job,
-});

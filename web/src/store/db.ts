@@ -103,3 +103,13 @@ function bringUp(row: { job: Json }): void {
 }
 
 export const db = new Database();
+
+/** A row of a new job: `made` tells it from another of the same id. */
+export const newRow = (job: Job, made: string): JobRow => ({
+  id: job.id,
+  made,
+  rev: 1,
+  name: job.name,
+  updated: Date.now(),
+  job,
+});

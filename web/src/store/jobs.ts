@@ -2,8 +2,7 @@ import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
 import { rows, type Job } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
-import { db, type JobRow } from './db.ts';
-import { commit, newRow } from './commit.ts';
+import { db, newRow, type JobRow } from './db.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
 import { ownedBefore } from './kept.ts';
@@ -23,6 +22,7 @@ export const duplicateJob = (row: JobRow, id: string): Promise<string> =>
 
 /** @returns a sentence when it cannot be done. */
 export async function renameJob({ id, made, rev }: JobRow, name: string): Promise<string | null> {
+  const { commit } = await import('./commit.ts');
   const edit = { name: 'renameJob', args: { name } } as const;
   const { refused } = await commit(db, { id, made, by: freshId() }, { key: freshId(), edit, since: rev });
   return refused;

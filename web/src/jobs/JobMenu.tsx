@@ -1,0 +1,40 @@
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { attempt } from '../app/database.ts';
+import type { JobRow } from '../store/db.ts';
+import { freshId } from '../store/ids.ts';
+import { duplicateJob, exportJob } from '../store/jobs.ts';
+
+interface Props {
+  readonly row: JobRow;
+  readonly anchor: HTMLElement;
+  readonly onClose: () => void;
+  readonly onRename: () => void;
+  readonly onDelete: () => void;
+}
+
+/** What else can be done with a job; fetched when it is asked for. */
+export default function JobMenu({ row, anchor, onClose, onRename, onDelete }: Props) {
+  const copy = () => void attempt(`${row.name} was not copied`, () => duplicateJob(row, freshId()));
+  const actions: readonly (readonly [string, () => void])[] = [
+    ['Rename', onRename],
+    ['Duplicate', copy],
+    ['Export', () => exportJob(row.job)],
+    ['Delete', onDelete],
+  ];
+  return (
+    <Menu anchorEl={anchor} open onClose={onClose}>
+      {actions.map(([word, act]) => (
+        <MenuItem
+          key={word}
+          onClick={() => {
+            onClose();
+            act();
+          }}
+        >
+          {word}
+        </MenuItem>
+      ))}
+    </Menu>
+  );
+}
