@@ -1,19 +1,21 @@
-import { benchCore } from './core.ts';
 import { benchHostile } from './hostile.ts';
 import { benchKills } from './kills.ts';
 import { benchMeasure } from './measure.ts';
 import { benchOrder } from './order.ts';
+import { benchPlan } from './plan.ts';
 import { benchSpecify } from './specify.ts';
 import { benchWeb } from './web.ts';
+import { benchWhole } from './whole.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- core measure specify order size keys slider memory` for parts; `hostile`
+ * `npm run bench` for all that is quick, `npm run bench -- whole plan measure specify order size keys slider memory` for parts; `hostile`
  * and `kills` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
 const wanted = (part: string) => parts.length === 0 || parts.includes(part);
 
-if (wanted('core')) benchCore();
+if (wanted('whole')) await benchWhole();
+if (wanted('plan')) benchPlan();
 if (wanted('measure')) benchMeasure();
 if (wanted('specify')) benchSpecify();
 if (wanted('order')) await benchOrder();

@@ -1,4 +1,5 @@
 import type { Id, Scope, SurfaceId } from './types.ts';
+import { remember } from '../units/remember.ts';
 import { familyOf, type SurfaceKind } from './vocabulary.ts';
 
 export interface SurfaceRef {
@@ -10,13 +11,13 @@ export interface SurfaceRef {
 export const roomScope = (room: Id, kind: SurfaceKind): Scope => `${room}:${kind}`;
 
 /** From the surface itself to all of its family in the job: the nearest answer wins. */
-export const scopesOf = ({ id, room, kind }: SurfaceRef): readonly Scope[] => [
+export const scopesOf = remember(({ id, room, kind }: SurfaceRef): readonly Scope[] => [
   id,
   `${room}:${kind}`,
   `${room}:${familyOf(kind)}`,
   `all:${kind}`,
   `all:${familyOf(kind)}`,
-];
+]);
 
 /** The nearest entry of a scoped map, with the scope it came from. */
 export function nearest<T>(map: Readonly<Record<Scope, T>>, surface: SurfaceRef): { value: T; from: Scope } | null {

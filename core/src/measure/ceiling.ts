@@ -31,6 +31,9 @@ const LEVEL = 1e-4;
 /** The plane through the rim's heights, or null when none passes within tolerance. */
 function plane(rim: readonly Rim[]): Plane | null {
   const spots = rim.flatMap((r) => r.spots);
+  const plan = rim.map((r) => r.at);
+  // most ceilings are level: then there is nothing to fit
+  if (spots.every((p) => p.z === spots[0]?.z)) return { plan, planArea: polygonArea(plan), factor: 1 };
   const cx = spots.reduce((s, p) => s + p.x, 0) / spots.length;
   const cy = spots.reduce((s, p) => s + p.y, 0) / spots.length;
   const centred = spots.map((p) => ({ x: p.x - cx, y: p.y - cy, z: p.z }));
@@ -47,7 +50,6 @@ function plane(rim: readonly Rim[]): Plane | null {
   const [bx, by] = fit as [number, number];
   const off = Math.max(...spots.map((p) => Math.abs(p.z - mean - bx * (p.x - cx) - by * (p.y - cy))));
   if (off > HEIGHT_TOLERANCE) return null;
-  const plan = rim.map((r) => r.at);
   return { plan, planArea: polygonArea(plan), factor: Math.hypot(bx, by) < LEVEL ? 1 : Math.hypot(1, bx, by) };
 }
 

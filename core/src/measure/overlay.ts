@@ -105,7 +105,10 @@ function beside(
   right: readonly Stretch[],
   meet: (a: number, b: number, length: Metres) => void,
 ): void {
-  const ys = [...left, ...right].flatMap((s) => [s.from, s.to]).sort((a, b) => a - b);
+  const ys: Metres[] = [];
+  for (const { from, to } of left) ys.push(from, to);
+  for (const { from, to } of right) ys.push(from, to);
+  ys.sort((a, b) => a - b);
   const at = (list: readonly Stretch[], y: Metres) => list.find((s) => s.from < y && y < s.to)?.top ?? OUTSIDE;
   for (let i = 1; i < ys.length; i++) {
     const [from, to] = [ys[i - 1] as Metres, ys[i] as Metres];

@@ -7,7 +7,7 @@ import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
 import { INCH, type Metres, type Money } from '../units/si.ts';
-import { compute, given, type Dimension, type Working } from '../units/working.ts';
+import { compute, given, unopened, type Dimension, type Working } from '../units/working.ts';
 import { maskedLength } from '../work/operations.ts';
 import type { PaintLine } from './paint.ts';
 
@@ -117,11 +117,16 @@ interface Need {
 const need = (item: MaterialItem, working: Working, size: MaterialSize = {}): Need => ({ item, working, size });
 const sum = (name: string, dimension: Dimension, terms: readonly Working[]) =>
   compute('sum', name, dimension, ...terms);
-const plus = (of: (s: Specified) => number, name: string, dimension: Dimension, list: readonly Specified[]) =>
-  sum(
-    name,
-    dimension,
-    list.map((s) => given(s.surface.name, of(s), dimension)),
+/** The areas of surfaces, added up. */
+const areas = (name: string, list: readonly Specified[]): Working =>
+  unopened(
+    list.reduce((total, s) => total + areaOf(s), 0),
+    () =>
+      sum(
+        name,
+        'area',
+        list.map((s) => given(s.surface.name, areaOf(s), 'area')),
+      ),
   );
 const areaOf = (s: Specified) => s.surface.area.value;
 
@@ -217,10 +222,9 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
       ),
     ),
   );
-  const grits = new Map<number, Working[]>();
+  const grits = new Map<number, Specified[]>();
   for (const s of surfaces)
-    for (const grit of new Set(prepPlan(s).flatMap((line) => line.grits)))
-      listed(grits, grit).push(given(s.surface.name, areaOf(s), 'area'));
+    for (const grit of new Set(prepPlan(s).flatMap((line) => line.grits))) listed(grits, grit).push(s);
   const scraped = surfaces.filter((s) => effective(s.system.prep).includes('scrape'));
   const rooms = new Set(surfaces.map((s) => s.surface.room)).size;
   return [
@@ -229,8 +233,8 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
     need('patch', given('larger holes', holes.find((h) => h.hole === 'large')?.count ?? 0, 'count')),
     ...[...grits]
       .sort(([a], [b]) => a - b)
-      .map(([grit, areas]) =>
-        need('abrasive', per(job, 'abrasive', sum(`sanded at ${grit}`, 'area', areas), 'abrasive.area'), { grit }),
+      .map(([grit, sanded]) =>
+        need('abrasive', per(job, 'abrasive', areas(`sanded at ${grit}`, sanded), 'abrasive.area'), { grit }),
       ),
     need(
       'blades',
@@ -336,8 +340,8 @@ function cleaning({ job, takeoffs, surfaces, days }: MaterialQuestion): Need[] {
   const packs = (name: string, pieces: Working, key: DefaultKey) =>
     compute('quotient', name, 'count', pieces, given('a pack', setting(job, key), 'count'));
   return [
-    need('wash', per(job, 'sugar soap', plus(areaOf, 'washed', 'area', doing('wash')), 'wash.area')),
-    need('degrease', per(job, 'degreaser', plus(areaOf, 'degreased', 'area', doing('degrease')), 'degrease.area')),
+    need('wash', per(job, 'sugar soap', areas('washed', doing('wash')), 'wash.area')),
+    need('degrease', per(job, 'degreaser', areas('degreased', doing('degrease')), 'degrease.area')),
     need(
       'rags',
       packs(

@@ -8,7 +8,7 @@ import { isPorous } from '../specify/system.ts';
 import { dilution, type Specified } from '../specify/specify.ts';
 import { INCH, type Litres } from '../units/si.ts';
 import { remember } from '../units/remember.ts';
-import { compute, given, type Working } from '../units/working.ts';
+import { compute, given, unopened, type Working } from '../units/working.ts';
 import { planBoxing, wallsFrom, type BoxCan, type BoxingPlan, type BoxWall } from './boxing.ts';
 import { chooseCans, type CanChoice } from './cans.ts';
 import { demandOf, expectedLeftover, litresFor, shortfallChance, type Demand } from './shortfall.ts';
@@ -140,37 +140,46 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
   const drunk = isPorous(s.survey) ? (thirsty - 1) * c.thirst : 0;
   const films = Array.from({ length: c.coats }, (_, i) => (i === 0 ? c.first * c.dose + drunk : c.dose));
   const full = films.reduce((sum, film) => sum + film, 0);
-  const terms: Working[] = [paintedWith(job, s), given('full coats', full, 'count')];
   const texture = setting(job, `texture.${s.survey.texture}` as DefaultKey);
-  if (texture !== 1) terms.push(given('texture', texture, 'ratio'));
-  if (s.nap.film !== 1) terms.push(given('nap', s.nap.film, 'ratio'));
-  if (c.share !== 1) terms.push(given('share', c.share, 'ratio'));
-  const litres = compute(
-    'quotient',
-    s.surface.name,
-    'volume',
-    compute('product', 'area to cover', 'area', ...terms),
-    given(product.solids ? 'spread by solids, less losses' : 'label rate', rate, 'spread'),
-  );
+  const painted = paintedWith(job, s);
+  const litres = unopened((painted.value * full * texture * s.nap.film * c.share) / rate, () => {
+    const factors = [
+      ['texture', texture],
+      ['nap', s.nap.film],
+      ['share', c.share],
+    ] as const;
+    const ratios = factors.flatMap(([name, value]) => (value === 1 ? [] : [given(name, value, 'ratio')]));
+    return compute(
+      'quotient',
+      s.surface.name,
+      'volume',
+      compute('product', 'area to cover', 'area', painted, given('full coats', full, 'count'), ...ratios),
+      given(product.solids ? 'spread by solids, less losses' : 'label rate', rate, 'spread'),
+    );
+  });
   return { specified: s, litres, coats: films.map((film) => (full ? (litres.value * film) / full : 0)) };
 }
 
 function paintedWith(job: Pick<Job, 'settings'>, s: Specified): Working {
-  const area = given('area', s.surface.area.value, 'area');
-  if (familyOf(s.surface.kind) === 'trim' || s.surface.cut === 0) return area;
+  const area = s.surface.area.value;
+  const bare = () => given('area', area, 'area');
+  if (familyOf(s.surface.kind) === 'trim' || s.surface.cut === 0) return bare();
   const again = setting(job, 'cut.overlap') * setting(job, 'hiding.cutFilm');
-  return compute(
-    'sum',
-    'area, and the cut band again',
-    'area',
-    area,
+  const band = setting(job, 'cut.band');
+  return unopened(area + s.surface.cut * band * again, () =>
     compute(
-      'product',
-      'cut band again',
+      'sum',
+      'area, and the cut band again',
       'area',
-      given('cut in', s.surface.cut, 'length'),
-      given('band', setting(job, 'cut.band'), 'length'),
-      given('of it again', again, 'ratio'),
+      bare(),
+      compute(
+        'product',
+        'cut band again',
+        'area',
+        given('cut in', s.surface.cut, 'length'),
+        given('band', band, 'length'),
+        given('of it again', again, 'ratio'),
+      ),
     ),
   );
 }

@@ -76,8 +76,25 @@ export function specifySurface(
   const { product, colour, from } = finishOf(job, surface);
   const survey = surveyOf(job.survey, surface);
   const c: Case = { kind: surface.kind, room, survey, product, colour, practice: job.practice, grazedBy };
-  const system = systemOf(job, c, job.decisions[surface.id]);
-  return { ...system, surface, finishFrom: from, wet: isWetRoom(room) };
+  const s = systemOf(job, c, job.decisions[surface.id]);
+  // member by member: a spread of so many takes longer than all else here
+  return {
+    surface,
+    finishFrom: from,
+    wet: isWetRoom(room),
+    survey: s.survey,
+    product: s.product,
+    colour: s.colour,
+    sheen: s.sheen,
+    system: s.system,
+    hiding: s.hiding,
+    nap: s.nap,
+    question: s.question,
+    tinted: s.tinted,
+    zones: s.zones,
+    grazedBy: s.grazedBy,
+    primer: s.primer,
+  };
 }
 
 /** One object for all surfaces that the same answers hold for, so that they are one case. */

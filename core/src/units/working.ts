@@ -46,6 +46,33 @@ export function compute(op: Computed['op'], name: string, dimension: Dimension, 
   return { op, name, dimension, of, value: apply(op, of, valueOf) };
 }
 
+/** A figure whose terms are made when somebody opens it: most are never opened. */
+class Unopened implements Computed {
+  private made: Computed | null = null;
+  constructor(
+    readonly value: number,
+    private readonly make: () => Computed,
+  ) {}
+  private get tree(): Computed {
+    this.made ??= this.make();
+    return this.made;
+  }
+  get op(): Computed['op'] {
+    return this.tree.op;
+  }
+  get name(): string {
+    return this.tree.name;
+  }
+  get dimension(): Dimension {
+    return this.tree.dimension;
+  }
+  get of(): readonly Working[] {
+    return this.tree.of;
+  }
+}
+/** `value` is what the tree comes to: tests evaluate every figure the core hands out. */
+export const unopened = (value: number, make: () => Computed): Computed => new Unopened(value, make);
+
 /** Evaluates the tree from its leaves; equals `working.value` for every figure the core hands out. */
 export const evaluate = (working: Working): number =>
   working.op === 'given' ? working.value : apply(working.op, working.of, evaluate);

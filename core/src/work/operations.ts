@@ -6,7 +6,7 @@ import { effective } from '../specify/reasons.ts';
 import { conditionOf } from '../specify/system.ts';
 import type { Specified } from '../specify/specify.ts';
 import { remember } from '../units/remember.ts';
-import { compute, given, type Working } from '../units/working.ts';
+import { compute, given, unopened, type Working } from '../units/working.ts';
 
 export const OPERATIONS = ['protect', 'prep', 'prime', 'cut', 'roll', 'brush', 'mask', 'unmask', 'clear'] as const;
 export type OperationKind = (typeof OPERATIONS)[number];
@@ -47,16 +47,17 @@ function list(job: Labouring, takeoff: RoomTakeoff, surfaces: readonly Specified
     value: number,
     key: Parameters<typeof setting>[1],
     dimension: 'area' | 'length',
-  ): Working =>
-    compute(
-      'quotient',
-      name,
-      'minutes',
-      given(name, value, dimension),
-      given('done in a minute', setting(job, key), dimension),
+  ): Working => {
+    const each = setting(job, key);
+    return unopened(value / each, () =>
+      compute('quotient', name, 'minutes', given(name, value, dimension), given('done in a minute', each, dimension)),
     );
-  const load = given('fetch, stir and load', setting(job, 'load.minutes'), 'minutes');
-  const withLoad = (name: string, work: Working) => compute('sum', name, 'minutes', work, load);
+  };
+  const loading = setting(job, 'load.minutes');
+  const withLoad = (name: string, work: Working) =>
+    unopened(work.value + loading, () =>
+      compute('sum', name, 'minutes', work, given('fetch, stir and load', loading, 'minutes')),
+    );
   const floor = takeoff.floorArea ?? 0;
   const operations: Operation[] = [];
   if (surfaces.length === 0) return operations;
