@@ -8,7 +8,7 @@ import { benchWeb } from './web.ts';
 import { benchWhole } from './whole.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- whole plan measure specify order size keys slider memory` for parts; `hostile`
+ * `npm run bench` for all that is quick, `npm run bench -- whole plan measure specify order size keys open slider memory` for parts; `hostile`
  * and `kills` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
@@ -21,4 +21,4 @@ if (wanted('specify')) benchSpecify();
 if (wanted('order')) await benchOrder();
 if (parts.includes('hostile')) benchHostile();
 if (parts.includes('kills')) await benchKills();
-if (['size', 'keys', 'slider', 'memory'].some(wanted)) await benchWeb(wanted);
+if (['size', 'keys', 'open', 'slider', 'memory'].some(wanted)) await benchWeb(wanted);

@@ -1,6 +1,7 @@
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea, formatMinutes, formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { FOOT, type System } from '@kovelin/core/units/si.ts';
+import type { Ledger } from '@kovelin/core/whole/ledger.ts';
 import { lazy } from 'react';
 import { daysWord } from './app/days.ts';
 import type { Facts, Step } from './app/step.ts';
@@ -22,12 +23,12 @@ function planned({ plan, waiting, job }: Facts): readonly [string, number | null
   return [`${daysWord(plan.days.days)}, ${CREWS[job.crew.people.length] ?? ''}`, finish];
 }
 
-/** A figure of the order, which waits for the plan. */
-const ordered =
-  (key: 'paint' | 'minutes' | 'price', text: (value: number, facts: Facts) => string) =>
+/** A figure that may have to wait. */
+const figure =
+  (value: (ledger: Ledger) => number | undefined, text: (value: number, facts: Facts) => string) =>
   (facts: Facts): readonly [string, number | null] => {
-    const value = facts.ledger.ordered?.[key];
-    return value === undefined ? [facts.waiting, null] : [text(value, facts), value];
+    const known = value(facts.ledger);
+    return known === undefined ? [facts.waiting, null] : [text(known, facts), known];
   };
 
 /** The steps of the work, in the order of the tape. A new one is a folder and a row. */
@@ -39,8 +40,20 @@ export const STEPS: readonly Step[] = [
     View: lazy(() => import('./measure/MeasureView.tsx')),
     papers: [],
     figures: [
-      { label: 'Paint area', of: ({ ledger, system }) => [formatArea(ledger.area, system), ledger.area] },
-      { label: 'Cut-in', of: ({ ledger, system }) => [longRun(ledger.cutIn, system), ledger.cutIn] },
+      {
+        label: 'Paint area',
+        of: figure(
+          (l) => l.measured?.area,
+          (area, { system }) => formatArea(area, system),
+        ),
+      },
+      {
+        label: 'Cut-in',
+        of: figure(
+          (l) => l.measured?.cutIn,
+          (run, { system }) => longRun(run, system),
+        ),
+      },
     ],
   },
   {
@@ -61,8 +74,20 @@ export const STEPS: readonly Step[] = [
       { key: 'list', View: lazy(() => import('./order/ShoppingPage.tsx')) },
     ],
     figures: [
-      { label: 'Paint', of: ordered('paint', (litres, { system }) => formatVolume(litres, system)) },
-      { label: 'Price', of: ordered('price', (price, { job }) => formatMoney(price, job.currency)) },
+      {
+        label: 'Paint',
+        of: figure(
+          (l) => l.ordered?.paint,
+          (litres, { system }) => formatVolume(litres, system),
+        ),
+      },
+      {
+        label: 'Price',
+        of: figure(
+          (l) => l.ordered?.price,
+          (price, { job }) => formatMoney(price, job.currency),
+        ),
+      },
       {
         label: 'Risk of running short',
         isRisk: true,
@@ -81,7 +106,7 @@ export const STEPS: readonly Step[] = [
     View: lazy(() => import('./sequence/SequenceView.tsx')),
     papers: [{ key: 'sheet', View: lazy(() => import('./sequence/DaySheet.tsx')) }],
     figures: [
-      { label: 'Work', of: ordered('minutes', formatMinutes) },
+      { label: 'Work', of: figure((l) => l.ordered?.minutes, formatMinutes) },
       { label: 'Days', of: planned },
     ],
   },

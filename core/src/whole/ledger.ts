@@ -15,8 +15,8 @@ export interface Ordered {
 }
 /** What the bottom of every screen shows, in SI; each figure is the sum the named step shows. */
 export interface Ledger {
-  readonly area: number;
-  readonly cutIn: number;
+  /** null until all rooms are worked out. */
+  readonly measured: { readonly area: number; readonly cutIn: number } | null;
   /** null until there is a plan. */
   readonly ordered: Ordered | null;
 }
@@ -31,8 +31,10 @@ export function orderedOf({ paints, labour, price }: JobOrder): Ordered {
   };
 }
 
-export const ledgerOf = (takeoffs: readonly RoomTakeoff[], ordered: Ordered | null): Ledger => ({
-  area: takeoffs.flatMap((t) => t.surfaces).reduce((sum, s) => sum + s.area.value, 0),
-  cutIn: takeoffs.flatMap((t) => t.lines).reduce((sum, line) => sum + line.length.value, 0),
+export const ledgerOf = (takeoffs: readonly RoomTakeoff[] | null, ordered: Ordered | null): Ledger => ({
+  measured: takeoffs && {
+    area: takeoffs.flatMap((t) => t.surfaces).reduce((sum, s) => sum + s.area.value, 0),
+    cutIn: takeoffs.flatMap((t) => t.lines).reduce((sum, line) => sum + line.length.value, 0),
+  },
   ordered,
 });

@@ -1,5 +1,5 @@
 import { rows } from '@kovelin/core/job/types.ts';
-import { takeoffJob } from '@kovelin/core/measure/takeoff.ts';
+import { takeoffRoom } from '@kovelin/core/measure/takeoff.ts';
 import { useCallback, useDeferredValue, useMemo, useSyncExternalStore, type ReactNode } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { JobSession, SessionState } from '../store/session.ts';
@@ -52,16 +52,14 @@ export function JobProvider({ session, children }: { session: JobSession; childr
   const [wantedRoom, wantedSurface] = [params.get('room'), params.get('surface')];
   const view = useMemo(() => {
     const { shown } = state;
-    const takeoffs = takeoffJob(shown);
     const rooms = rows(shown.rooms);
     const room = rooms.find((r) => r.id === wantedRoom) ?? rooms[0] ?? null;
-    const takeoff = takeoffs.find((t) => t.room.id === room?.id) ?? null;
+    const takeoff = room && takeoffRoom(shown, room);
     const surfaces = takeoff?.surfaces ?? [];
     const surface = surfaces.find((s) => s.id === wantedSurface) ?? surfaces.find((s) => s.kind === 'wall') ?? null;
     return {
       session,
       state,
-      takeoffs,
       system: shown.units,
       room,
       takeoff,

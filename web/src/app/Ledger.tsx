@@ -1,12 +1,13 @@
 import { ledgerOf } from '@kovelin/core/whole/ledger.ts';
 import { Link, useLocation } from 'react-router';
 import { usePlan } from '../workers/whole.ts';
-import { useJob } from './job-context.ts';
+import { useJob, useTakeoffs } from './job-context.ts';
 import { useSteps, type Facts } from './step.ts';
 
 /** Always true: the job's sums, each a link to the step it comes from; what may go wrong stands last. */
 export function Ledger() {
-  const { takeoffs, state, system } = useJob();
+  const { state, system } = useJob();
+  const takeoffs = useTakeoffs();
   const { search } = useLocation();
   const { data, isFetching } = usePlan(state.job);
   const facts: Facts = {

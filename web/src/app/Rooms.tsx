@@ -5,7 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import { freshId } from '../store/ids.ts';
 import { exportJob } from '../store/jobs.ts';
-import { useJob } from './job-context.ts';
+import { useJob, useTakeoffs } from './job-context.ts';
 
 /** What a room still waits for, in a few words. */
 function told({ problems, missing, closure, warnings }: RoomTakeoff): string {
@@ -17,7 +17,8 @@ function told({ problems, missing, closure, warnings }: RoomTakeoff): string {
 
 /** The rooms by their plan, what each still waits for, and what to do with the job as a whole. */
 export function Rooms() {
-  const { state, takeoffs, room, goTo, session } = useJob();
+  const { state, room, goTo, session } = useJob();
+  const takeoffs = useTakeoffs() ?? [];
   const [params] = useSearchParams();
   const takeoffOf = new Map(takeoffs.map((t) => [t.room.id, t]));
   const add = () => {

@@ -1,4 +1,4 @@
-import type { RoomTakeoff, Surface } from '@kovelin/core/measure/takeoff.ts';
+import { takeoffJob, type RoomTakeoff, type Surface } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { compute, given, type Working } from '@kovelin/core/units/working.ts';
@@ -108,7 +108,8 @@ export default function TakeoffTable({
   view: JobView;
   onExplain: (shown: Explained | null) => void;
 }) {
-  const { takeoffs, system, surface } = view;
+  const { system, surface } = view;
+  const takeoffs = takeoffJob(view.state.shown);
   const [by, setBy] = useState<Grouping>('room');
   const surfaces = takeoffs.flatMap((t) =>
     t.surfaces.map((s) => ({
