@@ -8,6 +8,7 @@ const may = {
   work: ['units', 'job', 'measure', 'specify', 'lines'],
   order: ['units', 'job', 'measure', 'specify', 'lines', 'work'],
   sequence: ['units', 'job', 'measure', 'specify', 'lines', 'work'],
+  whole: ['units', 'job', 'measure', 'specify', 'lines', 'work', 'order', 'sequence'],
 };
 const core = (folder) => `^core/src/${folder}/`;
 const rules = Object.entries(may).map(([folder, others]) => ({
@@ -41,6 +42,13 @@ module.exports = {
       severity: 'error',
       from: { path: '^web/src/(measure|specify|order|sequence|jobs)/' },
       to: { path: '^web/src/(measure|specify|order|sequence|jobs)/', pathNot: '^web/src/$1/' },
+    },
+    {
+      name: 'frame-knows-no-step',
+      comment: 'steps.ts names the steps; the frame and the drawing are given them',
+      severity: 'error',
+      from: { path: '^web/src/(app|drawing|store|workers)/' },
+      to: { path: '^web/src/(measure|specify|order|sequence|jobs|steps)[/.]' },
     },
     {
       name: 'no-circular',
