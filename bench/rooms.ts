@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { seededIds } from '../core/src/job/create.ts';
 import { openJob } from '../core/src/job/open.ts';
-import { rows, type Job, type Opening, type Part, type Room, type Wall } from '../core/src/job/types.ts';
+import { rows } from '../core/src/job/table.ts';
+import type { Job } from '../core/src/job/types.ts';
+import type { Opening, Part, Room, Wall } from '../core/src/job/measured.ts';
 import { toTable } from '../core/src/job/create.ts';
 
 /** The keeper's cottage repeated to `count` rooms, every id new. */

@@ -1,5 +1,5 @@
 import { converter } from 'culori';
-import { rows } from '../core/src/job/types.ts';
+import { rows } from '../core/src/job/table.ts';
 import { takeoffJob } from '../core/src/measure/takeoff.ts';
 import { bandsOf } from '../core/src/specify/colour.ts';
 import { specifyRoom } from '../core/src/specify/specify.ts';

@@ -2,7 +2,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { readAny } from '../core/src/exchange/read.ts';
 import { applyEdit, type Edit } from '../core/src/job/edits.ts';
-import { rows, type Job } from '../core/src/job/types.ts';
+import { rows } from '../core/src/job/table.ts';
+import type { Job } from '../core/src/job/types.ts';
 
 const read = readAny(readFileSync('examples/keepers-cottage.tape', 'utf8'), "Keeper's cottage");
 if (!read.ok) throw new Error(read.problems.map((p) => `${p.line}: ${p.message}`).join('\n'));

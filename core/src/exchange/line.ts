@@ -1,6 +1,5 @@
-import type { Reading } from '../job/types.ts';
 import type { LengthOptions } from '../units/length.ts';
-import { scanReading } from '../units/reading.ts';
+import { scanReading, type Reading } from '../units/reading.ts';
 import type { LengthUnit } from '../units/si.ts';
 
 /** What is wrong in a line, and where. */

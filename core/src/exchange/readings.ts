@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
-import { rows, type Id, type Reading, type Room } from '../job/types.ts';
+import { rows, type Id } from '../job/table.ts';
+import type { Room } from '../job/measured.ts';
 import type { Problem } from '../units/problem.ts';
-import { readReading, unitOf } from '../units/reading.ts';
+import { readReading, unitOf, type Reading } from '../units/reading.ts';
 import { Faults, overlong, overlongLine } from './faults.ts';
 import { METRES_PER, type LengthUnit, type System } from '../units/si.ts';
 

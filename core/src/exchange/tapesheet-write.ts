@@ -1,5 +1,7 @@
 import { newOpening } from '../job/create.ts';
-import { rows, type Foot, type Opening, type Part, type Reading, type Room } from '../job/types.ts';
+import { rows } from '../job/table.ts';
+import type { Foot, Opening, Part, Room } from '../job/measured.ts';
+import type { Reading } from '../units/reading.ts';
 import { parseLength, trimNumber, typeLength, type LengthOptions } from '../units/length.ts';
 import type { LengthUnit, System } from '../units/si.ts';
 import { MOST } from '../job/limits.ts';

@@ -1,6 +1,10 @@
 import type { System } from '../units/si.ts';
 import { STARTING_COLOURS, STARTING_FINISHES, STARTING_PRODUCTS, useFromName } from './library.ts';
-import type { Id, Job, JobOption, Opening, Part, Practice, Pricing, Room, ShelfCan, Table, Wall } from './types.ts';
+import type { Id, Table } from './table.ts';
+import type { Job } from './types.ts';
+import type { JobOption, Pricing, ShelfCan } from './priced.ts';
+import type { Opening, Part, Room, Wall } from './measured.ts';
+import type { Practice } from './paints.ts';
 
 export type IdSource = () => Id;
 

@@ -5,30 +5,14 @@ import { letter, newRoom, newWall, seededIds } from './create.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
 import { within } from './limits.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
-import type {
-  Check,
-  Colour,
-  Crew,
-  Decisions,
-  FinishChoice,
-  Id,
-  Job,
-  JobOption,
-  Opening,
-  Part,
-  Practice,
-  Priced,
-  Pricing,
-  Product,
-  Reading,
-  Room,
-  Scope,
-  ShelfCan,
-  Survey,
-  SystemValues,
-  TrimRun,
-  Wall,
-} from './types.ts';
+import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
+import type { Colour, Decisions, FinishChoice, Practice, Priced, Product, SystemValues } from './paints.ts';
+import type { Crew } from './crew.ts';
+import type { Id, Scope } from './table.ts';
+import type { Job } from './types.ts';
+import type { JobOption, Pricing, ShelfCan } from './priced.ts';
+import type { Reading } from '../units/reading.ts';
+import type { Survey } from './surveyed.ts';
 import type { TrimKind } from './vocabulary.ts';
 
 enablePatches();

@@ -15,7 +15,9 @@ import { takeoffJob } from '../measure/takeoff.ts';
 import { smallJob } from '../testing/hostile.ts';
 import { figuresFault } from '../testing/laws.ts';
 import { sentence } from '../units/problem.ts';
-import { rows, type Job, type Room } from './types.ts';
+import { rows } from './table.ts';
+import type { Job } from './types.ts';
+import type { Room } from './measured.ts';
 
 const room = newRoom('r1', 'Parlour', seededIds('r1'), 'imperial');
 const job = newJob('j1', 'Test', 'imperial', [room]);

@@ -1,5 +1,6 @@
 import { GALLON, QUART, SQUARE_FOOT } from '../units/si.ts';
-import type { Colour, Product, Survey } from './types.ts';
+import type { Colour, Product } from './paints.ts';
+import type { Survey } from './surveyed.ts';
 import type { Family, PaintFamily, PrimerKind, RoomUse, Sheen, TintBase } from './vocabulary.ts';
 
 /** Starting products: plainly named, invented, with common label values. A job copies them and may change its copy. */

@@ -1,7 +1,8 @@
 import type { IdSource } from './create.ts';
 import { newRoom, toTable } from './create.ts';
 import { useFromName } from './library.ts';
-import { rows, type Check, type Id, type Opening, type Part, type Room, type Wall } from './types.ts';
+import { rows, type Id } from './table.ts';
+import type { Check, Opening, Part, Room, Wall } from './measured.ts';
 import type { System } from '../units/si.ts';
 
 /** A room as shorthand text says it: by labels, before it has ids. */

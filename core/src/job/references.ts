@@ -1,6 +1,7 @@
 import type { Problem } from '../units/problem.ts';
 import { MOST } from './limits.ts';
-import type { Job, Room } from './types.ts';
+import type { Job } from './types.ts';
+import type { Room } from './measured.ts';
 
 /** Ids that point nowhere, and tables whose order and entries disagree. */
 export function references(job: Job): Problem[] {

@@ -2,28 +2,14 @@ import Joi from 'joi';
 import { isDay } from '../units/day.ts';
 import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
 import { ENDS, MOST, type Ends } from './limits.ts';
-import type {
-  Can,
-  Colour,
-  Crew,
-  Decisions,
-  FinishChoice,
-  Job,
-  JobOption,
-  Opening,
-  Part,
-  Person,
-  Practice,
-  Priced,
-  Pricing,
-  Product,
-  Reading,
-  Room,
-  ShelfCan,
-  Survey,
-  Table,
-  Wall,
-} from './types.ts';
+import type { Can, Colour, Decisions, FinishChoice, Practice, Priced, Product } from './paints.ts';
+import type { Crew, Person } from './crew.ts';
+import type { Job } from './types.ts';
+import type { JobOption, Pricing, ShelfCan } from './priced.ts';
+import type { Opening, Part, Room, Wall } from './measured.ts';
+import type { Reading } from '../units/reading.ts';
+import type { Survey } from './surveyed.ts';
+import type { Table } from './table.ts';
 import * as v from './vocabulary.ts';
 
 /** The job document at the door. What it may hold is said in limits.ts and defaults.ts; `docs/job.schema.json` is made from this. */

@@ -1,4 +1,4 @@
-import type { Id, Scope, SurfaceId } from './types.ts';
+import type { Id, Scope, SurfaceId } from './table.ts';
 import { remember } from '../units/remember.ts';
 import { familyOf, type SurfaceKind } from './vocabulary.ts';
 

@@ -1,4 +1,5 @@
-import { rows, type Opening, type Part, type Room, type Wall } from '../job/types.ts';
+import { rows } from '../job/table.ts';
+import type { Opening, Part, Room, Wall } from '../job/measured.ts';
 import { formatLength } from '../units/length.ts';
 import type { Problem } from '../units/problem.ts';
 import type { Metres, System } from '../units/si.ts';

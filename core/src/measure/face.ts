@@ -1,5 +1,6 @@
 import { setting } from '../job/defaults.ts';
-import type { Job, Opening, Part, Room, TrimRun, Wall } from '../job/types.ts';
+import type { Job } from '../job/types.ts';
+import type { Opening, Part, Room, TrimRun, Wall } from '../job/measured.ts';
 import type { TrimKind } from '../job/vocabulary.ts';
 import type { Metres, SquareMetres } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';

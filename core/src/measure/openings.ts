@@ -1,4 +1,4 @@
-import type { Opening } from '../job/types.ts';
+import type { Opening } from '../job/measured.ts';
 import type { Metres, SquareMetres } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';
 import { arcOver, arcPoints } from './arc.ts';

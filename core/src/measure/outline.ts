@@ -1,4 +1,4 @@
-import type { Room, Wall } from '../job/types.ts';
+import type { Room, Wall } from '../job/measured.ts';
 import type { Metres } from '../units/si.ts';
 import { arcOver, type Arc } from './arc.ts';
 import type { Point } from './geometry.ts';

@@ -1,5 +1,6 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
-import type { Job, Opening, Part } from '../job/types.ts';
+import type { Job } from '../job/types.ts';
+import type { Opening, Part } from '../job/measured.ts';
 import { FIXTURE_KINDS, type PartKind, type SurfaceKind } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import { compute, given, type Given, type Working } from '../units/working.ts';

@@ -1,4 +1,4 @@
-import type { Id, SurfaceId } from '../job/types.ts';
+import type { Id, SurfaceId } from '../job/table.ts';
 import type { SurfaceKind, TrimKind } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import type { Working } from '../units/working.ts';

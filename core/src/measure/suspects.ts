@@ -1,5 +1,6 @@
-import type { Job, Wall } from '../job/types.ts';
-import { rows } from '../job/types.ts';
+import type { Job } from '../job/types.ts';
+import type { Wall } from '../job/measured.ts';
+import { rows } from '../job/table.ts';
 import { remember } from '../units/remember.ts';
 import type { Metres } from '../units/si.ts';
 import { findSlips, tellingDiagonal, type Slip } from './slips.ts';

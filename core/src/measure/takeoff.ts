@@ -1,5 +1,7 @@
 import { setting } from '../job/defaults.ts';
-import { rows, type Id, type Job, type Part, type Room, type TrimRun } from '../job/types.ts';
+import { rows, type Id } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
+import type { Part, Room, TrimRun } from '../job/measured.ts';
 import type { TrimKind } from '../job/vocabulary.ts';
 import type { Problem } from '../units/problem.ts';
 import { remember } from '../units/remember.ts';

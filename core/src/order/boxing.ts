@@ -1,4 +1,4 @@
-import type { Id } from '../job/types.ts';
+import type { Id } from '../job/table.ts';
 import type { Litres } from '../units/si.ts';
 
 /** A can to be boxed: bought, or from the shelf with its batch. */

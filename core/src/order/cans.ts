@@ -1,4 +1,4 @@
-import type { Can } from '../job/types.ts';
+import type { Can } from '../job/paints.ts';
 import { rememberLast } from '../units/remember.ts';
 import type { Litres, Money } from '../units/si.ts';
 

@@ -1,5 +1,7 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
-import { rows, type Job, type Priced } from '../job/types.ts';
+import { rows } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
+import type { Priced } from '../job/paints.ts';
 import { REPAIR_CLASSES } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { prepPlan } from '../specify/prep-plan.ts';

@@ -1,5 +1,8 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
-import { rows, type Cover, type Colour, type Id, type Job, type Product, type ShelfCan } from '../job/types.ts';
+import { rows, type Id } from '../job/table.ts';
+import type { Cover, Colour, Product } from '../job/paints.ts';
+import type { Job } from '../job/types.ts';
+import type { ShelfCan } from '../job/priced.ts';
 import { familyOf, type Sheen, type TintBase } from '../job/vocabulary.ts';
 import { lrvOf } from '../specify/colour.ts';
 import { effective } from '../specify/reasons.ts';

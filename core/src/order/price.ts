@@ -1,4 +1,5 @@
-import type { Id, Job } from '../job/types.ts';
+import type { Id } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
 import type { Minutes, Money } from '../units/si.ts';
 import { OPERATIONS, type Operation, type OperationKind } from '../work/operations.ts';
 import { daily, dayLength, type WorkDays } from '../work/days.ts';

@@ -1,4 +1,5 @@
-import type { Job, Product } from '../job/types.ts';
+import type { Job } from '../job/types.ts';
+import type { Product } from '../job/paints.ts';
 import { formatVolume } from '../units/quantities.ts';
 import type { Money } from '../units/si.ts';
 import { AISLES, type Aisle, type MaterialLine } from './materials.ts';

@@ -1,4 +1,5 @@
-import type { Job, Person } from '../job/types.ts';
+import type { Job } from '../job/types.ts';
+import type { Person } from '../job/crew.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { groupBy } from '../units/group.ts';
 import { formatMinutes } from '../units/quantities.ts';

@@ -1,5 +1,5 @@
 import { groupBy } from '../units/group.ts';
-import type { SystemValues } from '../job/types.ts';
+import type { SystemValues } from '../job/paints.ts';
 import { effective } from './reasons.ts';
 import type { Specified } from './specify.ts';
 

@@ -1,5 +1,7 @@
 import { setting } from '../job/defaults.ts';
-import { rows, type Id, type Job, type Room } from '../job/types.ts';
+import { rows, type Id } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
+import type { Room } from '../job/measured.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 
 /** A corner less sharp than this does not put a window beside the next wall, degrees. */

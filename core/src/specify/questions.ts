@@ -1,4 +1,4 @@
-import type { Survey } from '../job/types.ts';
+import type { Survey } from '../job/surveyed.ts';
 import {
   BOARD_LEVELS,
   CONDITIONS,

@@ -1,7 +1,10 @@
 import { setting } from '../job/defaults.ts';
 import { STARTING_SURVEY } from '../job/library.ts';
 import { layered, nearest, scopesOf } from '../job/scope.ts';
-import type { Colour, Id, Job, PrimerChoice, Product, Survey, SystemValues } from '../job/types.ts';
+import type { Colour, PrimerChoice, Product, SystemValues } from '../job/paints.ts';
+import type { Id } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
+import type { Survey } from '../job/surveyed.ts';
 import { familyOf, PILES, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { numberOf, remember, rememberLast } from '../units/remember.ts';

@@ -1,5 +1,6 @@
 import { setting } from '../job/defaults.ts';
-import type { Job, Product } from '../job/types.ts';
+import type { Job } from '../job/types.ts';
+import type { Product } from '../job/paints.ts';
 import type { Metres } from '../units/si.ts';
 
 /**

@@ -12,7 +12,9 @@ import {
   type Sheen,
   type SurfaceKind,
 } from '../job/vocabulary.ts';
-import type { Brush, Colour, Cover, Practice, PrimerChoice, Product, Room, Survey } from '../job/types.ts';
+import type { Brush, Colour, Cover, Practice, PrimerChoice, Product } from '../job/paints.ts';
+import type { Room } from '../job/measured.ts';
+import type { Survey } from '../job/surveyed.ts';
 import { INCH } from '../units/si.ts';
 import { lrvOf } from './colour.ts';
 import { because, type Decided, type Reason } from './reasons.ts';

@@ -1,4 +1,4 @@
-import type { Brush, Cover, PrimerChoice, SystemValues } from '../job/types.ts';
+import type { Brush, Cover, PrimerChoice, SystemValues } from '../job/paints.ts';
 import type { CoatStyle, Conditioner, PaintFamily, PrepStep, TrimOrder } from '../job/vocabulary.ts';
 import { formatLength } from '../units/length.ts';
 import type { System } from '../units/si.ts';

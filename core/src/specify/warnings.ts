@@ -1,6 +1,6 @@
 import { familyOf } from '../job/vocabulary.ts';
 import { remember } from '../units/remember.ts';
-import type { SystemValues } from '../job/types.ts';
+import type { SystemValues } from '../job/paints.ts';
 import { because, effective, type Reason, type RuleId } from './reasons.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import type { Specified } from './specify.ts';

@@ -1,4 +1,5 @@
-import type { Survey, SystemValues } from '../job/types.ts';
+import type { Survey } from '../job/surveyed.ts';
+import type { SystemValues } from '../job/paints.ts';
 import { QUESTIONS, type QuestionKey } from './questions.ts';
 import { MEMBERS } from './alike.ts';
 import { specifySurface, type Specified, type Specifying } from './specify.ts';

@@ -2,7 +2,10 @@ import fc from 'fast-check';
 import { newOpening, newPart, seededIds, newJob, newRoom } from '../job/create.ts';
 import { DEFAULT_KEYS } from '../job/defaults.ts';
 import { EDIT_NAMES, type Edit, type EditName } from '../job/edits.ts';
-import { rows, type Job, type Reading, type Room } from '../job/types.ts';
+import { rows } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
+import type { Reading } from '../units/reading.ts';
+import type { Room } from '../job/measured.ts';
 import * as v from '../job/vocabulary.ts';
 
 /** Values that no figure can be made of, beside ones that are only unusual: for laws over edits and files. */

@@ -1,4 +1,5 @@
-import type { Id, Product } from '../job/types.ts';
+import type { Id } from '../job/table.ts';
+import type { Product } from '../job/paints.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
 import type { PaintLine } from '../order/paint.ts';

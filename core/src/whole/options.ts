@@ -1,4 +1,5 @@
-import { rows, type Id, type JobOption } from '../job/types.ts';
+import { rows, type Id } from '../job/table.ts';
+import type { JobOption } from '../job/priced.ts';
 import type { Money } from '../units/si.ts';
 import type { WholeInput } from './inputs.ts';
 import { baseOrder } from './whole.ts';

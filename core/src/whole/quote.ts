@@ -1,5 +1,6 @@
 import { addDays } from '../units/date.ts';
-import { rows, type Id, type Job } from '../job/types.ts';
+import { rows, type Id } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
 import { groupBy } from '../units/group.ts';
 import { alike } from '../specify/alike.ts';
 import { effective } from '../specify/reasons.ts';

@@ -1,4 +1,4 @@
-import type { Practice } from '../job/types.ts';
+import type { Practice } from '../job/paints.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
 import type { WholeInput } from './inputs.ts';
 import { baseOrder } from './whole.ts';

@@ -1,4 +1,6 @@
-import { rows, type FinishChoice, type Job, type SurfaceId } from '../job/types.ts';
+import { rows, type SurfaceId } from '../job/table.ts';
+import type { FinishChoice } from '../job/paints.ts';
+import type { Job } from '../job/types.ts';
 import { takeoffJob, type RoomTakeoff } from '../measure/takeoff.ts';
 import { orderMaterials, type MaterialLine } from '../order/materials.ts';
 import { orderPaint, type PaintLine } from '../order/paint.ts';

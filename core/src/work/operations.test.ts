@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { readAny } from '../exchange/read.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
-import type { Job, Survey } from '../job/types.ts';
+import type { Job } from '../job/types.ts';
+import type { Survey } from '../job/surveyed.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { tasksOf } from '../sequence/tasks.ts';

@@ -1,5 +1,6 @@
 import { setting } from '../job/defaults.ts';
-import type { Id, Job, SurfaceId } from '../job/types.ts';
+import type { Id, SurfaceId } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
 import { familyOf, REPAIR_CLASSES } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { effective } from '../specify/reasons.ts';

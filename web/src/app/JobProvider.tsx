@@ -1,4 +1,4 @@
-import { rows } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
 import { takeoffRoom } from '@kovelin/core/measure/takeoff.ts';
 import { useCallback, useDeferredValue, useMemo, useSyncExternalStore, type ReactNode } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';

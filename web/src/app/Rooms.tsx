@@ -1,4 +1,4 @@
-import { rows } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import Button from '@mui/material/Button';
 import { Link, useSearchParams } from 'react-router';

@@ -1,8 +1,7 @@
 import type { Edit } from '@kovelin/core/job/edits.ts';
 import { within, type Ends } from '@kovelin/core/job/limits.ts';
-import type { Reading } from '@kovelin/core/job/types.ts';
 import type { LengthOptions } from '@kovelin/core/units/length.ts';
-import { readReading, unitOf } from '@kovelin/core/units/reading.ts';
+import { readReading, unitOf, type Reading } from '@kovelin/core/units/reading.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { aim, hasPad } from './aim.ts';
 import { type ChangeEvent, type KeyboardEvent, type ReactNode, useContext, useId, useState } from 'react';

@@ -1,4 +1,4 @@
-import type { Room } from '@kovelin/core/job/types.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '@kovelin/core/measure/takeoff.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { createContext, useContext, useDeferredValue } from 'react';

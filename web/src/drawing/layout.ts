@@ -1,4 +1,4 @@
-import type { Opening, Part } from '@kovelin/core/job/types.ts';
+import type { Opening, Part } from '@kovelin/core/job/measured.ts';
 import type { TrimKind } from '@kovelin/core/job/vocabulary.ts';
 import { gaps, placeOf, trimBands } from '@kovelin/core/measure/face.ts';
 import { boxOf, frameOf, isOffFloor, pointsOf } from '@kovelin/core/measure/openings.ts';

@@ -1,4 +1,4 @@
-import type { Opening } from '@kovelin/core/job/types.ts';
+import type { Opening } from '@kovelin/core/job/measured.ts';
 import { boxOf } from '@kovelin/core/measure/openings.ts';
 import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { INCH, type Metres, type System } from '@kovelin/core/units/si.ts';

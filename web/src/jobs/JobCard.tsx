@@ -1,4 +1,4 @@
-import { rows } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
 import { takeoffJob } from '@kovelin/core/measure/takeoff.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';

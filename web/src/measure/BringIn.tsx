@@ -1,6 +1,7 @@
 import { MAX_PLAN_BYTES, wallsOf, type Chain } from '@kovelin/core/exchange/plan/chains.ts';
 import { MAX_READINGS_BYTES } from '@kovelin/core/exchange/readings.ts';
-import { rows, type Room } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
 import { polygonArea } from '@kovelin/core/measure/geometry.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';

@@ -1,4 +1,4 @@
-import type { Opening } from '@kovelin/core/job/types.ts';
+import type { Opening } from '@kovelin/core/job/measured.ts';
 import { suspectsOf } from '@kovelin/core/measure/suspects.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
 import ToggleButton from '@mui/material/ToggleButton';

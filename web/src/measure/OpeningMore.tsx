@@ -1,7 +1,7 @@
-import type { Opening, Reading } from '@kovelin/core/job/types.ts';
+import type { Opening } from '@kovelin/core/job/measured.ts';
 import { SASHES, type OpeningShape, type Sash } from '@kovelin/core/job/vocabulary.ts';
 import { riseOf } from '@kovelin/core/measure/openings.ts';
-import { tapeReading } from '@kovelin/core/units/reading.ts';
+import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
 import { sentenceCase, surfaceWord } from '../app/words.ts';
 import { problemsAt, readCount, type RoomProps } from './parts.ts';

@@ -1,7 +1,8 @@
 import { newOpening } from '@kovelin/core/job/create.ts';
-import { rows, type Opening, type Reading, type Room } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
+import type { Opening, Room } from '@kovelin/core/job/measured.ts';
 import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
-import { tapeReading } from '@kovelin/core/units/reading.ts';
+import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { Fragment, lazy, Suspense, useState } from 'react';
 import { Choice, LengthField } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';

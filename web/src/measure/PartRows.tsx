@@ -1,8 +1,9 @@
 import { newPart } from '@kovelin/core/job/create.ts';
-import { rows, type Part, type Reading } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
+import type { Part } from '@kovelin/core/job/measured.ts';
 import * as kinds from '@kovelin/core/job/vocabulary.ts';
 import { FIXTURE_WAYS, isFixture, PART_RULES } from '@kovelin/core/measure/parts.ts';
-import { tapeReading } from '@kovelin/core/units/reading.ts';
+import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { INCH, type System } from '@kovelin/core/units/si.ts';
 import { useState } from 'react';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';

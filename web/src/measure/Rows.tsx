@@ -1,5 +1,5 @@
 import { MOST } from '@kovelin/core/job/limits.ts';
-import { rows } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
 import { OPENING_KINDS, ROOM_USES } from '@kovelin/core/job/vocabulary.ts';
 import { residualsOf } from '@kovelin/core/measure/residuals.ts';
 import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';

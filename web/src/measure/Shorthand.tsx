@@ -1,6 +1,6 @@
 import { formatTapeSheet } from '@kovelin/core/exchange/tapesheet-write.ts';
 import { parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
-import type { Room } from '@kovelin/core/job/types.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { useState } from 'react';
 import type { JobView } from '../app/job-context.ts';

@@ -1,4 +1,5 @@
-import type { Reading, Room } from '@kovelin/core/job/types.ts';
+import type { Reading } from '@kovelin/core/units/reading.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
 import { TRIM_KINDS, type TrimKind } from '@kovelin/core/job/vocabulary.ts';
 import { PROFILES } from '@kovelin/core/job/library.ts';
 import { typeLength } from '@kovelin/core/units/length.ts';

@@ -1,5 +1,5 @@
-import type { Reading, Wall } from '@kovelin/core/job/types.ts';
-import { tapeReading } from '@kovelin/core/units/reading.ts';
+import type { Wall } from '@kovelin/core/job/measured.ts';
+import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
 import { HEIGHT, OFFSET, problemsAt, readCount, WALL, type RoomProps } from './parts.ts';
 

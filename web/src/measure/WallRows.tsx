@@ -1,6 +1,7 @@
-import { rows, type Reading, type Wall } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
+import type { Wall } from '@kovelin/core/job/measured.ts';
 import { formatLength, trimNumber } from '@kovelin/core/units/length.ts';
-import { tapeReading } from '@kovelin/core/units/reading.ts';
+import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import { DraftField, LengthField } from '../app/fields.tsx';

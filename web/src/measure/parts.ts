@@ -1,4 +1,4 @@
-import type { Room } from '@kovelin/core/job/types.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { JobView } from '../app/job-context.ts';
 

@@ -1,6 +1,6 @@
 import type { ListHead, PriceColumns, PriceRow } from '@kovelin/core/exchange/price-list.ts';
 import { MAX_PRICE_BYTES } from '@kovelin/core/exchange/price-list.ts';
-import type { Product } from '@kovelin/core/job/types.ts';
+import type { Product } from '@kovelin/core/job/paints.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';

@@ -1,5 +1,5 @@
 import { ENDS } from '@kovelin/core/job/limits.ts';
-import { rows } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
 import { CONDITIONERS } from '@kovelin/core/job/vocabulary.ts';
 import type { BoxCan, Pour } from '@kovelin/core/order/boxing.ts';
 import { shortened } from '@kovelin/core/whole/quote.ts';

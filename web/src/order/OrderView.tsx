@@ -1,4 +1,4 @@
-import { rows } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';

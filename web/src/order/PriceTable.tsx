@@ -1,7 +1,8 @@
 import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { LABOUR_WORDS } from '@kovelin/core/order/terms.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
-import { rows, type Pricing } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
+import type { Pricing } from '@kovelin/core/job/priced.ts';
 import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';

@@ -1,5 +1,5 @@
 import { ENDS, type Ends } from '@kovelin/core/job/limits.ts';
-import type { Product } from '@kovelin/core/job/types.ts';
+import type { Product } from '@kovelin/core/job/paints.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { Result } from '@kovelin/core/units/problem.ts';

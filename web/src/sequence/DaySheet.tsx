@@ -1,4 +1,4 @@
-import type { Crew } from '@kovelin/core/job/types.ts';
+import type { Crew } from '@kovelin/core/job/crew.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { useWhole, useOrder } from '../app/whole.ts';

@@ -1,5 +1,5 @@
 import { ENDS, MOST, within } from '@kovelin/core/job/limits.ts';
-import type { Crew } from '@kovelin/core/job/types.ts';
+import type { Crew } from '@kovelin/core/job/crew.ts';
 import { isDay } from '@kovelin/core/units/day.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';

@@ -1,4 +1,4 @@
-import type { Crew } from '@kovelin/core/job/types.ts';
+import type { Crew } from '@kovelin/core/job/crew.ts';
 import { DateTime } from 'luxon';
 
 /** Minutes from the job's start, as a day and a time on the wall. */

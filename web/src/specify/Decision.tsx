@@ -1,4 +1,4 @@
-import type { SystemValues } from '@kovelin/core/job/types.ts';
+import type { SystemValues } from '@kovelin/core/job/paints.ts';
 import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
 import { QUESTIONS } from '@kovelin/core/specify/questions.ts';
 import type { Decided } from '@kovelin/core/specify/reasons.ts';

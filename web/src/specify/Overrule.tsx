@@ -1,4 +1,4 @@
-import type { Brush, Cover, PrimerChoice, SystemValues } from '@kovelin/core/job/types.ts';
+import type { Brush, Cover, PrimerChoice, SystemValues } from '@kovelin/core/job/paints.ts';
 import {
   BRISTLES,
   COAT_STYLES,

@@ -1,5 +1,5 @@
 import { layered, roomScope } from '@kovelin/core/job/scope.ts';
-import type { Survey as Answers, ZoneSurvey } from '@kovelin/core/job/types.ts';
+import type { Survey as Answers, ZoneSurvey } from '@kovelin/core/job/surveyed.ts';
 import {
   CONDITIONS,
   EXISTING_COATS,

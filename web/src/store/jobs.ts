@@ -1,5 +1,6 @@
 import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
-import { rows, type Job } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
+import type { Job } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { db, newRow, type JobRow } from './db.ts';

@@ -3,7 +3,8 @@ import { outlinesOf, type Chain, type PlanFile } from '@kovelin/core/exchange/pl
 import { readPlan } from '@kovelin/core/exchange/plan/read.ts';
 import { readForView } from '@kovelin/core/exchange/read.ts';
 import { assignReadings, readReadings } from '@kovelin/core/exchange/readings.ts';
-import type { Job, Room } from '@kovelin/core/job/types.ts';
+import type { Job } from '@kovelin/core/job/types.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { expose } from 'comlink';

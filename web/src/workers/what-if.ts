@@ -1,4 +1,5 @@
-import { rows, type Job } from '@kovelin/core/job/types.ts';
+import { rows } from '@kovelin/core/job/table.ts';
+import type { Job } from '@kovelin/core/job/types.ts';
 import { WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { SCHOOLS } from '@kovelin/core/whole/schools.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';

@@ -1,4 +1,5 @@
-import type { Id, JobOption } from '@kovelin/core/job/types.ts';
+import type { Id } from '@kovelin/core/job/table.ts';
+import type { JobOption } from '@kovelin/core/job/priced.ts';
 import { viewSchedule, type ScheduleView } from '@kovelin/core/sequence/view.ts';
 import { rememberLast } from '@kovelin/core/units/remember.ts';
 import type { WorkDays } from '@kovelin/core/work/days.ts';

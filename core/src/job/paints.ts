@@ -1,0 +1,129 @@
+import type { Id } from './table.ts';
+import type {
+  Base,
+  Boxing,
+  BrickSchool,
+  Bristle,
+  BrushShape,
+  CoatStyle,
+  Conditioner,
+  Fabric,
+  OpeningSchool,
+  PaintFamily,
+  Pile,
+  PrepStep,
+  PrimerExtent,
+  PrimerKind,
+  Sheen,
+  TintBase,
+  TrimOrder,
+  WallSchool,
+} from './vocabulary.ts';
+import type { Litres, Metres, Minutes, Money } from '../units/si.ts';
+
+export interface Can {
+  readonly litres: Litres;
+  readonly price: Money;
+  /** Tint bases this size is made in; null: all of them. */
+  readonly bases: readonly TintBase[] | null;
+}
+
+/** Where a price comes from, and when: an ISO date. */
+export interface Priced {
+  readonly source: string;
+  readonly date: string;
+}
+
+/** A snapshot of a product, copied when it is picked; no derivation reads the library again. */
+export interface Product {
+  readonly id: Id;
+  readonly name: string;
+  readonly role: 'finish' | 'primer';
+  readonly primer: PrimerKind;
+  readonly base: Base;
+  /** null: a primer. */
+  readonly family: PaintFamily | null;
+  readonly sheens: readonly Sheen[];
+  /** Label spread rate, m2/L on a smooth sealed surface. */
+  readonly labelRate: number;
+  /** Label rate on bare porous ground, which holds the porosity already; null: none is given. */
+  readonly porousRate: number | null;
+  /** Volume solids (0-1) and the dry film wanted: the spread is worked out of them, not read off the label; null: the label. */
+  readonly solids: { readonly volume: number; readonly dry: Metres } | null;
+  /** Contrast ratio at the label's film, 0-1 (ISO 6504-3's quantity). */
+  readonly contrast: number;
+  /** Spread, m2/L, at which the contrast ratio was measured; null: the label rate. */
+  readonly contrastRate: number | null;
+  readonly recoat: Minutes;
+  /** Until it can be masked or cut against. */
+  readonly dry: Minutes;
+  readonly cans: readonly Can[];
+  /** Its number in a price list; empty: none. */
+  readonly code: string;
+  /** null: starting prices. */
+  readonly priced: Priced | null;
+  readonly source: string;
+  /** ISO date it was picked; null for a starting value. */
+  readonly picked: string | null;
+}
+
+export interface Colour {
+  readonly id: Id;
+  readonly name: string;
+  /** sRGB, `#rrggbb`. */
+  readonly hex: string;
+}
+
+export interface FinishChoice {
+  readonly product: Id;
+  readonly colour: Id;
+}
+
+export interface Cover {
+  readonly pile: Pile;
+  readonly fabric: Fabric;
+  readonly width: Metres;
+}
+
+export interface Brush {
+  readonly width: Metres;
+  readonly shape: BrushShape;
+  readonly bristle: Bristle;
+}
+
+export interface PrimerChoice {
+  readonly kind: PrimerKind;
+  readonly extent: PrimerExtent;
+  readonly coats: number;
+  /** sRGB it is tinted to; null: as it comes. */
+  readonly tint: string | null;
+}
+
+/** The members of a system: what is decided for each surface. */
+export interface SystemValues {
+  readonly prep: readonly PrepStep[];
+  readonly primer: PrimerChoice;
+  readonly paint: PaintFamily;
+  readonly sheen: Sheen;
+  readonly cover: Cover;
+  readonly brush: Brush;
+  readonly coats: number;
+  readonly style: CoatStyle;
+  readonly conditioner: Conditioner;
+}
+
+export type Decisions = { readonly [K in keyof SystemValues]?: SystemValues[K] };
+
+export interface Practice {
+  readonly openings: OpeningSchool;
+  readonly trimOrder: TrimOrder;
+  readonly walls: WallSchool;
+  readonly coats: Exclude<CoatStyle, 'one-heavy'>;
+  readonly brick: BrickSchool;
+  /** Coats of penetrating primer on weak filler and plaster. */
+  readonly weakCoats: 1 | 2;
+  /** One cover kept for all work it serves, so that touch-ups match; null: the best for each surface. */
+  readonly house: Pick<Cover, 'pile' | 'fabric'> | null;
+  /** Cans boxed, so that a wall is one colour; or used as they come, a batch to whole walls. */
+  readonly boxing: Boxing;
+}
