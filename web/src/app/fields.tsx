@@ -1,3 +1,4 @@
+import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { Edit } from '@kovelin/core/job/edits.ts';
 import { within, type Ends } from '@kovelin/core/job/limits.ts';
 import type { LengthOptions } from '@kovelin/core/units/length.ts';
@@ -13,7 +14,7 @@ interface TextFieldProps<T> {
   readonly label: string;
   readonly value: string;
   /** Reads what is typed; a sentence when it cannot be. */
-  readonly parse: (text: string) => { ok: true; value: T } | { ok: false; message: string };
+  readonly parse: (text: string) => Result<T>;
   /** The edit that shows what is being typed; it is the field's own, and goes with it. */
   readonly drafts?: (value: T) => Edit | null;
   /** @returns a sentence when the edit was refused. */
@@ -33,6 +34,9 @@ interface TextFieldProps<T> {
   readonly takesReadings?: boolean;
 }
 
+/** What stands below a field that could not be read. */
+const why = (read: Result<unknown>): string => (read.ok ? '' : (read.problems[0]?.message ?? ''));
+
 /**
  * A field whose typing is a draft. Enter or leaving it makes the edit; Escape takes the draft back. What cannot be read
  * stays in the field with its sentence, and nothing is changed.
@@ -47,7 +51,7 @@ export function DraftField<T>(props: TextFieldProps<T>) {
   const session = useContext(SessionContext);
   const [owner] = useState(() => ({}));
   const read = text === null ? null : props.parse(text);
-  const message = (read && !read.ok ? read.message : refused) ?? props.problem ?? null;
+  const message = (read && !read.ok ? why(read) : refused) ?? props.problem ?? null;
   const type = (next: string) => {
     if (text === null) setBefore(props.value);
     setText(next);
@@ -67,7 +71,7 @@ export function DraftField<T>(props: TextFieldProps<T>) {
     session?.setDraft(owner, null);
     if (text === null || text === before) return;
     if (read?.ok) props.onCommit(read.value);
-    else say(`“${text.slice(0, 40)}” for ${props.label} was not taken: ${read?.message ?? ''}`);
+    else say(`“${text.slice(0, 40)}” for ${props.label} was not taken: ${read ? why(read) : ''}`);
     setText(null);
   });
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
@@ -127,26 +131,24 @@ export function DraftField<T>(props: TextFieldProps<T>) {
   );
 }
 
-export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
-
 /** What was read, where it lies between the ends the document accepts; `show` writes an end as a person would. */
 export const between =
-  (read: (text: string) => Read<number>, ends: Ends, show: (value: number) => string) =>
-  (text: string): Read<number> => {
+  (read: (text: string) => Result<number>, ends: Ends, show: (value: number) => string) =>
+  (text: string): Result<number> => {
     const found = read(text);
     return !found.ok || within(found.value, ends)
       ? found
-      : { ok: false, message: `From ${show(ends[0])} to ${show(ends[1])} is accepted here.` };
+      : bad(`From ${show(ends[0])} to ${show(ends[1])} is accepted here.`);
   };
 
 /** A text of at most so many characters, or of at least one, too. */
 export const readText =
   (most: number, least = 0) =>
-  (text: string): { ok: true; value: string } | { ok: false; message: string } => {
+  (text: string): Result<string> => {
     const { length } = text.trim();
     return length >= least && length <= most
-      ? { ok: true, value: text.trim() }
-      : { ok: false, message: least ? `${least} to ${most} characters are accepted.` : `At most ${most} characters.` };
+      ? good(text.trim())
+      : bad(least ? `${least} to ${most} characters are accepted.` : `At most ${most} characters.`);
   };
 
 type LengthProps = Omit<TextFieldProps<Reading | null>, 'parse' | 'value'> & {
@@ -165,9 +167,8 @@ export function readLength(
   optional = false,
 ): ReturnType<TextFieldProps<Reading | null>['parse']> {
   const typed = text.trim();
-  if (!typed && optional) return { ok: true, value: null };
-  const reading = readReading(typed, unitOf(system), options);
-  return reading.ok ? reading : { ok: false, message: reading.problems[0]?.message ?? '' };
+  if (!typed && optional) return good(null);
+  return readReading(typed, unitOf(system), options);
 }
 
 export function LengthField({ value, system, options, optional, ...rest }: LengthProps) {

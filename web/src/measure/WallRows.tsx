@@ -1,3 +1,4 @@
+import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Wall } from '@kovelin/core/job/measured.ts';
 import { formatLength, trimNumber } from '@kovelin/core/units/length.ts';
@@ -17,12 +18,11 @@ type Change = Partial<Omit<Wall, 'id'>>;
 const writeTurn = (turn: number) =>
   (Math.abs(turn) === 90 ? '' : trimNumber(Math.abs(turn), 2)) + (turn < 0 ? 'L' : 'R');
 
-function readTurn(text: string): { ok: true; value: number } | { ok: false; message: string } {
+function readTurn(text: string): Result<number> {
   const found = /^\s*(\d+(?:[.,]\d+)?)?\s*([RL])\s*$/i.exec(text);
   const degrees = found?.[1] === undefined ? 90 : Number(found[1].replace(',', '.'));
-  if (!found || !(degrees < 360))
-    return { ok: false, message: 'A turn is R or L (90 degrees), or degrees and a side: 45R.' };
-  return { ok: true, value: found[2]?.toUpperCase() === 'L' ? -degrees : degrees };
+  if (!found || !(degrees < 360)) return bad('A turn is R or L (90 degrees), or degrees and a side: 45R.');
+  return good(found[2]?.toUpperCase() === 'L' ? -degrees : degrees);
 }
 
 /** The heights a wall may have of its own, each left empty as a rule. */

@@ -1,3 +1,4 @@
+import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { JobView } from '../app/job-context.ts';
@@ -20,9 +21,7 @@ export const problemsAt = ({ room, takeoff }: Pick<RoomProps, 'room' | 'takeoff'
 /** A whole number as a field reads it. */
 export const readCount =
   (most: number, least = 0) =>
-  (text: string): { ok: true; value: number } | { ok: false; message: string } => {
+  (text: string): Result<number> => {
     const n = /^\d{1,4}$/.test(text.trim()) ? Number(text) : NaN;
-    return n >= least && n <= most
-      ? { ok: true, value: n }
-      : { ok: false, message: `A whole number from ${least} to ${most} is expected here.` };
+    return n >= least && n <= most ? good(n) : bad(`A whole number from ${least} to ${most} is expected here.`);
   };

@@ -1,3 +1,4 @@
+import { bad, good } from '@kovelin/core/units/problem.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { isKept, type MaterialLine } from '@kovelin/core/order/materials.ts';
@@ -84,11 +85,7 @@ function Owned({ view, line: m }: { view: WholeView; line: MaterialLine }) {
       className="narrow"
       label={`Owned: ${materialWord(m, view.system)}`}
       value={String(view.state.shown.owned[m.key] ?? 0)}
-      parse={(text) =>
-        /^\d{1,4}$/.test(text.trim())
-          ? { ok: true, value: Number(text) }
-          : { ok: false, message: 'Whole pieces, 0 to 9999.' }
-      }
+      parse={(text) => (/^\d{1,4}$/.test(text.trim()) ? good(Number(text)) : bad('Whole pieces, 0 to 9999.'))}
       onCommit={(pieces) => {
         const refused = view.session.edit({ name: 'setOwned', args: { key: m.key, pieces } });
         // brushes, trays and poles are there in the next job too; what is used up is not
@@ -126,10 +123,7 @@ export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'
         <DraftField
           label={`Price of one ${m.unit}, ${state.shown.currency}`}
           value={(m.each / 100).toFixed(2)}
-          parse={(text) => {
-            const read = parseMoney(text);
-            return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
-          }}
+          parse={parseMoney}
           onCommit={(each) =>
             session.edit({
               name: 'takePrices',

@@ -1,3 +1,4 @@
+import { bad } from '@kovelin/core/units/problem.ts';
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import { CONDITIONERS } from '@kovelin/core/job/vocabulary.ts';
@@ -148,12 +149,12 @@ function Shelf({ view, line }: Props) {
           placeholder={system === 'imperial' ? '2 qt' : '1.5 L'}
           parse={(text) => {
             const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'gal' : 'L'}`);
-            if (!read.ok) return { ok: false, message: read.problems[0]?.message ?? '' };
+            if (!read.ok) return read;
             const [least, most] = ENDS.shelf;
-            if (read.value < least) return { ok: false, message: 'More than nothing must be in the can.' };
+            if (read.value < least) return bad('More than nothing must be in the can.');
             return read.value <= most
               ? read
-              : { ok: false, message: `At most ${formatVolume(most, system)} stand on the shelf in one can.` };
+              : bad(`At most ${formatVolume(most, system)} stand on the shelf in one can.`);
           }}
           onCommit={(value) => {
             setLitres(value);
@@ -193,8 +194,7 @@ function StirIn({ view, line }: Props) {
         label="Left in the pot"
         value={formatVolume(pot, system)}
         parse={(text) => {
-          const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'qt' : 'L'}`);
-          return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
+          return parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'qt' : 'L'}`);
         }}
         onCommit={(value) => {
           setPot(value);

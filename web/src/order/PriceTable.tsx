@@ -1,3 +1,4 @@
+import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { LABOUR_WORDS } from '@kovelin/core/order/terms.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
@@ -80,11 +81,11 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
   );
 }
 
-const share = (text: string): { ok: true; value: number } | { ok: false; message: string } => {
+const share = (text: string): Result<number> => {
   const value = text.trim() ? Number(text.replace('%', '').replace(',', '.').trim()) : NaN;
   return value >= 0 && value < 100
-    ? { ok: true, value: value / 100 }
-    : { ok: false, message: 'Write a share from 0 to less than 100 %, for example 15.' };
+    ? good(value / 100)
+    : bad('Write a share from 0 to less than 100 %, for example 15.');
 };
 
 /** How the price is made, and what is priced apart. */
@@ -133,9 +134,7 @@ export function PricePanel({ view }: { view: WholeView }) {
             label="Tax is called"
             value={pricing.taxName}
             parse={(text) =>
-              text.trim() && text.length <= 40
-                ? { ok: true, value: text.trim() }
-                : { ok: false, message: 'A name of 1 to 40 characters.' }
+              text.trim() && text.length <= 40 ? good(text.trim()) : bad('A name of 1 to 40 characters.')
             }
             onCommit={(taxName) => set({ taxName })}
           />
@@ -163,9 +162,7 @@ export function PricePanel({ view }: { view: WholeView }) {
             label="Good for, days"
             value={String(pricing.valid)}
             parse={(text) =>
-              /^\d{1,3}$/.test(text.trim()) && Number(text) <= 365
-                ? { ok: true, value: Number(text) }
-                : { ok: false, message: 'Whole days, 0 to 365.' }
+              /^\d{1,3}$/.test(text.trim()) && Number(text) <= 365 ? good(Number(text)) : bad('Whole days, 0 to 365.')
             }
             onCommit={(valid) => set({ valid })}
           />

@@ -1,28 +1,25 @@
+import { type Result, bad, good } from '@kovelin/core/units/problem.ts';
 import { ENDS, type Ends } from '@kovelin/core/job/limits.ts';
 import type { Product } from '@kovelin/core/job/paints.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
-import type { Result } from '@kovelin/core/units/problem.ts';
 import { today } from '@kovelin/core/units/date.ts';
-import { between, DraftField, Section, type Read } from '../app/fields.tsx';
+import { between, DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { sentenceCase } from '../app/words.ts';
 import { ageWord } from './words.ts';
 
-const plain = <T,>(result: Result<T>): Read<T> =>
-  result.ok ? result : { ok: false, message: result.problems[0]?.message ?? '' };
+const plain = <T,>(result: Result<T>): Result<T> => result;
 const optional =
-  <T,>(read: (text: string) => Read<T>) =>
-  (text: string): Read<T | null> =>
-    text.trim() ? read(text) : { ok: true, value: null };
+  <T,>(read: (text: string) => Result<T>) =>
+  (text: string): Result<T | null> =>
+    text.trim() ? read(text) : good(null);
 
 const percentIn = (ends: Ends) =>
   between(
     (text) => {
       const value = text.trim() ? Number(text.replace('%', '').replace(',', '.').trim()) : NaN;
-      return Number.isFinite(value)
-        ? { ok: true, value: value / 100 }
-        : { ok: false, message: 'Write a share in per cent, for example 96.' };
+      return Number.isFinite(value) ? good(value / 100) : bad('Write a share in per cent, for example 96.');
     },
     ends,
     (share) => `${Number((share * 100).toFixed(2))} %`,
@@ -30,9 +27,7 @@ const percentIn = (ends: Ends) =>
 const minutes = between(
   (text) => {
     const value = Number(text);
-    return text.trim() && Number.isInteger(value)
-      ? { ok: true, value }
-      : { ok: false, message: 'Write whole minutes, for example 120.' };
+    return text.trim() && Number.isInteger(value) ? good(value) : bad('Write whole minutes, for example 120.');
   },
   ENDS.minutes,
   (value) => `${value} minutes`,
@@ -44,8 +39,8 @@ const dryFilm = between(
     const found = /^\s*(\d+(?:[.,]\d+)?)\s*(mils?|um|µm|μm)\s*$/i.exec(text);
     const unit = /^mil/i.test(found?.[2] ?? '') ? MIL : 1e-6;
     return found
-      ? { ok: true, value: Number((found[1] ?? '').replace(',', '.')) * unit }
-      : { ok: false, message: 'Write a dry film such as 40 um or 1.6 mils.' };
+      ? good(Number((found[1] ?? '').replace(',', '.')) * unit)
+      : bad('Write a dry film such as 40 um or 1.6 mils.');
   },
   ENDS.dryFilm,
   (film) => `${Number((film * 1e6).toFixed(0))} um`,

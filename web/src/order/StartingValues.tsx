@@ -1,3 +1,4 @@
+import { bad, good } from '@kovelin/core/units/problem.ts';
 import { DEFAULT_GROUPS, DEFAULT_KEYS, DEFAULTS, setting, type DefaultGroup } from '@kovelin/core/job/defaults.ts';
 import { within } from '@kovelin/core/job/limits.ts';
 import { FOOT, GALLON, SQUARE_FOOT, type System } from '@kovelin/core/units/si.ts';
@@ -71,14 +72,13 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
                         label={what}
                         value={short(setting(state.shown, key) / per)}
                         parse={(text) => {
-                          if (!text.trim()) return { ok: true, value: null };
+                          if (!text.trim()) return good(null);
                           const value = Number(text.replace(',', '.')) * per;
                           return within(value, ends)
-                            ? { ok: true, value }
-                            : {
-                                ok: false,
-                                message: `From ${round(ends[0] / per, Math.ceil)} to ${round(ends[1] / per, Math.floor)} ${unit === 'minor' ? state.shown.currency : name} is accepted.`,
-                              };
+                            ? good(value)
+                            : bad(
+                                `From ${round(ends[0] / per, Math.ceil)} to ${round(ends[1] / per, Math.floor)} ${unit === 'minor' ? state.shown.currency : name} is accepted.`,
+                              );
                         }}
                         onCommit={(value) => session.edit({ name: 'setSetting', args: { key, value } })}
                       />

@@ -1,3 +1,4 @@
+import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { ENDS, MOST, within } from '@kovelin/core/job/limits.ts';
 import type { Crew } from '@kovelin/core/job/crew.ts';
 import { isDay } from '@kovelin/core/units/day.ts';
@@ -217,7 +218,7 @@ function Verdict({ view }: { view: WholeView }) {
 
 const time = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 
-function readHours(text: string): { ok: true; value: Crew['hours'] } | { ok: false; message: string } {
+function readHours(text: string): Result<Crew['hours']> {
   const parts = text
     .split(/[,;]/)
     .map((part) => /^\s*(\d{1,2})(?::([0-5]\d))?\s*(?:-|–|to)\s*(\d{1,2})(?::([0-5]\d))?\s*$/.exec(part));
@@ -229,11 +230,10 @@ function readHours(text: string): { ok: true; value: Crew['hours'] } | { ok: fal
     hours.length <= MOST.stretches &&
     hours.every(([a, b], i) => within(b - a, ENDS.stretch) && b <= 1440 && a >= (hours[i - 1]?.[1] ?? 0));
   return sound
-    ? { ok: true, value: hours }
-    : {
-        ok: false,
-        message: `Write stretches of the day in order, of at least ${ENDS.stretch[0]} minutes, for example 8:00-12:00, 12:45-17:00.`,
-      };
+    ? good(hours)
+    : bad(
+        `Write stretches of the day in order, of at least ${ENDS.stretch[0]} minutes, for example 8:00-12:00, 12:45-17:00.`,
+      );
 }
 
 function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish: number | null }) {
@@ -274,10 +274,7 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
           <DraftField
             label={`Pay for a day ${i + 1}`}
             value={formatMoney(person.day, state.job.currency)}
-            parse={(text) => {
-              const r = parseMoney(text);
-              return r.ok ? r : { ok: false, message: r.problems[0]?.message ?? '' };
-            }}
+            parse={parseMoney}
             onCommit={(day) =>
               session.edit({
                 name: 'setCrew',
@@ -300,10 +297,10 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
           placeholder="2026-12-01"
           parse={(text) =>
             text.trim() === ''
-              ? { ok: true, value: null }
+              ? good(null)
               : isDay(text.trim())
-                ? { ok: true, value: text.trim() }
-                : { ok: false, message: 'Write a day there is as year-month-day: 2026-12-01.' }
+                ? good(text.trim())
+                : bad('Write a day there is as year-month-day: 2026-12-01.')
           }
           onCommit={(start) => session.edit({ name: 'setCrew', args: { set: { start } } })}
         />

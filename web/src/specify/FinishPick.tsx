@@ -1,3 +1,4 @@
+import { good, type Result } from '@kovelin/core/units/problem.ts';
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import { roomScope } from '@kovelin/core/job/scope.ts';
 import { hidingClass, parseContrast } from '@kovelin/core/specify/classes.ts';
@@ -8,7 +9,7 @@ import { wallRate } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { lazy, Suspense, useState } from 'react';
-import { between, Choice, DraftField, Section, type Read } from '../app/fields.tsx';
+import { between, Choice, DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { ColourInput } from './ColourInput.tsx';
@@ -22,11 +23,10 @@ const labWord = (hex: string): string => {
 };
 
 /** A spread rate in the job's units, or nothing. */
-function readSpread(text: string, system: System): Read<number | null> {
-  if (!text.trim()) return { ok: true, value: null };
-  const plain = (typed: string): Read<number> => {
-    const read = parseSpread(/[a-z]/i.test(typed) ? typed : `${typed} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`);
-    return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
+function readSpread(text: string, system: System): Result<number | null> {
+  if (!text.trim()) return good(null);
+  const plain = (typed: string): Result<number> => {
+    return parseSpread(/[a-z]/i.test(typed) ? typed : `${typed} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`);
   };
   return between(plain, ENDS.rate, (rate) => formatSpread(rate, system))(text);
 }
@@ -75,8 +75,7 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
         parse={between(
           (text) => {
             const own = text.replace(/,? *class [1-4]$/, (tail) => (/^\s*class/i.test(text) ? tail : ''));
-            const read = parseContrast(own);
-            return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
+            return parseContrast(own);
           },
           ENDS.contrast,
           (ratio) => `${Number((ratio * 100).toFixed(2))} %`,
@@ -107,10 +106,7 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
         key={s.colour.id}
         label="Or write it (sRGB or Lab)"
         value={`${s.colour.hex}, Lab ${labWord(s.colour.hex)}`}
-        parse={(text) => {
-          const read = parseColour(text);
-          return read.ok ? read : { ok: false, message: read.problems[0]?.message ?? '' };
-        }}
+        parse={parseColour}
         onCommit={({ hex, shown }) => {
           mix(hex);
           return shown ? null : 'No screen shows that colour; the nearest it can stands in, so look at a real sample.';

@@ -1,3 +1,4 @@
+import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { layered, roomScope } from '@kovelin/core/job/scope.ts';
 import type { Survey as Answers, ZoneSurvey } from '@kovelin/core/job/surveyed.ts';
 import {
@@ -415,20 +416,17 @@ function RoomLight({ view, s }: Props) {
   );
 }
 
-type Read<T> = { ok: true; value: T } | { ok: false; message: string };
-function readYear(text: string): Read<number | null> {
-  if (!text.trim()) return { ok: true, value: null };
+function readYear(text: string): Result<number | null> {
+  if (!text.trim()) return good(null);
   const year = /^\d{4}$/.test(text.trim()) ? Number(text) : NaN;
-  return year >= 1000 && year <= 2100
-    ? { ok: true, value: year }
-    : { ok: false, message: 'A year of four figures is expected, such as 1962.' };
+  return year >= 1000 && year <= 2100 ? good(year) : bad('A year of four figures is expected, such as 1962.');
 }
-function readCount(text: string): Read<number> {
+function readCount(text: string): Result<number> {
   const n = /^\d{1,3}$/.test(text.trim()) ? Number(text) : NaN;
-  return Number.isNaN(n) ? { ok: false, message: 'A whole number from 0 to 999 is expected.' } : { ok: true, value: n };
+  return Number.isNaN(n) ? bad('A whole number from 0 to 999 is expected.') : good(n);
 }
-function readPerCent(text: string): Read<number | null> {
-  if (!text.trim()) return { ok: true, value: null };
+function readPerCent(text: string): Result<number | null> {
+  if (!text.trim()) return good(null);
   const n = Number(text.replace(/%/, '').replace(',', '.'));
-  return n >= 0 && n <= 100 ? { ok: true, value: n } : { ok: false, message: 'A reading from 0 to 100 % is expected.' };
+  return n >= 0 && n <= 100 ? good(n) : bad('A reading from 0 to 100 % is expected.');
 }
