@@ -410,28 +410,32 @@ export function scheduleJob(
       problems,
     };
   }
-  const personDays = personDaysOf(found.placed, hours, calendar);
+  const personDays = personDaysOf(found.placed, hours, calendar, setting(job, 'day.cleanUp'));
   return { ...found, crew, workingTime: workingTime(hours, found.finish), personDays, minutes, problems };
 }
 
-/** Everybody sets up before the first and cleans up after the last minute of work of a day on which they do anything. */
-function personDaysOf(placed: readonly Placed[], hours: Calendar, calendar: Calendar): PersonDay[] {
-  const [first, last] = [hours.day[0] as Span, hours.day.at(-1) as Span];
-  const [begin, end] = [calendar.day[0]?.[0] ?? first[0], calendar.day.at(-1)?.[1] ?? last[1]];
-  const found = new Map<string, PersonDay>();
+/** Everybody sets up at the beginning of a day on which they do anything, and cleans up after the last of it. */
+function personDaysOf(placed: readonly Placed[], hours: Calendar, calendar: Calendar, cleanUp: Minutes): PersonDay[] {
+  const [first] = hours.day as [Span];
+  const begin = calendar.day[0]?.[0] ?? first[0];
+  const lastEnd = new Map<string, Minutes>();
   for (const { pieces, who } of placed)
-    for (const [from] of pieces)
+    for (const [from, to] of pieces)
       for (const person of who) {
-        const day = Math.floor(from / DAY);
-        const at = (minutes: Minutes) => day * DAY + minutes;
-        found.set(`${day} ${person}`, {
-          person,
-          day,
-          setUp: [at(first[0]), at(begin)],
-          cleanUp: [at(end), at(last[1])],
-        });
+        const key = `${Math.floor(from / DAY)} ${person}`;
+        lastEnd.set(key, Math.max(lastEnd.get(key) ?? 0, to));
       }
-  return [...found.values()].sort((a, b) => a.day - b.day || a.person - b.person);
+  const days = [...lastEnd].map(([key, end]): PersonDay => {
+    const [day = 0, person = 0] = key.split(' ').map(Number);
+    const cleaning = fit(hours, end, cleanUp, true) ?? [];
+    return {
+      person,
+      day,
+      setUp: [day * DAY + first[0], day * DAY + begin],
+      cleanUp: [cleaning[0]?.[0] ?? end, cleaning.at(-1)?.[1] ?? end],
+    };
+  });
+  return days.sort((a, b) => a.day - b.day || a.person - b.person);
 }
 
 /** The days of a plan; where none fits, as many as its minutes fill. */

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readAny } from '../exchange/read.ts';
+import { setting } from '../job/defaults.ts';
 import { STARTING_PRACTICE } from '../job/create.ts';
 import { applyEdit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
@@ -205,7 +206,8 @@ describe('rooms', () => {
     }
     const schedule = basePlan(job);
     expect(schedule.problems).toEqual([]);
-    const [end] = schedule.personDays[0]?.cleanUp ?? [0];
+    // the hours of the day, less a quarter to clean up
+    const end = 540 - setting(job, 'day.cleanUp');
     expect(schedule.bound).toBeLessThanOrEqual(end);
     if (recoat < 120) expect(schedule.finish).toBeLessThanOrEqual(end);
     expect(schedule.finish).toBeGreaterThan(240);

@@ -1,5 +1,6 @@
 import type { Crew } from '@kovelin/core/job/crew.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
+import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { useWhole, useOrder } from '../app/whole.ts';
 import { Paper } from '../app/Paper.tsx';
@@ -112,19 +113,20 @@ interface DailyRowProps {
   readonly of: 'setUp' | 'cleanUp';
   readonly what: string;
 }
-/** What everybody does at either end of their day. */
+/** What everybody does at either end of their day: those together who do it at one time. */
 function DailyRow({ schedule, day, crew, of, what }: DailyRowProps) {
   const here = schedule.personDays.filter((p) => p.day === day);
-  const span = here[0]?.[of];
-  if (!span) return null;
-  return (
-    <tr>
-      <td className="box" aria-hidden="true" />
-      <td className="number">{clock(span[0], crew).time}</td>
-      <td className="number">{clock(span[1], crew).time}</td>
-      <td>{here.map((p) => crew.people[p.person]?.name).join(', ')}</td>
-      <td>{what}</td>
-      <td />
-    </tr>
-  );
+  return [...groupBy(here, (p) => p[of].join())].map(([key, together]) => {
+    const [from, to] = together[0]?.[of] ?? [0, 0];
+    return (
+      <tr key={key}>
+        <td className="box" aria-hidden="true" />
+        <td className="number">{clock(from, crew).time}</td>
+        <td className="number">{clock(to, crew).time}</td>
+        <td>{together.map((p) => crew.people[p.person]?.name).join(', ')}</td>
+        <td>{what}</td>
+        <td />
+      </tr>
+    );
+  });
 }
