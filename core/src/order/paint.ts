@@ -165,8 +165,8 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
 
 function paintedWith(job: Pick<Job, 'settings'>, s: Specified): Working {
   const area = s.surface.area.value;
-  const bare = () => given('area', area, 'area');
-  if (familyOf(s.surface.kind) === 'trim' || s.surface.cut === 0) return bare();
+  const plain = () => given('area', area, 'area');
+  if (familyOf(s.surface.kind) === 'trim' || s.surface.cut === 0) return plain();
   const again = setting(job, 'cut.overlap') * setting(job, 'hiding.cutFilm');
   const band = setting(job, 'cut.band');
   return unopened(area + s.surface.cut * band * again, () =>
@@ -174,7 +174,7 @@ function paintedWith(job: Pick<Job, 'settings'>, s: Specified): Working {
       'sum',
       'area, and the cut band again',
       'area',
-      bare(),
+      plain(),
       compute(
         'product',
         'cut band again',

@@ -8,7 +8,7 @@ import type { Job } from '../job/types.ts';
 import type { TrimOrder } from '../job/vocabulary.ts';
 import { basePlan } from '../whole/whole.ts';
 import { calendarOf, crewTime, fit, nextWorking, type Calendar, type Span } from './calendar.ts';
-import { lowerBound, scheduleTasks, type Schedule, type SmallTask } from './schedule.ts';
+import { lowerBound, scheduleTasks, type Schedule, type SmallTask } from './search.ts';
 
 /** Every way a schedule can be wrong, found without the scheduler's own code. */
 function faults(

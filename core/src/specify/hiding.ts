@@ -163,10 +163,12 @@ interface Tintable {
   readonly contrast: number;
 }
 
+const mixed = (from: number, to: number, t: number): number => from * (1 - t) + to * t;
+
 function searchTint(question: HidingQuestion, primer: Tintable, coats: number): TintedPrimer | null {
   const [white, paint] = [bandsOf(primer.white), bandsOf(question.paint)];
   const along = (to: Bands, t: number): string =>
-    hexOf([0, 1, 2].map((i) => (white[i] as number) * (1 - t) + (to[i] as number) * t) as unknown as Bands);
+    hexOf([mixed(white[0], to[0], t), mixed(white[1], to[1], t), mixed(white[2], to[2], t)]);
   const steps = Array.from({ length: STEPS + 1 }, (_, i) => i / STEPS);
   const tries = new Set([...steps.map((t) => along([0.03, 0.03, 0.03], t)), ...steps.map((t) => along(paint, t))]);
   let best: TintedPrimer | null = null;

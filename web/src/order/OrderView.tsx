@@ -5,6 +5,7 @@ import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
+import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Sides } from '../app/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { MaterialTable, MaterialPanel } from './Materials.tsx';
@@ -72,7 +73,7 @@ export default function OrderView() {
           </div>
           <div className="scroll" tabIndex={0} role="region" aria-label="What to buy">
             {table === 'paint' && <PaintTable view={view} chosen={line} onPick={setPicked} />}
-            {table !== 'paint' && !order && <p className="waiting">Waiting for the days of the plan …</p>}
+            {table !== 'paint' && !order && <PlanAwaited job={view.state.job} />}
             {table === 'materials' && order && (
               <MaterialTable view={view} order={order} chosen={material} onPick={setMaterial} />
             )}

@@ -184,7 +184,7 @@ export function PricePanel({ view }: { view: WholeView }) {
 function Options({ view }: { view: WholeView }) {
   const { state, session, derived, takeoff, system } = view;
   const { job } = state;
-  const { data: prices = [] } = useOptionPrices(job);
+  const { data: prices = [], isFetching } = useOptionPrices(job);
   const priceOf = new Map(prices.map((p) => [p.option.id, p.price]));
   const [name, setName] = useState('');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -224,7 +224,13 @@ function Options({ view }: { view: WholeView }) {
               />{' '}
               {option.name}
             </label>
-            <b className="number">{priceOf.has(option.id) ? added(priceOf.get(option.id) ?? 0) : 'working …'}</b>
+            <b className="number">
+              {priceOf.has(option.id)
+                ? added(priceOf.get(option.id) ?? 0)
+                : isFetching
+                  ? 'working …'
+                  : 'not worked out'}
+            </b>
             <button
               type="button"
               className="link small"

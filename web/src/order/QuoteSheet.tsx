@@ -4,6 +4,7 @@ import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useWhole, useOrder } from '../app/whole.ts';
+import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { useOptionPrices } from '../workers/what-if.ts';
 import { exportQuote } from './files.ts';
@@ -15,10 +16,17 @@ export default function QuoteSheet() {
   const { state, system } = view;
   const { job } = state;
   const order = useOrder(view);
-  const { data: options = [], isFetching } = useOptionPrices(job);
+  const { data: options = [], isFetching, error } = useOptionPrices(job);
   const [making, setMaking] = useState(false);
   const [fault, setFault] = useState('');
-  if (!order || isFetching) return <p className="waiting">Working out the price …</p>;
+  if (!order) return <PlanAwaited job={job} />;
+  if (error)
+    return (
+      <p className="waiting" role="alert">
+        The options could not be priced, so there is no quote: {error.message}
+      </p>
+    );
+  if (isFetching) return <p className="waiting">Pricing the options …</p>;
   const quote = quoteOf(job, order, options, today());
   const money = (n: number) => formatMoney(n, job.currency);
   const make = async () => {

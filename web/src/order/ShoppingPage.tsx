@@ -5,6 +5,7 @@ import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useWhole, useOrder } from '../app/whole.ts';
+import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { sentenceCase } from '../app/words.ts';
 import { exportList } from './files.ts';
 import './order.css';
@@ -16,7 +17,7 @@ export default function ShoppingPage() {
   const order = useOrder(view);
   const { job } = state;
   const [told, setTold] = useState('');
-  if (!order) return <p className="waiting">Waiting for the days of the plan …</p>;
+  if (!order) return <PlanAwaited job={job} />;
   const list = shoppingList(state.shown, order);
   const lines = list.aisles.flatMap((a) => a.lines);
   const open = lines.filter((l) => !l.ticked);

@@ -3,6 +3,7 @@ import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { useWhole, useOrder } from '../app/whole.ts';
+import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { materialWord, pieceWord, taskWord } from '../app/words.ts';
 import { usePlan } from '../workers/whole.ts';
@@ -21,7 +22,7 @@ export default function DaySheet() {
     const { day } = clock(task.pieces[0]?.[0] ?? 0, crew);
     days.set(day, [...(days.get(day) ?? []), task]);
   }
-  if (!data || !order) return <p className="waiting">Working out the order of work …</p>;
+  if (!data || !order) return <PlanAwaited job={state.job} />;
   return (
     <Paper label="Day sheet" system={system}>
       <h1>{state.job.name}</h1>

@@ -35,6 +35,9 @@ export class UnfitJob extends Error {
   }
 }
 
+/** What a view can see of a state, its draft apart. */
+const SEEN = ['job', 'isDraft', 'rev', 'saving', 'canUndo', 'canRedo', 'notice'] as const;
+
 /** Undo is not endless: old steps are forgotten, saved work is not. */
 const MOST_STEPS = 300;
 const GONE =
@@ -60,6 +63,8 @@ export class JobSession {
   private gone = false;
   private prepared = false;
   private notice: string | null = null;
+  /** The draft that `state` shows. */
+  private told: object | null = null;
   state: SessionState;
 
   private constructor(
@@ -287,7 +292,11 @@ export class JobSession {
   }
 
   private publish(job: Job): void {
-    this.state = this.snapshot(job);
+    const next = this.snapshot(job);
+    // nothing to tell: the object stays, so that nobody renders for it
+    if (this.draft === this.told && SEEN.every((key) => next[key] === this.state[key])) return;
+    this.told = this.draft;
+    this.state = next;
     for (const listener of this.listeners) listener();
   }
   private snapshot(job: Job): SessionState {
