@@ -14,8 +14,9 @@ const page: Page = await browser.newPage({ viewport: { width: 1280, height: 800 
 page.on('console', (m) => m.type() === 'error' && console.log('console:', m.text()));
 page.on('pageerror', (e) => console.log('page:', e.message));
 
-/** A picture of the page once nothing moves: two in a row are the same. */
+/** A picture of the page once everything of it is there and nothing moves: two in a row are the same. */
 async function still(): Promise<Buffer> {
+  await page.locator('.waiting').waitFor({ state: 'detached' });
   let before = await page.screenshot();
   for (;;) {
     const now = await page.screenshot();

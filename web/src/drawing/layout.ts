@@ -121,7 +121,8 @@ export function layoutRoom(takeoff: RoomTakeoff, sheetWidth: number, height: num
       x: asideX,
       y: asideTop,
       width: Math.max(0, sheetWidth - MARGIN.right - asideX),
-      height: ceiling ? ceiling.height + (top - asideTop) : 0,
+      // as far as the walls
+      height: ceiling ? ceiling.height + (top - asideTop) + BETWEEN - 4 : 0,
     },
   };
 }
