@@ -84,7 +84,9 @@ function OnSight({ children }: { children: ReactNode }) {
     observer.observe(place.current);
     return () => observer.disconnect();
   }, []);
-  return seen ? <Suspense fallback={null}>{children}</Suspense> : <div ref={place} className="below" />;
+  // its place is kept while it comes: a shorter page would scroll, and the button under the pointer with it
+  const kept = <div ref={place} className="below" />;
+  return seen ? <Suspense fallback={kept}>{children}</Suspense> : kept;
 }
 
 /** What is wrong with the room as a whole, what looks odd, and the reading that fits the others worst. */
