@@ -2,13 +2,14 @@
 const may = {
   units: [],
   job: ['units'],
-  measure: ['units', 'job'],
-  specify: ['units', 'job', 'measure'],
-  lines: ['units', 'job', 'measure', 'specify'],
-  work: ['units', 'job', 'measure', 'specify', 'lines'],
-  order: ['units', 'job', 'measure', 'specify', 'lines', 'work'],
-  sequence: ['units', 'job', 'measure', 'specify', 'lines', 'work'],
-  whole: ['units', 'job', 'measure', 'specify', 'lines', 'work', 'order', 'sequence'],
+  words: ['units', 'job'],
+  measure: ['units', 'job', 'words'],
+  specify: ['units', 'job', 'words', 'measure'],
+  lines: ['units', 'job', 'words', 'measure', 'specify'],
+  work: ['units', 'job', 'words', 'measure', 'specify', 'lines'],
+  order: ['units', 'job', 'words', 'measure', 'specify', 'lines', 'work'],
+  sequence: ['units', 'job', 'words', 'measure', 'specify', 'lines', 'work'],
+  whole: ['units', 'job', 'words', 'measure', 'specify', 'lines', 'work', 'order', 'sequence'],
 };
 const core = (folder) => `^core/src/${folder}/`;
 const rules = Object.entries(may).map(([folder, others]) => ({

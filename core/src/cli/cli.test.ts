@@ -7,6 +7,9 @@ import {
   BRUSH_SHAPES,
   FABRICS,
   PILES,
+  LINE_KINDS,
+  MATERIALS,
+  OPERATIONS,
   PREP_STEPS,
   PRIMER_EXTENTS,
   PRIMER_KINDS,
@@ -14,9 +17,6 @@ import {
   SURFACE_KINDS,
 } from '../job/vocabulary.ts';
 import { SLIPS } from '../measure/slips.ts';
-import { LINE_KINDS } from '../measure/takeoff.ts';
-import { MATERIALS } from '../order/materials.ts';
-import { OPERATIONS } from '../work/operations.ts';
 import { run } from './run.ts';
 
 const example = (name: string) => readFileSync(join(__dirname, '../../../examples', name), 'utf8');

@@ -4,15 +4,16 @@ import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
 import { baseOrder, basePlan, wholeOf } from '../whole/whole.ts';
 import { bad, sentence, type Result } from '../units/problem.ts';
+import { said } from '../units/word.ts';
 
 const VERBS: Readonly<Record<string, (job: Job) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
-  specify: (job) => ({ ok: true, value: specifyContract(wholeOf(job)) }),
+  specify: (job) => ({ ok: true, value: specifyContract(job, wholeOf(job)) }),
   order: (job) => ({ ok: true, value: orderContract(job, baseOrder(job)) }),
   schedule: (job) => {
     const schedule = basePlan(job);
     return schedule.problems.length
-      ? { ok: false, problems: schedule.problems }
+      ? { ok: false, problems: schedule.problems.map((p) => ({ ...p, message: said(p.message, job.units) })) }
       : { ok: true, value: scheduleContract(job, schedule) };
   },
 };

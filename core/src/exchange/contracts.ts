@@ -6,7 +6,10 @@ import { boxingOf, perCoat } from '../order/paint.ts';
 import type { JobSchedule } from '../sequence/schedule.ts';
 import type { Decided } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
-import { word } from '../specify/wording.ts';
+import type { System } from '../units/si.ts';
+import { capital, said } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
+import { reasonWord } from '../words/reasons.ts';
 
 /** The headless contracts: plain JSON in SI units and degrees, documented in docs/formats.md. */
 export const takeoffContract = (job: Job, { takeoffs }: Whole) => ({
@@ -63,33 +66,33 @@ function roomContract(job: Job, t: RoomTakeoff) {
   };
 }
 
-const decided = <T>({ value, because, override }: Decided<T>) => ({
+const decided = <T>({ value, because, override }: Decided<T>, units: System) => ({
   value,
-  because: because.map((reason) => ({ ...reason, text: word(reason) })),
+  because: because.map((reason) => ({ ...reason, text: said(reasonWord(reason), units) })),
   ...(override === undefined ? {} : { override }),
 });
 
-function systemContract({ system }: Specified) {
+function systemContract({ system }: Specified, units: System) {
   return {
-    prep: decided(system.prep),
-    primer: decided(system.primer),
-    sheen: decided(system.sheen),
-    cover: decided(system.cover),
-    brush: decided(system.brush),
-    paint: decided(system.paint),
-    style: decided(system.style),
-    conditioner: decided(system.conditioner),
-    coats: decided(system.coats),
+    prep: decided(system.prep, units),
+    primer: decided(system.primer, units),
+    sheen: decided(system.sheen, units),
+    cover: decided(system.cover, units),
+    brush: decided(system.brush, units),
+    paint: decided(system.paint, units),
+    style: decided(system.style, units),
+    conditioner: decided(system.conditioner, units),
+    coats: decided(system.coats, units),
   };
 }
 
-export const specifyContract = ({ surfaces }: Whole) => ({
+export const specifyContract = ({ units }: Pick<Job, 'units'>, { surfaces }: Whole) => ({
   surfaces: surfaces.map((s) => ({
     id: s.surface.id,
     kind: s.surface.kind,
-    name: s.surface.name,
+    name: said(capital(nameWord(s.surface.name)), units),
     area: s.surface.area.value,
-    system: systemContract(s),
+    system: systemContract(s, units),
   })),
 });
 

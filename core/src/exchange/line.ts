@@ -1,6 +1,7 @@
 import type { LengthOptions } from '../units/length.ts';
 import { scanReading, type Reading } from '../units/reading.ts';
 import type { LengthUnit } from '../units/si.ts';
+import type { Word } from '../units/word.ts';
 
 /** What is wrong in a line, and where. */
 export class LineProblem extends Error {
@@ -52,6 +53,10 @@ export class Line {
   }
   keyword(word: string): boolean {
     return this.take(new RegExp(`${word}(?![\\w-])`, 'iy')) !== null;
+  }
+  /** A word that is said in two ways: either will do. */
+  either(word: Word): boolean {
+    return typeof word === 'string' ? this.keyword(word) : word.some((one) => this.keyword(one));
   }
   token(what: string): string {
     return this.take(/\S+/y) ?? this.fail(`${what} is missing here.`);

@@ -1,5 +1,15 @@
-import type { PartKind } from '../job/vocabulary.ts';
+import type { PartKind, TrimKind } from '../job/vocabulary.ts';
 import { PART_RULES } from '../measure/parts.ts';
+import type { Words } from '../words/terms.ts';
+
+/** How a tape sheet writes trim: the sheet of a job in metres in British words; either is read. */
+export const TRIM_KEYWORDS: Words<TrimKind | 'casing'> = {
+  baseboard: ['baseboard', 'skirting'],
+  crown: ['crown', 'cornice'],
+  'chair-rail': ['chair-rail', 'dado-rail'],
+  'picture-rail': 'picture-rail',
+  casing: ['casing', 'architrave'],
+};
 
 /** How a tape sheet writes the sizes of a part. */
 export type Size = 'width' | 'height' | 'depth';

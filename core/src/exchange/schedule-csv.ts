@@ -1,6 +1,10 @@
 import type { Job } from '../job/types.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
+import { capital, said } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
+import { prepWord, primerWord } from '../words/systems.ts';
+import { FABRIC, SHEEN, STYLE, THE } from '../words/terms.ts';
 import { toCsv } from './csv.ts';
 import { INCH, SQUARE_FOOT } from '../units/si.ts';
 
@@ -31,30 +35,27 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
       : name === 'conditioner'
         ? 'conditioner (mL/L)'
         : name === 'pile' || name === 'brush'
-          ? `${name} (${imperial ? 'in' : 'mm'})`
+          ? `${name === 'pile' ? said(THE.pile, job.units) : name} (${imperial ? 'in' : 'mm'})`
           : name,
   );
   const size = (metres: number) => Number((imperial ? metres / INCH : metres * 1000).toFixed(3));
   const rows = surfaces.map((s) => {
-    const primer = effective(s.system.primer);
     const cover = effective(s.system.cover);
     return [
       job.rooms.byId[s.surface.room]?.name ?? '',
-      s.surface.name,
+      said(capital(nameWord(s.surface.name)), job.units),
       Number((s.surface.area.value / (imperial ? SQUARE_FOOT : 1)).toFixed(2)),
       s.product.name,
       s.colour.name,
       s.colour.hex,
-      s.sheen,
-      effective(s.system.prep).join(', '),
-      primer.extent === 'none'
-        ? 'none'
-        : `${primer.kind}, ${primer.extent}, ${primer.coats}${primer.tint ? `, tinted ${primer.tint}` : ''}`,
+      said(SHEEN[s.sheen], job.units),
+      said(prepWord(effective(s.system.prep)), job.units),
+      said(primerWord(effective(s.system.primer)), job.units),
       effective(s.system.coats),
-      effective(s.system.style),
+      said(STYLE[effective(s.system.style)], job.units),
       Math.round(effective(s.system.conditioner) * 1000),
       size(cover.pile),
-      cover.fabric,
+      said(FABRIC[cover.fabric], job.units),
       size(effective(s.system.brush).width),
     ];
   });

@@ -1,6 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { heading } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
 import Papa from 'papaparse';
 import { applyEdit } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
@@ -67,7 +69,7 @@ test('the finish schedule as CSV counts overrules, and surfaces with one system 
     skipEmptyLines: true,
   }).data;
   expect(rows).toHaveLength(surfaces.length);
-  expect(rows.find((r) => r['surface'] === first.surface.name)).toMatchObject({
+  expect(rows.find((r) => r['surface'] === heading(nameWord(first.surface.name), done.value.job.units))).toMatchObject({
     room: 'Parlour',
     sheen: 'satin',
     coats: expect.stringMatching(/^\d$/) as unknown as string,

@@ -1,5 +1,7 @@
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
+import { capital, said } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
 import { toCsv } from './csv.ts';
 import { FOOT, SQUARE_FOOT } from '../units/si.ts';
 
@@ -51,7 +53,7 @@ export function takeoffCsv(job: Job): string {
         : ['', '', '', '', ''];
       return [
         t.room.name,
-        s.name,
+        said(capital(nameWord(s.name)), job.units),
         ...sizes,
         asArea(s.area.value),
         s.length ? asLength(s.length) : '',

@@ -1,12 +1,14 @@
 import { newOpening } from '../job/create.ts';
 import { rows } from '../job/table.ts';
-import type { Foot, Opening, Part, Room } from '../job/measured.ts';
+import type { Foot, Opening, Part, Room, TrimRun } from '../job/measured.ts';
 import type { Reading } from '../units/reading.ts';
 import { parseLength, trimNumber, typeLength, type LengthOptions } from '../units/length.ts';
 import type { LengthUnit, System } from '../units/si.ts';
+import type { TrimKind } from '../job/vocabulary.ts';
+import { said } from '../units/word.ts';
 import { MOST } from '../job/limits.ts';
 import { quote } from './line.ts';
-import { pairOf, SIZE_WORDS, type Size } from './part-words.ts';
+import { pairOf, SIZE_WORDS, TRIM_KEYWORDS, type Size } from './part-words.ts';
 
 const sheetUnit = (system: System): LengthUnit => (system === 'imperial' ? 'ft' : 'm');
 
@@ -29,7 +31,7 @@ const writeStairs = ({ from, to, rise, down, steps }: Foot, w: Write) =>
   `stairs ${w(from)} to ${w(to)} ${down ? 'down' : 'up'} ${w(rise)}${steps ? ` steps ${steps}` : ''}`;
 
 /** Place and size, then only what differs from a plain opening of its kind. */
-function writeOpening(o: Opening, label: string, wall: string, w: Write): string {
+function writeOpening(o: Opening, label: string, wall: string, w: Write, system: System): string {
   const base = newOpening({
     id: o.id,
     label: o.label,
@@ -49,7 +51,7 @@ function writeOpening(o: Opening, label: string, wall: string, w: Write): string
     o.shape === 'rectangle'
       ? ''
       : ` head ${o.shape}${o.rise && o.shape !== 'round' && o.shape !== 'circle' ? ` ${w(o.rise)}` : ''}`,
-    one('casing', o.casing),
+    one(said(TRIM_KEYWORDS.casing, system), o.casing),
     one('girth', o.girth),
     one('back', o.back),
     o.reveal ? ` reveal ${w(o.reveal.depth)}${o.reveal.painted ? '' : ' bare'}` : '',
@@ -110,13 +112,13 @@ export function formatRoom(room: Room, system: System): string {
     const stairs = wall.foot ? ` ${writeStairs(wall.foot, w)}` : '';
     lines.push(`wall ${labelOf(wall.id)} ${w(wall.length)} ${writeTurn(wall.turn)}${heights}${peaks}${bow}${stairs}`);
   }
-  for (const o of rows(room.openings)) lines.push(writeOpening(o, labelOf(o.id), labelOf(o.wall), w));
+  for (const o of rows(room.openings)) lines.push(writeOpening(o, labelOf(o.id), labelOf(o.wall), w, system));
   for (const part of rows(room.parts))
     lines.push(writePart(part, labelOf(part.id), part.wall && labelOf(part.wall), w));
   for (const check of room.checks) lines.push(`check ${labelOf(check.from)} ${labelOf(check.to)} ${w(check.length)}`);
-  for (const [kind, run] of Object.entries(room.trim))
+  for (const [kind, run] of Object.entries(room.trim) as [TrimKind, TrimRun][])
     lines.push(
-      `trim ${kind} ${write(run.face, system, true)}${run.girth ? ` girth ${write(run.girth, system, true)}` : ''}${run.at ? ` at ${w(run.at)}` : ''}`,
+      `trim ${said(TRIM_KEYWORDS[kind], system)} ${write(run.face, system, true)}${run.girth ? ` girth ${write(run.girth, system, true)}` : ''}${run.at ? ` at ${w(run.at)}` : ''}`,
     );
   return lines.join('\n');
 }

@@ -17,7 +17,7 @@ import {
 import { PART_RULES } from '../measure/parts.ts';
 import { Faults } from './faults.ts';
 import { Line, LineProblem, unquote, withoutComment } from './line.ts';
-import { pairOf, SIZE_WORDS, type Size } from './part-words.ts';
+import { pairOf, SIZE_WORDS, TRIM_KEYWORDS, type Size } from './part-words.ts';
 import type { Problem } from '../units/problem.ts';
 import type { LengthUnit } from '../units/si.ts';
 
@@ -312,7 +312,7 @@ function readGrid(line: Line): Partial<Pick<Opening, 'panels'>> {
 /** What an opening may have besides its place and its size; null where none of its words stands here. */
 function readOpeningClause(line: Line): Partial<Opening> | null {
   const simple = (['casing', 'back', 'frame', 'board', 'apron', 'girth', 'sill'] as const).find((word) =>
-    line.keyword(word),
+    line.either(word === 'casing' ? TRIM_KEYWORDS.casing : word),
   );
   if (simple)
     return { [simple]: line.reading(`a ${simple}`, { zero: simple === 'sill', max: simple === 'sill' ? 20 : 2 }) };
@@ -384,10 +384,15 @@ function readCheck(line: Line, number: number, room: Building): void {
   room.checks.push({ from, to, length: line.reading('a diagonal', { max: 85 }) });
 }
 
+/** “skirting” or “baseboard”, as a sheet may say it. */
+const keywords = (kind: TrimKind): string => [TRIM_KEYWORDS[kind]].flat().join(' or ');
+
 function readTrim(line: Line, number: number, room: Building): void {
   const column = line.column;
-  const kind = TRIM_KINDS.find((name) => line.keyword(name)) ?? line.fail(`Trim is one of ${TRIM_KINDS.join(', ')}.`);
-  if (room.trim[kind]) line.fail(`${room.name} already has a ${kind}.`, column);
+  const kind =
+    TRIM_KINDS.find((name) => line.either(TRIM_KEYWORDS[name])) ??
+    line.fail(`Trim is one of ${TRIM_KINDS.map(keywords).join(', ')}.`);
+  if (room.trim[kind]) line.fail(`${room.name} already has a ${keywords(kind)}.`, column);
   const face = line.reading('a face', { unit: undefined, max: 1 });
   let girth: Reading | null = null;
   let at: Reading | null = null;
@@ -396,8 +401,8 @@ function readTrim(line: Line, number: number, room: Building): void {
     else if (line.keyword('at')) at = line.reading('a height', { max: 20 });
     else break;
   const rail = kind === 'chair-rail' || kind === 'picture-rail';
-  if (rail && !at) line.fail(`Say how high it is: trim ${kind} 2 1/2" at 3'.`);
-  if (!rail && at) line.fail(`A ${kind} has its place; leave “at” out.`, column);
+  if (rail && !at) line.fail(`Say how high it is: trim ${keywords(kind)} 2 1/2" at 3'.`);
+  if (!rail && at) line.fail(`A ${keywords(kind)} has its place; leave “at” out.`, column);
   room.trim[kind] = { face, girth, at };
   room.lines.set(`trim ${kind}`, number);
 }

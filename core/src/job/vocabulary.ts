@@ -102,7 +102,7 @@ export const PREP_STEPS = [
 ] as const;
 export type PrepStep = (typeof PREP_STEPS)[number];
 
-/** Pile heights in metres; each stands for the trade's range (labels are in specify/wording). */
+/** Pile heights in metres; each stands for the trade's range (their words are in words/systems). */
 export const PILES = [0.005, 0.01, 0.013, 0.018, 0.028] as const;
 export type Pile = (typeof PILES)[number];
 
@@ -197,6 +197,85 @@ export const BILLINGS = ['hours', 'days'] as const;
 export type Billing = (typeof BILLINGS)[number];
 export const TAXED = ['all', 'materials', 'nothing'] as const;
 export type Taxed = (typeof TAXED)[number];
+
+/** Lines a brush cuts in. */
+export const LINE_KINDS = [
+  'wall-ceiling',
+  'wall-crown',
+  'crown-ceiling',
+  'corner',
+  'wall-baseboard',
+  'wall-floor',
+  'wall-stair',
+  'wall-casing',
+  'wall-opening',
+  'wall-chair-rail',
+  'wall-picture-rail',
+  'region',
+  'cover',
+  'fixture',
+] as const;
+export type LineKind = (typeof LINE_KINDS)[number];
+
+/** What is done, and priced as labour. */
+export const OPERATIONS = ['protect', 'prep', 'prime', 'cut', 'roll', 'brush', 'mask', 'unmask', 'clear'] as const;
+export type OperationKind = (typeof OPERATIONS)[number];
+
+/** What is bought besides paint. */
+export const MATERIALS = [
+  'tape',
+  'tape-fine',
+  'film',
+  'card',
+  'drop-cloth',
+  'caulk',
+  'filler',
+  'patch',
+  'abrasive',
+  'blades',
+  'cover',
+  'frame',
+  'pole',
+  'tray',
+  'liner',
+  'brush',
+  'conditioner',
+  'wash',
+  'degrease',
+  'rags',
+  'bags',
+  'mask',
+  'goggles',
+  'gloves',
+  'respirator',
+  'lead-test',
+  'asbestos-test',
+] as const;
+export type MaterialItem = (typeof MATERIALS)[number];
+/** What they are counted in. */
+export const PIECES = [
+  'roll',
+  'shield',
+  'cloth',
+  'cartridge',
+  'tub',
+  'patch',
+  'sheet',
+  'pack',
+  'cover',
+  'frame',
+  'pole',
+  'tray',
+  'liner',
+  'brush',
+  'bottle',
+  'mask',
+  'pair',
+  'box',
+  'kit',
+  'test',
+] as const;
+export type PieceUnit = (typeof PIECES)[number];
 
 export const BASES = ['water-borne', 'oil'] as const;
 export type Base = (typeof BASES)[number];

@@ -1,5 +1,5 @@
 import { rows } from '../job/table.ts';
-import type { Opening, Part, Room, Wall } from '../job/measured.ts';
+import type { Opening, Part, Room, TrimRun, Wall } from '../job/measured.ts';
 import { formatLength } from '../units/length.ts';
 import type { Problem } from '../units/problem.ts';
 import type { Metres, System } from '../units/si.ts';
@@ -8,6 +8,9 @@ import { placeOf } from './face.ts';
 import { boxOf, riseOf } from './openings.ts';
 import { highestFoot, lowestTop, outlineOf, overlaps, type Box, type Outline } from './outline.ts';
 import { PART_RULES } from './parts.ts';
+import { capital, phrase, said, type Word } from '../units/word.ts';
+import { OPENING, PART, TRIM } from '../words/terms.ts';
+import type { TrimKind } from '../job/vocabulary.ts';
 import { HEIGHT_TOLERANCE, type planOf } from './ceiling.ts';
 
 /** A millimetre of grace, so that an opening as wide as its wall is not refused for rounding. */
@@ -37,6 +40,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
   const at = (place: string) => `rooms/${room.id}/${place}`;
   const say = (place: string, message: string) => problems.push({ path: at(place), message });
   const show = (metres: Metres) => formatLength(metres, system);
+  const heading = (word: Word) => said(capital(word), system);
   const walls = rows(room.walls);
   if (walls.length < 3)
     say(
@@ -142,7 +146,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
     const outline = outlines.get(opening.wall);
     if (!wall || !outline || !wall.length) return false;
     const place = `openings/${opening.id}`;
-    const name = `${opening.kind === 'opening' ? 'Opening' : opening.kind === 'door' ? 'Door' : 'Window'} ${opening.label}`;
+    const name = heading(phrase`${OPENING[opening.kind]} ${opening.label}`);
     const box = boxOf(opening, outline);
     if (opening.width.metres > outline.length + GRACE)
       say(
@@ -194,7 +198,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
   function checkPart(part: Part): boolean {
     const before = problems.length;
     const place = `parts/${part.id}`;
-    const name = `${part.kind.charAt(0).toUpperCase()}${part.kind.slice(1).replace('-', ' ')} ${part.label}`;
+    const name = heading(phrase`${PART[part.kind]} ${part.label}`);
     const rule = PART_RULES[part.kind];
     for (const key of rule.needs)
       if (part[key] === null || (key !== 'at' && part[key].metres <= 0))
@@ -241,11 +245,11 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
     const heights = [...outlines.values()].flatMap((outline) => (outline ? outline.top.map((p) => p.y) : []));
     if (!heights.length) return;
     const lowest = Math.min(...heights);
-    for (const [kind, run] of Object.entries(room.trim))
+    for (const [kind, run] of Object.entries(room.trim) as [TrimKind, TrimRun][])
       if ((run.at?.metres ?? 0) + run.face.metres > lowest)
         say(
           `trim/${kind}`,
-          `The ${kind.replace('-', ' ')} reaches above the lowest wall top (${show(lowest)}); lower it.`,
+          `The ${said(TRIM[kind], system)} reaches above the lowest wall top (${show(lowest)}); lower it.`,
         );
   }
 }

@@ -1,9 +1,11 @@
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
 import type { Opening, Part, Room, TrimRun, Wall } from '../job/measured.ts';
-import type { TrimKind } from '../job/vocabulary.ts';
+import type { LineKind, TrimKind } from '../job/vocabulary.ts';
 import type { Metres, SquareMetres } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';
+import { phrase, type Word } from '../units/word.ts';
+import { TRIM } from '../words/terms.ts';
 import type { Point } from './geometry.ts';
 import {
   boardLength,
@@ -19,14 +21,11 @@ import { climbs, footLength, lowestTop, pointsOfBox, polygonOf, topLength, type 
 import { overlay, type Layer, type Overlay } from './overlay.ts';
 import { fixtureCut, partBox, PART_RULES } from './parts.ts';
 
-export const TRIM_NAMES: Readonly<Record<TrimKind | 'casing', string>> = {
-  baseboard: 'Baseboard',
-  crown: 'Crown',
-  'chair-rail': 'Chair rail',
-  'picture-rail': 'Picture rail',
-  casing: 'Casing',
-};
-
+/** A line along a wall. */
+export interface WallLine {
+  readonly kind: LineKind;
+  readonly length: Metres;
+}
 /** A region of a wall with a finish of its own, or what is left of the wall beside such regions. */
 export interface Region {
   readonly part: Part;
@@ -51,7 +50,7 @@ export interface WallTakeoff {
   readonly grossSchool: Working;
   readonly regions: readonly Region[];
   /** Lines a brush cuts along this wall, and along the rest of it beside its regions. */
-  readonly lines: readonly Working[];
+  readonly lines: readonly WallLine[];
   readonly cut: Metres;
 }
 
@@ -170,12 +169,12 @@ export function takeoffWall(
     ? walls.flatMap((a, i) => walls.slice(i + 1).map((b) => seen.border(a, b))).reduce((x, y) => x + y, 0)
     : 0;
   const roundCovers = seen ? covers.reduce((s, p) => s + walls.reduce((t, w) => t + seen.border(w, p.id), 0), 0) : 0;
-  const extra = [
-    ...(pairs > 0 ? [given('region', pairs, 'length')] : []),
-    ...(roundCovers > 0 ? [given('cover', roundCovers, 'length')] : []),
-    ...(fixtures > 0 ? [given('fixture', fixtures, 'length')] : []),
+  const extra: readonly WallLine[] = [
+    { kind: 'region', length: pairs },
+    { kind: 'cover', length: roundCovers },
+    { kind: 'fixture', length: fixtures },
   ];
-  const lines = [...edges, ...extra];
+  const lines = [...edges, ...extra.filter((line) => line.length > 0)];
   /** All borders of one part of the wall; where regions meet, either side is cut. */
   const bordersOf = (id: string) =>
     seen
@@ -202,7 +201,7 @@ export function takeoffWall(
       cut: bordersOf(part.id),
     })),
     lines,
-    cut: seen ? bordersOf('field') + fixtures : lines.reduce((s, line) => s + line.value, 0),
+    cut: seen ? bordersOf('field') + fixtures : lines.reduce((s, line) => s + line.length, 0),
   };
 }
 
@@ -262,14 +261,16 @@ function trimFaces(
   openings: readonly Opening[],
   runs: Partial<Record<TrimKind, Metres>>,
 ): Working[] {
-  const face = (name: string, length: Metres, width: Metres) =>
+  const face = (name: Word, length: Metres, width: Metres) =>
     compute('product', name, 'area', given('run', length, 'length'), given('face', width, 'length'));
   return [
     ...(Object.entries(runs) as [TrimKind, Metres][]).map(([kind, length]) =>
-      face(TRIM_NAMES[kind], length, room.trim[kind]?.face.metres ?? 0),
+      face(TRIM[kind], length, room.trim[kind]?.face.metres ?? 0),
     ),
     ...openings.flatMap((o) =>
-      o.casing ? [face(`casing of ${o.label}`, casingLength(o, isOffFloor(o, outline)), o.casing.metres)] : [],
+      o.casing
+        ? [face(phrase`${TRIM.casing} of ${o.label}`, casingLength(o, isOffFloor(o, outline)), o.casing.metres)]
+        : [],
     ),
     ...openings.flatMap((o) => (o.apron ? [face(`apron of ${o.label}`, boardLength(o), o.apron.metres)] : [])),
   ];
@@ -280,8 +281,8 @@ function linesOf(
   outline: Outline,
   openings: readonly Opening[],
   runs: Partial<Record<TrimKind, Metres>>,
-): Working[] {
-  const line = (name: string, length: Metres) => given(name, length, 'length');
+): WallLine[] {
+  const line = (kind: LineKind, length: Metres): WallLine => ({ kind, length });
   const [start, end] = cornersOf(outline);
   const stairs = climbs(outline) ? footLength(outline) - levelLength(outline) : 0;
   return [

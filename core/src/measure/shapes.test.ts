@@ -1,3 +1,5 @@
+import { heading } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import polygonClipping, { type Polygon } from 'polygon-clipping';
@@ -33,7 +35,8 @@ const box = (more: string, walls: Record<string, string> = {}) =>
     .join('\n')}\n${more}\n`;
 const sqft = (m2: number | undefined) => (m2 ?? NaN) / FOOT ** 2;
 const ft = (m: number | undefined) => (m ?? NaN) / FOOT;
-const surface = (t: RoomTakeoff, name: string) => t.surfaces.find((s) => s.name === name);
+const surface = (t: RoomTakeoff, name: string) =>
+  t.surfaces.find((s) => heading(nameWord(s.name), 'imperial') === name);
 
 describe('closed forms', () => {
   test('arcs: length and area of a segment, and a chain of points with exactly that area', () => {

@@ -2,6 +2,7 @@ import type { Id, SurfaceId } from '../job/table.ts';
 import type { SurfaceKind, TrimKind } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import type { Working } from '../units/working.ts';
+import type { Name } from '../words/names.ts';
 
 /** What there is to paint, measured. */
 export interface TrimTakeoff {
@@ -13,8 +14,7 @@ export interface Surface {
   readonly id: SurfaceId;
   readonly kind: SurfaceKind;
   readonly room: Id;
-  /** “Wall A”, “Ceiling”, “Baseboard”, “Door d1”. */
-  readonly name: string;
+  readonly name: Name;
   readonly wall: Id | null;
   readonly area: Working;
   /** Run of trim; zero for broad surfaces. */

@@ -4,7 +4,10 @@ import type { Opening, Part, Room } from '../job/measured.ts';
 import type { SurfaceKind } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';
-import { TRIM_NAMES, type WallTakeoff } from './face.ts';
+import { phrase, type Word } from '../units/word.ts';
+import type { Name, NameKind } from '../words/names.ts';
+import { TRIM } from '../words/terms.ts';
+import type { WallTakeoff } from './face.ts';
 import { boardLength, casingLength, isOffFloor, revealLength } from './openings.ts';
 import { topLength } from './outline.ts';
 import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
@@ -22,7 +25,7 @@ export function surfacesOf(
   ceilingArea: Working | null,
 ): Surface[] {
   const surfaces: Surface[] = [];
-  const add = (id: string, kind: SurfaceKind, name: string, area: Working, more: Partial<Measured> = {}) =>
+  const add = (id: string, kind: SurfaceKind, name: Name, area: Working, more: Partial<Measured> = {}) =>
     surfaces.push({
       id,
       kind,
@@ -36,16 +39,18 @@ export function surfacesOf(
   if (ceilingArea) {
     const fixtures = parts.filter((p) => p.wall === null).reduce((s, p) => s + fixtureCut(job, p), 0);
     const cut = walls.reduce((s, w) => s + topLength(w.outline), 0) + fixtures;
-    add(`${room.id}/ceiling`, 'ceiling', 'Ceiling', ceilingArea, { cut });
+    add(`${room.id}/ceiling`, 'ceiling', only('ceiling'), ceilingArea, { cut });
   }
   for (const w of walls) {
     const wall = w.wall.id;
-    const name = `Wall ${w.wall.label}`;
-    add(`${wall}/field`, 'wall', name, w.painted, { wall, cut: w.cut });
-    for (const { part, area, cut } of w.regions)
-      add(`${wall}/region/${part.id}`, 'wall', `${name}, ${part.kind} ${part.label}`, area, { wall, cut });
+    const { label } = w.wall;
+    add(`${wall}/field`, 'wall', { kind: 'wall', label, wall: null }, w.painted, { wall, cut: w.cut });
+    for (const { part, area, cut } of w.regions) {
+      const name = { kind: part.kind, label: part.label, wall: label };
+      add(`${wall}/region/${part.id}`, 'wall', name, area, { wall, cut });
+    }
   }
-  for (const t of trim) add(`${room.id}/${t.kind}`, t.kind, TRIM_NAMES[t.kind], t.area, { length: t.length.value });
+  for (const t of trim) add(`${room.id}/${t.kind}`, t.kind, only(t.kind), t.area, { length: t.length.value });
   for (const w of walls)
     for (const o of w.openings)
       for (const { id, kind, name, area, length } of piecesOf(job, o, isOffFloor(o, w.outline)))
@@ -56,52 +61,51 @@ export function surfacesOf(
     const on = walls.find((w) => w.wall.id === part.wall);
     const sizes = sizesOf(job, part, on?.outline ?? null, on?.openings ?? []);
     const length = rule.run?.(sizes) ?? 0;
-    add(`${part.id}/faces`, rule.paints, `${nameOf(part)} ${part.label}`, rule.area(sizes), {
-      wall: part.wall,
-      length,
-    });
+    const name = { kind: part.kind, label: part.label, wall: null };
+    add(`${part.id}/faces`, rule.paints, name, rule.area(sizes), { wall: part.wall, length });
   }
   return surfaces;
 }
 type Measured = Pick<Surface, 'wall' | 'length' | 'cut'>;
 
-const nameOf = ({ kind }: Part) => kind.charAt(0).toUpperCase() + kind.slice(1).replace('-', ' ');
+/** A room has one of these. */
+const only = (kind: NameKind): Name => ({ kind, label: '', wall: null });
 
 type Piece = Pick<Surface, 'id' | 'kind' | 'name' | 'area' | 'length'>;
 
 /** What is painted of an opening besides its casing on this side. */
 function piecesOf(job: Context, o: Opening, offFloor: boolean): Piece[] {
   const pieces: Piece[] = [];
-  const add = (id: string, kind: SurfaceKind, name: string, area: Working, length: Metres = 0) =>
-    pieces.push({ id, kind, name: `${name} ${o.label}`, area, length });
-  const run = (name: string, length: Metres, girth: Metres) =>
+  const add = (id: string, kind: SurfaceKind, name: NameKind, area: Working, length: Metres = 0) =>
+    pieces.push({ id, kind, name: { kind: name, label: o.label, wall: null }, area, length });
+  const run = (name: Word, length: Metres, girth: Metres) =>
     compute('product', name, 'area', given('run', length, 'length'), given('girth', girth, 'length'));
-  if (o.leaf !== 'none') add('leaf', 'door', 'Door', leafArea(job, o));
+  if (o.leaf !== 'none') add('leaf', 'door', 'door', leafArea(job, o));
   if (o.kind === 'door' && o.frame) {
     const length = revealLength(o, false);
     const girth = o.frame.metres + setting(job, 'door.stop');
-    add('frame', 'frame', 'Lining of door', run('lining and stops', length, girth), length);
+    add('frame', 'frame', 'lining', run('lining and stops', length, girth), length);
   }
   if (o.back) {
     const length = casingLength(o, offFloor, o.back.metres);
     const face = compute(
       'product',
-      'casing, far side',
+      phrase`${TRIM.casing}, far side`,
       'area',
       given('run', length, 'length'),
       given('girth', o.girth?.metres ?? o.back.metres, 'length'),
     );
-    add('back', 'casing', 'Far casing of', face, length);
+    add('back', 'casing', 'back', face, length);
   }
   if (o.sash !== 'none') {
     const length = sashLength(o);
-    add('sash', 'sash', 'Sash of', run('stiles, rails and bars', length, setting(job, 'sash.girth')), length);
+    add('sash', 'sash', 'sash', run('stiles, rails and bars', length, setting(job, 'sash.girth')), length);
   }
   if (o.reveal?.painted) {
     const length = revealLength(o, offFloor);
     const depth = given('depth', o.reveal.depth.metres, 'length');
     const area = compute('product', 'returns', 'area', given('round the opening', length, 'length'), depth);
-    add('reveal', 'wall', 'Reveal of', area);
+    add('reveal', 'wall', 'reveal', area);
   }
   if (o.board || o.apron) {
     const length = boardLength(o);
@@ -109,7 +113,7 @@ function piecesOf(job: Context, o: Opening, offFloor: boolean): Piece[] {
       ...(o.board ? [run('board and its edge', length, o.board.metres + setting(job, 'board.edge'))] : []),
       ...(o.apron ? [run('apron', length, o.apron.metres)] : []),
     ];
-    add('board', 'board', 'Board of', compute('sum', 'board and apron', 'area', ...terms), length);
+    add('board', 'board', 'board', compute('sum', 'board and apron', 'area', ...terms), length);
   }
   return pieces;
 }
@@ -180,7 +184,7 @@ export function casingTrim(walls: readonly WallTakeoff[]): TrimTakeoff | null {
   });
   return {
     kind: 'casing',
-    length: compute('sum', 'Casing', 'length', ...lengths),
-    area: compute('sum', 'Casing', 'area', ...areas),
+    length: compute('sum', TRIM.casing, 'length', ...lengths),
+    area: compute('sum', TRIM.casing, 'area', ...areas),
   };
 }

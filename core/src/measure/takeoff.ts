@@ -1,4 +1,5 @@
 import { setting } from '../job/defaults.ts';
+import { LINE_KINDS, type LineKind } from '../job/vocabulary.ts';
 import { rows, type Id } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Part, Room, TrimRun } from '../job/measured.ts';
@@ -10,7 +11,8 @@ import { compute, given, type Working } from '../units/working.ts';
 import { ceilingOver, insetPerimeter, planOf, type Ceiling } from './ceiling.ts';
 import { checkRoom, crossingWalls } from './check.ts';
 import { close, type Closure, type ClosureSettings, type WalkReadings } from './closure.ts';
-import { cornersOf, takeoffWall, TRIM_NAMES, type WallTakeoff } from './face.ts';
+import { LINE, TRIM } from '../words/terms.ts';
+import { cornersOf, takeoffWall, type WallTakeoff } from './face.ts';
 import { directions, polygonArea, walk, type Point } from './geometry.ts';
 import { outlineOf, topLength } from './outline.ts';
 import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
@@ -20,24 +22,6 @@ import { casingTrim, surfacesOf } from './surfaces.ts';
 
 export type { WallTakeoff } from './face.ts';
 export type { Surface } from './surface.ts';
-
-export const LINE_KINDS = [
-  'wall-ceiling',
-  'wall-crown',
-  'crown-ceiling',
-  'corner',
-  'wall-baseboard',
-  'wall-floor',
-  'wall-stair',
-  'wall-casing',
-  'wall-opening',
-  'wall-chair-rail',
-  'wall-picture-rail',
-  'region',
-  'cover',
-  'fixture',
-] as const;
-export type LineKind = (typeof LINE_KINDS)[number];
 
 export interface RoomTakeoff {
   readonly room: Room;
@@ -219,7 +203,7 @@ function gather(job: Context, room: Room, walls: readonly WallTakeoff[], parts: 
   const add = (kind: LineKind, term: Working) => terms.set(kind, [...(terms.get(kind) ?? []), term]);
   walls.forEach(({ wall, outline, lines }, i) => {
     for (const line of lines)
-      if (line.name !== 'corner') add(line.name as LineKind, given(`wall ${wall.label}`, line.value, 'length'));
+      if (line.kind !== 'corner') add(line.kind, given(`wall ${wall.label}`, line.length, 'length'));
     if (room.trim.crown) add('crown-ceiling', given(`wall ${wall.label}`, topLength(outline), 'length'));
     const next = walls[(i + 1) % walls.length];
     if (next && walls.length > 2)
@@ -236,7 +220,7 @@ function gather(job: Context, room: Room, walls: readonly WallTakeoff[], parts: 
   if (overhead > 0) add('fixture', given('ceiling', overhead, 'length'));
   return LINE_KINDS.flatMap((kind) => {
     const of = terms.get(kind);
-    return of ? [{ kind, length: compute('sum', kind, 'length', ...of) }] : [];
+    return of ? [{ kind, length: compute('sum', LINE[kind], 'length', ...of) }] : [];
   });
 }
 
@@ -244,11 +228,11 @@ function takeoffTrim(room: Room, walls: readonly WallTakeoff[]): TrimTakeoff[] {
   const kinds = Object.entries(room.trim) as [TrimKind, TrimRun][];
   const result = kinds.map(([kind, run]): TrimTakeoff => {
     const terms = walls.map((w) => given(`wall ${w.wall.label}`, w.runs[kind] ?? 0, 'length'));
-    const length = compute('sum', TRIM_NAMES[kind], 'length', ...terms);
+    const length = compute('sum', TRIM[kind], 'length', ...terms);
     const girth = run.girth
       ? given('developed girth', run.girth.metres, 'length')
       : given('face', run.face.metres, 'length');
-    return { kind, length, area: compute('product', TRIM_NAMES[kind], 'area', length, girth) };
+    return { kind, length, area: compute('product', TRIM[kind], 'area', length, girth) };
   });
   const casing = casingTrim(walls);
   return casing ? [...result, casing] : result;

@@ -2,7 +2,7 @@ import { setting, type DefaultKey } from '../job/defaults.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Priced } from '../job/paints.ts';
-import { REPAIR_CLASSES } from '../job/vocabulary.ts';
+import { MATERIALS, REPAIR_CLASSES, type Fabric, type MaterialItem, type PieceUnit } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { prepPlan } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
@@ -10,6 +10,9 @@ import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
 import { INCH, type Metres, type Money } from '../units/si.ts';
 import { compute, given, unopened, type Dimension, type Working } from '../units/working.ts';
+import { phrase, type Word } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
+import { THE, TRIM } from '../words/terms.ts';
 import { maskedLength } from '../work/operations.ts';
 import type { PaintLine } from './paint.ts';
 
@@ -45,10 +48,8 @@ const ITEMS = {
   respirator: ['safety', 'mask', true],
   'lead-test': ['safety', 'kit', false],
   'asbestos-test': ['safety', 'test', false],
-} as const satisfies Record<string, readonly [Aisle, string, boolean]>;
+} as const satisfies Record<MaterialItem, readonly [Aisle, PieceUnit, boolean]>;
 
-export type MaterialItem = keyof typeof ITEMS;
-export const MATERIALS = Object.keys(ITEMS) as readonly MaterialItem[];
 /** Kept from job to job, so that it may be owned already. */
 export const isKept = (item: MaterialItem): boolean => ITEMS[item][2];
 
@@ -63,7 +64,7 @@ export interface MaterialLine {
   readonly quantity: number;
   readonly wanted: number;
   readonly owned: number;
-  readonly unit: (typeof ITEMS)[MaterialItem][1];
+  readonly unit: PieceUnit;
   readonly working: Working;
   readonly each: Money;
   /** null: a starting price. */
@@ -73,7 +74,7 @@ export interface MaterialLine {
 export interface MaterialSize {
   readonly pile?: Metres;
   readonly width?: Metres;
-  readonly fabric?: string;
+  readonly fabric?: Fabric;
   readonly grit?: number;
 }
 
@@ -117,8 +118,7 @@ interface Need {
   readonly size: MaterialSize;
 }
 const need = (item: MaterialItem, working: Working, size: MaterialSize = {}): Need => ({ item, working, size });
-const sum = (name: string, dimension: Dimension, terms: readonly Working[]) =>
-  compute('sum', name, dimension, ...terms);
+const sum = (name: Word, dimension: Dimension, terms: readonly Working[]) => compute('sum', name, dimension, ...terms);
 /** The areas of surfaces, added up. */
 const areas = (name: string, list: readonly Specified[]): Working =>
   unopened(
@@ -127,7 +127,7 @@ const areas = (name: string, list: readonly Specified[]): Working =>
       sum(
         name,
         'area',
-        list.map((s) => given(s.surface.name, areaOf(s), 'area')),
+        list.map((s) => given(nameWord(s.surface.name), areaOf(s), 'area')),
       ),
   );
 const areaOf = (s: Specified) => s.surface.area.value;
@@ -137,7 +137,7 @@ function needs(q: MaterialQuestion): Need[] {
 }
 
 /** `total` over what one piece holds, by a setting. */
-const per = (job: Pick<Job, 'settings'>, name: string, total: Working, key: DefaultKey) =>
+const per = (job: Pick<Job, 'settings'>, name: Word, total: Working, key: DefaultKey) =>
   compute('quotient', name, 'count', total, given('one holds', setting(job, key), total.dimension));
 
 function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
@@ -171,7 +171,7 @@ function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
     need('film', per(job, 'masking film', sum('covered', 'area', [...glass, ...hidden]), 'film.area')),
     need(
       'drop-cloth',
-      per(job, 'drop cloths', given('largest floor', Math.max(0, ...floors), 'area'), 'dropcloth.area'),
+      per(job, phrase`${THE.dropCloth}s`, given('largest floor', Math.max(0, ...floors), 'area'), 'dropcloth.area'),
     ),
   ];
   if (job.practice.trimOrder === 'trim-first')
@@ -202,7 +202,9 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
     'length',
     takeoffs
       .filter((t) => present.has(t.room.id))
-      .flatMap((t) => t.trim.map((run) => given(`${t.room.name}, ${run.kind}`, run.length.value, 'length'))),
+      .flatMap((t) =>
+        t.trim.map((run) => given(phrase`${t.room.name}, ${TRIM[run.kind]}`, run.length.value, 'length')),
+      ),
   );
   const volume = compute('product', 'bead', 'volume', joints, given('section', (bead * bead) / 2, 'area'));
   const holes = REPAIR_CLASSES.map((hole) => {
@@ -303,7 +305,9 @@ function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
     paints.map((p) => given(`${p.product.name}, ${p.colour?.name ?? ''}`, p.conditioner, 'volume')),
   );
   return [
-    ...[...covers.values()].map(({ size, working }) => need('cover', sum('covers', 'count', working), size)),
+    ...[...covers.values()].map(({ size, working }) =>
+      need('cover', sum(phrase`${THE.cover}s`, 'count', working), size),
+    ),
     ...[...widths].map((width) => need('frame', given('people', people, 'count'), { width })),
     need('pole', given('people who roll', broad ? people : 0, 'count')),
     need('tray', given('people', surfaces.length ? people : 0, 'count')),

@@ -1,4 +1,8 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
+import { phrase } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
+import { across, pileWord } from '../words/systems.ts';
+import { THE } from '../words/terms.ts';
 import { rows, type Id } from '../job/table.ts';
 import type { Cover, Colour, Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
@@ -148,13 +152,13 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
   const litres = unopened((painted.value * full * texture * s.nap.film * c.share) / rate, () => {
     const factors = [
       ['texture', texture],
-      ['nap', s.nap.film],
+      [THE.pile, s.nap.film],
       ['share', c.share],
     ] as const;
     const ratios = factors.flatMap(([name, value]) => (value === 1 ? [] : [given(name, value, 'ratio')]));
     return compute(
       'quotient',
-      s.surface.name,
+      nameWord(s.surface.name),
       'volume',
       compute('product', 'area to cover', 'area', painted, given('full coats', full, 'count'), ...ratios),
       given(product.solids ? 'spread by solids, less losses' : 'label rate', rate, 'spread'),
@@ -197,14 +201,14 @@ function leftInCovers(job: Pick<Job, 'settings'>, uses: readonly PaintUse[]): Wo
   const each = [...sizes.values()].map(({ pile, width }) =>
     compute(
       'product',
-      'left in a cover',
+      phrase`left in a ${THE.cover}`,
       'volume',
-      given('in a 9 in cover of 10 mm', setting(job, 'loss.cover'), 'volume'),
-      given('pile', pile / 0.01, 'ratio'),
+      given(phrase`in a ${across(9 * INCH)} ${THE.cover}, ${pileWord(0.01)}`, setting(job, 'loss.cover'), 'volume'),
+      given(THE.pile, pile / 0.01, 'ratio'),
       given('width', width / (9 * INCH), 'ratio'),
     ),
   );
-  return compute('sum', 'left in covers', 'volume', ...each);
+  return compute('sum', phrase`left in ${THE.cover}s`, 'volume', ...each);
 }
 
 function lineOf(job: Ordering, key: string, group: Group): PaintLine {
@@ -214,7 +218,7 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
     used,
     compute(
       'product',
-      'left on the can',
+      phrase`left on the ${THE.can}`,
       'volume',
       given('on the surfaces', used.value, 'volume'),
       given('share', setting(job, 'loss.can'), 'ratio'),

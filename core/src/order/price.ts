@@ -1,7 +1,8 @@
 import type { Id } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Minutes, Money } from '../units/si.ts';
-import { OPERATIONS, type Operation, type OperationKind } from '../work/operations.ts';
+import { OPERATIONS, type OperationKind } from '../job/vocabulary.ts';
+import type { Operation } from '../work/operations.ts';
 import { daily, dayLength, type WorkDays } from '../work/days.ts';
 
 /** A line of labour: by kind of work where hours are billed, by person where days are. */

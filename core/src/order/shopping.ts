@@ -1,10 +1,12 @@
 import type { Job } from '../job/types.ts';
-import type { Product } from '../job/paints.ts';
 import { formatVolume } from '../units/quantities.ts';
 import type { Money } from '../units/si.ts';
+import { said } from '../units/word.ts';
+import { paintWord } from '../words/systems.ts';
+import { TINT_BASE } from '../words/terms.ts';
+import { materialWord, pieceWord } from '../words/work.ts';
 import { AISLES, type Aisle, type MaterialLine } from './materials.ts';
 import type { PaintLine } from './paint.ts';
-import { materialWord, pieceWord } from './terms.ts';
 
 /** A line to put in the basket. */
 export interface ShoppingLine {
@@ -29,9 +31,6 @@ interface Ordered {
   readonly materials: readonly MaterialLine[];
 }
 
-const paintName = (p: { product: Product; sheen: string; colour: PaintLine['colour'] }): string =>
-  [p.product.name, p.product.role === 'primer' ? '' : p.sheen, p.colour?.name ?? ''].filter(Boolean).join(', ');
-
 /** What to buy, aisle by aisle; what is owned or on the shelf is not on it. The total is the sum of its lines. */
 export function shoppingList(job: Job, order: Ordered): ShoppingList {
   const paint = (p: PaintLine): ShoppingLine[] =>
@@ -40,9 +39,12 @@ export function shoppingList(job: Job, order: Ordered): ShoppingList {
       return {
         key,
         aisle: 'paint',
-        what: paintName(p),
+        what: said(paintWord(p), job.units),
         howMany: `${can.count} × ${formatVolume(can.litres, job.units)}`,
-        note: [`${p.base} base`, can.count > 1 || (p.choice?.cans.length ?? 0) > 1 ? 'one batch number' : '']
+        note: [
+          `${said(TINT_BASE[p.base], job.units)} base`,
+          can.count > 1 || (p.choice?.cans.length ?? 0) > 1 ? 'one batch number' : '',
+        ]
           .filter(Boolean)
           .join(', '),
         cost: can.count * can.price,
@@ -53,8 +55,8 @@ export function shoppingList(job: Job, order: Ordered): ShoppingList {
   const material = (m: MaterialLine): ShoppingLine => ({
     key: m.key,
     aisle: m.aisle,
-    what: materialWord(m, job.units),
-    howMany: pieceWord(m.quantity, m.unit),
+    what: said(materialWord(m), job.units),
+    howMany: said(pieceWord(m.quantity, m.unit), job.units),
     note: m.owned ? `${m.owned} owned already` : '',
     cost: m.cost,
     ticked: m.key in job.bought,

@@ -2,7 +2,8 @@ import { setting } from '../job/defaults.ts';
 import type { Person } from '../job/crew.ts';
 import type { Job } from '../job/types.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import type { Problem } from '../units/problem.ts';
+import { capital, phrase, type Word } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
 import { formatMinutes } from '../units/quantities.ts';
 import { rememberLast } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
@@ -31,6 +32,11 @@ export interface PersonDay {
   readonly setUp: Span;
   readonly cleanUp: Span;
 }
+/** Why there is no plan: its words name surfaces. */
+export interface PlanProblem {
+  readonly path: string;
+  readonly message: Word;
+}
 export interface JobSchedule extends Schedule {
   readonly crew: readonly Person[];
   readonly workingTime: readonly Span[];
@@ -38,7 +44,7 @@ export interface JobSchedule extends Schedule {
   readonly personDays: readonly PersonDay[];
   /** Person-minutes of all its tasks. */
   readonly minutes: Minutes;
-  readonly problems: readonly Problem[];
+  readonly problems: readonly PlanProblem[];
 }
 
 /** What the search reads of a task. */
@@ -73,11 +79,15 @@ export function scheduleJob(
   const tasks = tasksOf(job, operations, longest);
   const crew = job.crew.people;
   const minutes = tasks.reduce((sum, task) => sum + task.work * task.people, 0);
-  const names = new Map(takeoffs.flatMap((t) => t.surfaces.map((s) => [s.id, `${s.name} in ${t.room.name}`])));
+  const names = new Map(
+    takeoffs.flatMap((t) =>
+      t.surfaces.map((s) => [s.id, phrase`${capital(nameWord(s.name))} in ${t.room.name}`] as const),
+    ),
+  );
   const tooLong = tasks.filter((t) => !t.interruptible && t.work > longest + 1e-9);
-  const problems = tooLong.map((t): Problem => ({
+  const problems = tooLong.map((t): PlanProblem => ({
     path: t.operation.surface,
-    message: `${names.get(t.operation.surface) ?? 'This'} takes ${formatMinutes(t.work)} without a stop with ${t.people} on it, and the longest working stretch is ${formatMinutes(longest)}. Put more people on the job, or work a longer stretch that day.`,
+    message: phrase`${names.get(t.operation.surface) ?? 'This'} takes ${formatMinutes(t.work)} without a stop with ${t.people} on it, and the longest working stretch is ${formatMinutes(longest)}. Put more people on the job, or work a longer stretch that day.`,
   }));
   const found = problems.length ? null : searched(tasks, calendar, crew.length, options);
   if (!found) {

@@ -1,5 +1,8 @@
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import type { OperationKind } from '../work/operations.ts';
+import type { OperationKind } from '../job/vocabulary.ts';
+import type { Word } from '../units/word.ts';
+import type { Name } from '../words/names.ts';
+import { paintWord } from '../words/systems.ts';
 import type { JobSchedule } from './schedule.ts';
 
 /** A task of the schedule with the names a person reads; small enough to hand from a worker. */
@@ -9,11 +12,11 @@ export interface TaskView {
   readonly roomName: string;
   readonly surface: string;
   /** null: done to the room as a whole. */
-  readonly surfaceName: string | null;
+  readonly name: Name | null;
   readonly kind: OperationKind;
   readonly coat: number;
   /** Paint or primer used; null: none. */
-  readonly paint: string | null;
+  readonly paint: Word | null;
   readonly work: number;
   readonly pieces: readonly (readonly [number, number])[];
   readonly who: readonly number[];
@@ -34,14 +37,14 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
       kind === 'prime'
         ? (specified?.primer?.name ?? null)
         : kind === 'cut' || kind === 'roll' || kind === 'brush'
-          ? `${specified?.product.name}, ${specified?.sheen}, ${specified?.colour.name}`
+          ? specified && paintWord(specified)
           : null;
     return {
       id: task.id,
       room,
       roomName: rooms.get(room) ?? '',
       surface,
-      surfaceName: names.get(surface) ?? null,
+      name: names.get(surface) ?? null,
       kind,
       coat,
       paint,

@@ -1,6 +1,7 @@
 import { familyOf, REPAIR_CLASSES, type PrepStep, type RepairClass } from '../job/vocabulary.ts';
 import { remember } from '../units/remember.ts';
-import { because, effective, type Reason } from './reasons.ts';
+import { because, type Reason } from '../words/reasons.ts';
+import { effective } from './reasons.ts';
 import type { Specified } from './specify.ts';
 import { coatOf, isGlossy } from './system.ts';
 

@@ -12,6 +12,8 @@ import {
   TEXTURES,
   TOUCHERS,
 } from '../job/vocabulary.ts';
+import { counted, inOrder, phrase, type Word } from '../units/word.ts';
+import { COAT, CONDITION, LEVEL, SHEEN, STAIN, SUBSTRATE, TEXTURE, TOUCHER, type Words } from '../words/terms.ts';
 import type { Specified } from './specify.ts';
 import { coatOf, conditionOf, holesOf, isRaked } from './system.ts';
 
@@ -30,7 +32,9 @@ export interface Question {
   readonly test?: TestId;
 }
 export interface Option {
-  readonly label: string;
+  readonly label: Word;
+  /** Nobody knows, or looked: a test may follow. */
+  readonly unsure?: boolean;
   readonly set: (survey: Survey) => Partial<Survey>;
   readonly isNow: (survey: Survey) => boolean;
 }
@@ -54,35 +58,43 @@ export type QuestionKey =
   | 'zones'
   | 'built';
 
-const WORDS: Readonly<Record<string, string>> = {
-  mdf: 'MDF',
-  unknown: 'I don’t know',
-  bare: 'nothing, it is bare',
-  clear: 'a clear finish',
-  oil: 'oil or alkyd',
-  'water-borne': 'water-borne paint',
-  drywall: 'board (drywall)',
-  masonry: 'masonry or brick',
-  weak: 'weak, it crumbles',
-  windows: 'as the windows say',
+/** As an answer it says more than as a term. */
+const UNSURE = { unknown: 'I don’t know' } as const;
+const WORDS: { readonly [K in Plain]: Words<Survey[K]> } = {
+  substrate: { ...SUBSTRATE, masonry: 'masonry or brick', ...UNSURE },
+  texture: TEXTURE,
+  coat: {
+    'water-borne': ['latex or water-based paint', 'water-based paint'],
+    oil: 'oil or alkyd',
+    clear: 'a clear finish',
+    bare: 'nothing, it is bare',
+    ...UNSURE,
+  },
+  condition: { ...CONDITION, weak: 'weak, it crumbles', ...UNSURE },
+  sheen: SHEEN,
+  porous: { no: 'no', yes: 'yes', ...UNSURE },
+  damp: { no: 'no', yes: 'yes', ...UNSURE },
+  wax: { no: 'no', yes: 'yes', ...UNSURE },
+  raking: { windows: 'as the windows say', no: 'no', yes: 'yes' },
+  level: { ...LEVEL, ...UNSURE },
 };
-const label = (value: string): string => WORDS[value] ?? value.replaceAll('-', ' ');
 
 type Plain = 'substrate' | 'texture' | 'coat' | 'condition' | 'sheen' | 'porous' | 'damp' | 'wax' | 'raking' | 'level';
-const pickFrom = <K extends Plain>(
-  key: K,
-  values: readonly Survey[K][],
-  words: Readonly<Record<string, string>> = {},
-): Option[] =>
+const pickFrom = <K extends Plain>(key: K, values: readonly Survey[K][]): Option[] =>
   values.map((value) => ({
-    label: words[value] ?? label(value),
+    label: WORDS[key][value],
+    unsure: value === 'unknown',
     set: () => ({ [key]: value }) as Partial<Survey>,
     isNow: (survey) => survey[key] === value,
   }));
 /** One of a list more, or fewer. */
-const listed = <K extends 'stains' | 'touched'>(key: K, values: readonly Survey[K][number][]): Option[] =>
+const severalOf = <K extends 'stains' | 'touched'>(
+  key: K,
+  values: readonly Survey[K][number][],
+  words: Words<Survey[K][number]>,
+): Option[] =>
   values.map((value) => ({
-    label: label(value),
+    label: words[value as Survey[K][number]],
     set: (survey) => {
       const list: readonly string[] = survey[key];
       const next = list.includes(value) ? list.filter((v) => v !== value) : [...list, value];
@@ -136,6 +148,7 @@ export const QUESTIONS: readonly Question[] = [
     form: 'one',
     options: [null, 0, 1, 2, 3, 4, 5].map((value) => ({
       label: value === null ? 'not tested' : `ISO class ${value} (ASTM ${5 - value}B)`,
+      unsure: value === null,
       set: () => ({ adhesion: value }),
       isNow: (survey) => survey.adhesion === value,
     })),
@@ -162,7 +175,7 @@ export const QUESTIONS: readonly Question[] = [
     ask: 'Are there stains?',
     short: 'Stains',
     form: 'many',
-    options: listed('stains', STAINS),
+    options: severalOf('stains', STAINS, STAIN),
     asked: always,
   },
   {
@@ -224,7 +237,7 @@ export const QUESTIONS: readonly Question[] = [
     ask: 'Who touches it?',
     short: 'Touched by',
     form: 'many',
-    options: listed('touched', TOUCHERS),
+    options: severalOf('touched', TOUCHERS, TOUCHER),
     asked: always,
   },
   {
@@ -240,7 +253,7 @@ export const QUESTIONS: readonly Question[] = [
     ask: 'To what level was the board finished?',
     short: 'Board level',
     form: 'one',
-    options: pickFrom('level', BOARD_LEVELS, { '3': 'Level 3', '4': 'Level 4', '5': 'Level 5' }),
+    options: pickFrom('level', BOARD_LEVELS),
     asked: (s) => s.survey.substrate === 'drywall' && isRaked(s),
   },
   {
@@ -343,12 +356,17 @@ export const TESTS: readonly SurfaceTest[] = [
 ];
 
 /** What a surface is taken for, in a few words: the survey read back. */
-export function readBack({ survey }: Specified): string {
+export function readBack({ survey }: Specified): Word {
   const holes = holesOf(survey);
-  return [
-    `${label(survey.texture)} ${survey.substrate === 'unknown' ? 'ground' : survey.substrate}`,
-    coatOf(survey) === 'bare' ? 'bare' : `${survey.sheen}, ${coatOf(survey)}`,
-    conditionOf(survey),
-    holes ? `${holes} holes` : 'no holes',
-  ].join('; ');
+  const ground = survey.substrate === 'unknown' ? 'ground' : SUBSTRATE[survey.substrate];
+  const coat = COAT[coatOf(survey)];
+  return inOrder(
+    [
+      phrase`${TEXTURE[survey.texture]} ${ground}`,
+      coatOf(survey) === 'bare' ? coat : phrase`${SHEEN[survey.sheen]}, ${coat}`,
+      CONDITION[conditionOf(survey)],
+      holes ? counted(holes, 'hole') : 'no holes',
+    ],
+    '; ',
+  );
 }

@@ -1,6 +1,4 @@
-import type { Reason, RuleId } from './wording.ts';
-
-export type { Reason, RuleId };
+import type { Reason } from '../words/reasons.ts';
 
 export interface Decided<T> {
   readonly value: T;
@@ -9,6 +7,5 @@ export interface Decided<T> {
   readonly override?: T;
 }
 
-export const because = (rule: RuleId, used: Reason['with'] = {}): Reason => ({ rule, with: used });
 /** What counts: the overrule where there is one. */
 export const effective = <T>(decided: Decided<T>): T => decided.override ?? decided.value;

@@ -14,7 +14,7 @@ import { contrastRatio, film, filmReflectance, hide, scatteringPower } from './h
 import { effective } from './reasons.ts';
 import { specifySurface } from './specify.ts';
 import { cautionsOf, warningsOf } from './warnings.ts';
-import { word } from './wording.ts';
+import { reasonWord } from '../words/reasons.ts';
 
 const question = { film: 1, cutFilm: 0.75, first: 1, cv: 0.35, limit: 1 };
 const hex = fc
@@ -90,7 +90,7 @@ function specified(kind: SurfaceKind, use: RoomUse, survey: Partial<Survey> = {}
     id: 'r-0/field',
     kind,
     room: 'r',
-    name: 'Wall A',
+    name: { kind: 'wall', label: 'A', wall: null } as const,
     wall: null,
     area: given('area', 10, 'area'),
     length: 0,
@@ -246,7 +246,7 @@ test('every member has a reason in words, for every kind, use and survey', () =>
           specified(kind as SurfaceKind, use as RoomUse, answers as Partial<Survey>).system,
         )) {
           expect(member.because.length).toBeGreaterThan(0);
-          for (const reason of member.because) expect(word(reason)).not.toMatch(/undefined|NaN/);
+          for (const reason of member.because) expect(String(reasonWord(reason))).not.toMatch(/undefined|NaN/);
         }
       },
     ),
@@ -323,6 +323,6 @@ describe('a system as a whole', () => {
     for (const caution of cautionsOf(
       specified('wall', 'bedroom', { damp: 'yes', texture: 'popcorn', condition: 'peeling' }),
     ))
-      expect(word({ rule: caution.rule, with: {} }).length).toBeGreaterThan(40);
+      expect(String(reasonWord({ rule: caution.rule, with: {} })).length).toBeGreaterThan(40);
   });
 });

@@ -8,11 +8,12 @@ import type { Survey } from '../job/surveyed.ts';
 import { familyOf, PILES, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { numberOf, remember, rememberLast } from '../units/remember.ts';
+import { because, type Reason } from '../words/reasons.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import { bestTint, hideAll, primed, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
 import { grazing } from './light.ts';
 import { contrastFilm, napOf, type Nap } from './spread.ts';
-import { because, effective, type Decided, type Reason } from './reasons.ts';
+import { effective, type Decided } from './reasons.ts';
 import {
   brushFor,
   conditionerFor,
@@ -260,7 +261,7 @@ const withTint = (plain: Decided<PrimerChoice>, { taken }: Tints): Decided<Prime
           ...(taken.alone ? [] : plain.because),
           because(taken.alone ? 'primer.tint-alone' : 'primer.tint', {
             tint: taken.primer.tint ?? '',
-            saves: coatsInWords(taken.saves),
+            saves: taken.saves,
           }),
         ],
       }
@@ -296,7 +297,7 @@ function coatsFor(
   const minimum = like ? 1 : 2;
   const look = hiding.looks.find((l) => l.coats === hiding.coats);
   const used = {
-    hiding: coatsInWords(hiding.coats),
+    hiding: hiding.coats,
     delta: look?.thinDelta ?? 0,
     limit: setting(job, 'hiding.deltaE'),
   };
@@ -304,21 +305,19 @@ function coatsFor(
   if (hiding.coats < minimum) reasons.push(because('coats.minimum', { minimum }));
   if (like) reasons.push(because('coats.refresh'));
   if (!like && hiding.cutCoats > Math.max(minimum, hiding.coats))
-    reasons.push(because('coats.cut-band', { coats: coatsInWords(hiding.cutCoats) }));
+    reasons.push(because('coats.cut-band', { coats: hiding.cutCoats }));
   // the minimum holds over a tinted primer as well
   const over = tinted ? Math.max(minimum, tinted.coats) : hiding.coats;
   if (tinted && over < hiding.coats)
     reasons.push(
       because('coats.tint', {
         tint: tinted.tint,
-        saves: coatsInWords(hiding.coats - over),
-        coats: coatsInWords(over),
+        saves: hiding.coats - over,
+        coats: over,
       }),
     );
   return { value: Math.max(minimum, hiding.coats), because: reasons };
 }
-
-const coatsInWords = (n: number) => `${n} ${n === 1 ? 'coat' : 'coats'}`;
 
 const remembered = remember(
   (

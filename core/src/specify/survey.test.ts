@@ -1,3 +1,4 @@
+import { said } from '../units/word.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
@@ -17,7 +18,7 @@ import { prepPlan } from './prep-plan.ts';
 import { answered, QUESTIONS, readBack, TESTS } from './questions.ts';
 import { specifyRoom, specifySurface, type Specified } from './specify.ts';
 import { outcomes, revised, turnsOf } from './what-if.ts';
-import { word } from './wording.ts';
+import { reasonWord } from '../words/reasons.ts';
 
 const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
 if (!opened.ok) throw new Error('the example is broken');
@@ -89,7 +90,7 @@ describe('the survey as a conversation', () => {
     expect([off?.changes.map((c) => c.member).includes('primer'), stays?.changes.length]).toEqual([true, 0]);
     for (const { results, isNow } of TESTS)
       results.forEach(([set], i) => expect(isNow({ ...s.survey, ...set })).toBe(i));
-    expect(readBack(s)).toBe('smooth plaster; matte, unknown; sound; no holes'.replace('plaster', s.survey.substrate));
+    expect(said(readBack(s), 'metric')).toBe(`smooth ${s.survey.substrate}; matt, unknown; sound; no holes`);
   });
 });
 
@@ -100,7 +101,7 @@ test('preparation: 80 grit keys, but never on board that will be seen; holes by 
       const plan = prepPlan(s);
       const grits = plan.flatMap((line) => line.grits);
       if (['drywall', 'unknown'].includes(s.survey.substrate)) expect(grits).not.toContain(80);
-      for (const line of plan) expect(word(line.how)).not.toMatch(/undefined/);
+      for (const line of plan) expect(reasonWord(line.how)).not.toMatch(/undefined/);
       expect(plan.filter((l) => l.step !== 'between').map((l) => l.step)).toEqual(
         PREP_STEPS.filter((step) => s.system.prep.value.includes(step)),
       );

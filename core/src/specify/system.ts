@@ -17,7 +17,8 @@ import type { Room } from '../job/measured.ts';
 import type { Survey } from '../job/surveyed.ts';
 import { INCH } from '../units/si.ts';
 import { lrvOf } from './colour.ts';
-import { because, type Decided, type Reason } from './reasons.ts';
+import { because, type Reason, type RuleId, type Uses } from '../words/reasons.ts';
+import type { Decided } from './reasons.ts';
 
 /** What a rule may look at. */
 export interface Case {
@@ -31,18 +32,24 @@ export interface Case {
   readonly grazedBy: readonly string[];
 }
 
-interface Rule<T> {
-  readonly rule: Reason['rule'];
+interface Row<T> {
   readonly when: (c: Case) => boolean;
   readonly then: T;
-  readonly with?: (c: Case) => Reason['with'];
 }
+/** A rule whose sentence needs something says with what. */
+type Explained<R extends RuleId> =
+  Uses<R> extends [infer Used]
+    ? { readonly rule: R; readonly with: (c: Case) => Used }
+    : { readonly rule: R; readonly with?: undefined };
+type Rule<T> = { [R in RuleId]: Row<T> & Explained<R> }[RuleId];
+
+const explain = (rule: Rule<unknown>, c: Case): Reason => ({ rule: rule.rule, with: rule.with?.(c) ?? {} });
 
 /** The first rule that fits decides; every table ends with one that always does. */
 function decide<T>(rules: readonly Rule<T>[], c: Case): { value: T; because: Reason[] } {
   const found = rules.find((rule) => rule.when(c));
   if (!found) throw new Error('a rule table must end with a rule that always fits');
-  return { value: found.then, because: [because(found.rule, found.with?.(c))] };
+  return { value: found.then, because: [explain(found, c)] };
 }
 
 const always = () => true;
@@ -84,7 +91,7 @@ const bareOn =
   (...substrates: string[]) =>
   (c: Case) =>
     isBare(c) && substrates.includes(c.survey.substrate);
-const texture = (c: Case) => ({ texture: c.survey.texture.replace('-', ' ') });
+const texture = (c: Case) => ({ texture: c.survey.texture });
 
 /** The kind of paint for the surface and its use [common practice, no source]. */
 const PAINT: readonly Rule<PaintFamily>[] = [
@@ -108,19 +115,19 @@ const SHEEN: readonly Rule<Sheen>[] = [
     rule: 'sheen.school-touch',
     when: (c) => c.practice.walls === 'touch-up',
     then: 'flat',
-    with: (c) => ({ price: isWiped(c) ? 'marked by wiping' : 'harder to wash' }),
+    with: (c) => ({ wiped: isWiped(c) ? 'often' : 'seldom' }),
   },
   {
     rule: 'sheen.school-wipe',
     when: (c) => c.practice.walls === 'wipe',
     then: 'satin',
-    with: (c) => ({ price: isRough(c) ? `every bump of ${texture(c).texture} shown` : 'touch-ups that show' }),
+    with: (c) => ({ bumps: isRough(c) ? c.survey.texture : 'none' }),
   },
   {
     rule: 'sheen.wiped',
     when: isWiped,
     then: 'eggshell',
-    with: (c) => ({ use: isTouched(c) ? c.survey.touched.join(', ') : c.room.use }),
+    with: (c) => ({ touched: c.survey.touched, use: c.room.use }),
   },
   { rule: 'sheen.rough', when: isRough, then: 'flat', with: texture },
   { rule: 'sheen.living', when: (c) => c.room.use === 'living', then: 'eggshell' },
@@ -166,7 +173,7 @@ const PRIMER: readonly Rule<PrimerChoice>[] = [
     rule: 'primer.stains',
     when: (c) => c.survey.stains.length > 0,
     then: spot('blocking'),
-    with: (c) => ({ stains: c.survey.stains.join(', ') }),
+    with: (c) => ({ stains: c.survey.stains }),
   },
   { rule: 'primer.peeling', when: (c) => c.survey.condition === 'peeling', then: spot('bonding') },
   { rule: 'primer.repairs', when: (c) => holesOf(c.survey) > 0, then: spot('penetrating') },
@@ -220,12 +227,11 @@ function weighLight(wanted: { value: Sheen; because: Reason[] }, c: Case): { val
   const rank = SHEENS.indexOf(wanted.value);
   const rough = isRaked(c) && c.survey.level !== '5' && c.survey.substrate === 'drywall' && !isTrim(c);
   if (!rough || rank < SHEENS.indexOf('eggshell')) return wanted;
-  const level = c.survey.level === 'unknown' ? 'an unknown level' : `Level ${c.survey.level}`;
   if (isWiped(c))
     return { ...wanted, because: [...wanted.because, because('sheen.washing-wins', { sheen: wanted.value })] };
   return {
     value: SHEENS[rank - 1] ?? wanted.value,
-    because: [...wanted.because, because('sheen.light-wins', { sheen: wanted.value, level })],
+    because: [...wanted.because, because('sheen.light-wins', { sheen: wanted.value, level: c.survey.level })],
   };
 }
 
@@ -236,10 +242,7 @@ export const sheenFor = (c: Case): Decided<Sheen> => {
   const nearest = [...c.product.sheens].sort((a, b) => rank(a) - rank(b))[0] ?? wanted.value;
   return {
     value: nearest,
-    because: [
-      ...wanted.because,
-      because('sheen.offered', { wanted: wanted.value, offered: c.product.sheens.join(', ') }),
-    ],
+    because: [...wanted.because, because('sheen.offered', { wanted: wanted.value, offered: c.product.sheens })],
   };
 };
 
@@ -250,7 +253,7 @@ export function prepFor(c: Case, order: readonly PrepStep[]): Decided<readonly P
   const steps = new Set(fitting.flatMap((rule) => rule.then));
   return {
     value: order.filter((step) => steps.has(step)),
-    because: fitting.map((rule) => because(rule.rule, rule.with?.(c))),
+    because: fitting.map((rule) => explain(rule, c)),
   };
 }
 

@@ -1,7 +1,8 @@
 import { familyOf } from '../job/vocabulary.ts';
 import { remember } from '../units/remember.ts';
 import type { SystemValues } from '../job/paints.ts';
-import { because, effective, type Reason, type RuleId } from './reasons.ts';
+import { because, type Reason, type RuleId } from '../words/reasons.ts';
+import { effective } from './reasons.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import type { Specified } from './specify.ts';
 import { coatOf, conditionOf, DRY_ENOUGH, isDamp, isRaked } from './system.ts';
@@ -15,10 +16,9 @@ export interface Warning {
 }
 
 interface Check {
-  readonly rule: RuleId;
   readonly mend: readonly (keyof SystemValues)[];
   readonly when: (s: Specified) => boolean;
-  readonly with?: (s: Specified) => Reason['with'];
+  readonly warns: (s: Specified) => Reason;
 }
 
 const HANDLED = ['door', 'sash', 'frame', 'casing', 'stair', 'baseboard'];
@@ -30,97 +30,92 @@ const isTrim = (s: Specified) => familyOf(s.surface.kind) === 'trim';
 /** Each a thing the trade knows to fail [common practice, no source]. */
 const CHECKS: readonly Check[] = [
   {
-    rule: 'warn.oil',
     mend: ['primer', 'prep'],
     when: (s) =>
       ['oil', 'clear', 'unknown'].includes(coatOf(s.survey)) &&
       s.product.base === 'water-borne' &&
       (primer(s).extent !== 'full' || !['bonding', 'undercoat'].includes(primer(s).kind)),
-    with: (s) => ({ coat: coatOf(s.survey) }),
+    warns: (s) => because('warn.oil', { coat: coatOf(s.survey) }),
   },
   {
-    rule: 'warn.weak',
     mend: ['primer'],
     when: (s) =>
       ['weak', 'chalky'].includes(conditionOf(s.survey)) &&
       (primer(s).kind !== 'penetrating' || primer(s).extent !== 'full'),
-    with: (s) => ({ condition: conditionOf(s.survey) }),
+    warns: (s) => because('warn.weak', { condition: conditionOf(s.survey) }),
   },
-  { rule: 'warn.fresh', mend: [], when: (s) => s.survey.fresh },
-  { rule: 'warn.damp', mend: [], when: (s) => isDamp(s.survey) },
+  { mend: [], when: (s) => s.survey.fresh, warns: () => because('warn.fresh') },
+  { mend: [], when: (s) => isDamp(s.survey), warns: () => because('warn.damp') },
   {
-    rule: 'warn.moisture',
     mend: [],
     when: (s) => (s.survey.moisture ?? 0) > DRY_ENOUGH && !isDamp(s.survey),
-    with: (s) => ({ moisture: s.survey.moisture ?? 0, dry: DRY_ENOUGH }),
+    warns: (s) => because('warn.moisture', { moisture: s.survey.moisture ?? 0, dry: DRY_ENOUGH }),
   },
   {
-    rule: 'warn.family',
     mend: ['paint'],
     when: (s) => HANDLED.includes(s.surface.kind) && ['wall', 'ceiling', 'wet-room'].includes(s.product.family ?? ''),
-    with: (s) => ({ family: s.product.family ?? '' }),
+    warns: (s) => because('warn.family', { family: s.product.family ?? 'wall' }),
   },
   {
-    rule: 'warn.one-heavy',
     mend: ['style'],
     when: (s) =>
       effective(s.system.style) === 'one-heavy' &&
       (s.surface.kind !== 'door' || deltaE(bandsOf(s.survey.colour), bandsOf(s.colour.hex)) > 1),
+    warns: () => because('warn.one-heavy'),
   },
   {
-    rule: 'warn.stains',
     mend: ['primer'],
     when: (s) =>
       s.survey.stains.length > 0 &&
       (primer(s).kind !== 'blocking' || primer(s).extent === 'none') &&
       primer(s).extent !== 'full',
+    warns: () => because('warn.stains'),
   },
   {
-    rule: 'warn.wax',
     mend: ['prep'],
     when: (s) => s.survey.wax === 'yes' && !(prep(s).includes('degrease') && prep(s).includes('sand')),
+    warns: () => because('warn.wax'),
   },
   {
-    rule: 'warn.adhesion',
     mend: ['prep', 'primer'],
     when: (s) => (s.survey.adhesion ?? 0) >= 3 && !prep(s).includes('scrape'),
-    with: (s) => ({ adhesion: s.survey.adhesion ?? 0 }),
+    warns: (s) => because('warn.adhesion', { adhesion: s.survey.adhesion ?? 0 }),
   },
   {
-    rule: 'warn.flat-wet',
     mend: ['sheen'],
     when: (s) => s.sheen === 'flat' && s.wet && s.surface.kind === 'wall',
+    warns: () => because('warn.flat-wet'),
   },
   {
-    rule: 'warn.pile-gloss',
     mend: ['cover', 'sheen'],
     when: (s) => effective(s.system.cover).pile >= 0.018 && ['semi-gloss', 'gloss'].includes(s.sheen),
+    warns: () => because('warn.pile-gloss'),
   },
   {
-    rule: 'warn.raking',
     mend: ['sheen'],
     when: (s) =>
       !isTrim(s) && isRaked(s) && s.survey.level !== '5' && s.survey.substrate === 'drywall' && SHINY.includes(s.sheen),
-    with: (s) => ({
-      sheen: s.sheen,
-      level: s.survey.level === 'unknown' ? 'an unknown level' : `Level ${s.survey.level}`,
-    }),
+    warns: (s) =>
+      because('warn.raking', {
+        sheen: s.sheen,
+        level: s.survey.level,
+      }),
   },
   {
-    rule: 'warn.thin',
     mend: ['coats', 'primer'],
     when: (s) => effective(s.system.coats) < s.hiding.coats,
-    with: (s) => ({
-      coats: effective(s.system.coats),
-      delta: s.hiding.looks[effective(s.system.coats) - 1]?.thinDelta ?? 0,
-    }),
+    warns: (s) =>
+      because('warn.thin', {
+        coats: effective(s.system.coats),
+        delta: s.hiding.looks[effective(s.system.coats) - 1]?.thinDelta ?? 0,
+      }),
   },
 ];
 
 /** Everything a system should not do on this surface; empty for a sound one. The recommendation itself raises only what no choice can mend. */
 export const warningsOf = (s: Specified): Warning[] =>
   CHECKS.filter((check) => check.when(s)).map((check) => ({
-    reason: because(check.rule, check.with?.(s)),
+    reason: check.warns(s),
     mend: check.mend,
     insisted: check.mend.some((member) => s.system[member].override !== undefined),
   }));

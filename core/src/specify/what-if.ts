@@ -1,4 +1,5 @@
 import type { Survey } from '../job/surveyed.ts';
+import type { Word } from '../units/word.ts';
 import type { SystemValues } from '../job/paints.ts';
 import { QUESTIONS, type QuestionKey } from './questions.ts';
 import { MEMBERS } from './alike.ts';
@@ -32,7 +33,7 @@ export function changes(before: Specified, after: Specified): Change[] {
 export interface Turn {
   readonly key: QuestionKey;
   /** Options of the question that lead to the same. */
-  readonly answers: readonly string[];
+  readonly answers: readonly Word[];
   readonly becomes: SystemValues[Member];
 }
 
@@ -43,7 +44,7 @@ export interface Turn {
 export function turnsOf(job: Specifying, s: Specified, room: Case['room'], member: Member): Turn[] {
   const now = JSON.stringify(s.system[member].value);
   return QUESTIONS.filter((q) => q.asked(s)).flatMap((q) => {
-    const found = new Map<string, { answers: string[]; becomes: SystemValues[Member] }>();
+    const found = new Map<string, { answers: Word[]; becomes: SystemValues[Member] }>();
     for (const option of q.options) {
       if (option.isNow(s.survey)) continue;
       const { value } = revised(job, s, room, option.set(s.survey)).system[member];

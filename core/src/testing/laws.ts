@@ -29,7 +29,7 @@ export function figuresFault(job: Job): string | null {
   formatTapeSheet(rows(job.rooms), job.units);
   return notFinite({
     takeoff: takeoffContract(job, whole),
-    specify: specifyContract(whole),
+    specify: specifyContract(job, whole),
     order: orderContract(job, order),
     ledger: ledgerOf(whole.takeoffs, orderedOf(order)),
     schedule: scheduleContract(job, schedule),

@@ -1,3 +1,5 @@
+import type { Word } from './word.ts';
+
 /**
  * A figure that explains itself: the arithmetic is kept as a tree of named terms, so a view can show the formula with
  * this job's numbers and a test can evaluate it again to the value shown.
@@ -6,13 +8,13 @@ export type Dimension = 'length' | 'area' | 'volume' | 'spread' | 'minutes' | 'm
 
 export interface Given {
   readonly op: 'given';
-  readonly name: string;
+  readonly name: Word;
   readonly value: number;
   readonly dimension: Dimension;
 }
 export interface Computed {
   readonly op: 'sum' | 'difference' | 'product' | 'quotient' | 'mean';
-  readonly name: string;
+  readonly name: Word;
   readonly value: number;
   readonly dimension: Dimension;
   readonly of: readonly Working[];
@@ -35,14 +37,14 @@ function apply(op: Computed['op'], of: readonly Working[], valueOf: (term: Worki
 }
 const valueOf = (term: Working): number => term.value;
 
-export const given = (name: string, value: number, dimension: Dimension): Given => ({
+export const given = (name: Word, value: number, dimension: Dimension): Given => ({
   op: 'given',
   name,
   value,
   dimension,
 });
 
-export function compute(op: Computed['op'], name: string, dimension: Dimension, ...of: readonly Working[]): Computed {
+export function compute(op: Computed['op'], name: Word, dimension: Dimension, ...of: readonly Working[]): Computed {
   return { op, name, dimension, of, value: apply(op, of, valueOf) };
 }
 
@@ -60,7 +62,7 @@ class Unopened implements Computed {
   get op(): Computed['op'] {
     return this.tree.op;
   }
-  get name(): string {
+  get name(): Word {
     return this.tree.name;
   }
   get dimension(): Dimension {

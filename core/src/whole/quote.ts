@@ -1,14 +1,20 @@
 import { addDays } from '../units/date.ts';
+import { setting } from '../job/defaults.ts';
 import { rows, type Id } from '../job/table.ts';
+import type { Room } from '../job/measured.ts';
 import type { Job } from '../job/types.ts';
 import { groupBy } from '../units/group.ts';
 import { alike } from '../specify/alike.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
-import { coatsWord, prepWord, primerWord, surfaceWord } from '../specify/terms.ts';
 import { cautionsOf } from '../specify/warnings.ts';
-import { word } from '../specify/wording.ts';
+import { formatVolume } from '../units/quantities.ts';
 import type { Money } from '../units/si.ts';
+import { capital, inOrder, phrase, said, type Word } from '../units/word.ts';
+import { namesWord } from '../words/names.ts';
+import { reasonWord } from '../words/reasons.ts';
+import { coatsWord, prepWord, primerWord } from '../words/systems.ts';
+import { SHEEN } from '../words/terms.ts';
 import { shareOut } from '../order/price.ts';
 import type { OptionPrice } from './options.ts';
 import { wholeOf, type JobOrder } from './whole.ts';
@@ -49,32 +55,22 @@ export interface Quote {
   readonly notes: string;
 }
 
-/** “Walls A and B (420 ft²): wash, fill, sand; spot-prime; two coats of ...”. */
-function sentenceOf(group: readonly Specified[], job: Job): string {
+/** “All four walls: wash, fill, sand; spot-prime: ...; 2 coats of ...”. */
+function sentenceOf(group: readonly Specified[], room: Room | undefined): Word {
   const [s] = group;
   if (!s) return '';
-  const names = group.map((g) => surfaceWord(g.surface.name, job.units));
   const primer = effective(s.system.primer);
   const steps = [
-    prepWord(effective(s.system.prep)).toLowerCase(),
-    primer.extent === 'none' ? '' : primerWord(primer).toLowerCase(),
-    `${coatsWord(effective(s.system.coats))} of ${s.product.name}, ${s.colour.name}, ${s.sheen}`,
-  ].filter(Boolean);
-  return `${shortened(names)}: ${steps.join('; ')}.`;
+    prepWord(effective(s.system.prep)),
+    ...(primer.extent === 'none' ? [] : [primerWord(primer)]),
+    phrase`${coatsWord(effective(s.system.coats))} of ${s.product.name}, ${s.colour.name}, ${SHEEN[s.sheen]}`,
+  ];
+  const names = namesWord(
+    group.map((g) => g.surface.name),
+    room?.walls.order.length,
+  );
+  return phrase`${capital(names)}: ${inOrder(steps, '; ')}.`;
 }
-
-/** “Wall A, Wall B, Wall C” as “Walls A, B, C”; the same name several times as “Door (3)”. */
-export function shortened(names: readonly string[]): string {
-  const groups = groupBy(names, (name) => /^(.*) (\S{1,3})$/.exec(name)?.[1] ?? name);
-  return [...groups]
-    .map(([stem, list]) => {
-      if (list.length === 1) return list[0] ?? '';
-      const ends = list.map((name) => name.slice(stem.length + 1));
-      return ends.every(Boolean) ? `${stem}s ${ends.join(', ')}` : `${stem} (${list.length})`;
-    })
-    .join('; ');
-}
-
 /** The job as an offer on a given day, its options priced. */
 export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice[], date: string): Quote {
   const { surfaces, leftOut, operations } = wholeOf(job);
@@ -104,7 +100,7 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
     rooms: perRoom.map(([room, list], i) => ({
       room,
       name: job.rooms.byId[room]?.name ?? '',
-      scope: alike(list).map((group) => sentenceOf(group, job)),
+      scope: alike(list).map((group) => said(sentenceOf(group, job.rooms.byId[room]), job.units)),
       amount: amounts[i] ?? 0,
     })),
     net,
@@ -122,17 +118,17 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
       'Covering of floors and of furniture that stays in the room, and uncovering.',
       'Plates taken off with the power off, and put back.',
       'Paint, primer and everything used up, as far as it is named here.',
-      'Clean-up every day; a can of each colour left for touch-ups.',
+      `Clean-up every day; about ${formatVolume(setting(job, 'order.reserve'), job.units)} of each colour left for touch-ups.`,
     ],
     excluded: [
       ...rows(job.options)
         .filter((o) => !o.taken && o.finish === null)
-        .map((o) => `${o.name}: an option, priced apart.`),
+        .map((o) => `${o.name}: an option, priced separately.`),
       'Moving of heavy furniture, and what is found once plates, coverings or old coats are off.',
       'Work on wiring, pipes and windows’ glazing; removal of lead paint or of textures that hold asbestos.',
     ],
     cautions: [...new Set(done.flatMap((s) => cautionsOf(s).map((c) => c.rule)))].map((rule) =>
-      word({ rule, with: {} }),
+      said(reasonWord({ rule, with: {} }), job.units),
     ),
     days: order.labour.days,
     people: job.crew.people.length,
@@ -141,14 +137,15 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
 }
 
 function whatOf(job: Job, option: Job['options']['byId'][string], surfaces: readonly Specified[]): string {
-  const names = surfaces
-    .filter((s) => option.surfaces.includes(s.surface.id))
-    .map(
-      (s) => `${job.rooms.byId[s.surface.room]?.name ?? ''} ${surfaceWord(s.surface.name, job.units).toLowerCase()}`,
-    );
+  const chosen = surfaces.filter((s) => option.surfaces.includes(s.surface.id));
   const { finish } = option;
   const how = finish
     ? `in ${job.products[finish.product]?.name}, ${job.colours[finish.colour]?.name}`
     : 'painted as well';
-  return names.length ? `${shortened(names)}, ${how}` : 'surfaces that are no longer there';
+  const perRoom = [...groupBy(chosen, (s) => s.surface.room)].map(
+    ([room, list]) => phrase`${job.rooms.byId[room]?.name ?? ''}: ${namesWord(list.map((s) => s.surface.name))}`,
+  );
+  return chosen.length
+    ? said(phrase`${inOrder(perRoom, '. ')}; ${how}`, job.units)
+    : 'surfaces that are no longer there';
 }

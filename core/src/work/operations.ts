@@ -1,16 +1,13 @@
 import { setting } from '../job/defaults.ts';
 import type { Id, SurfaceId } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
-import { familyOf, REPAIR_CLASSES } from '../job/vocabulary.ts';
+import { familyOf, REPAIR_CLASSES, type OperationKind } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { effective } from '../specify/reasons.ts';
 import { conditionOf } from '../specify/system.ts';
 import type { Specified } from '../specify/specify.ts';
 import { remember } from '../units/remember.ts';
 import { compute, given, unopened, type Working } from '../units/working.ts';
-
-export const OPERATIONS = ['protect', 'prep', 'prime', 'cut', 'roll', 'brush', 'mask', 'unmask', 'clear'] as const;
-export type OperationKind = (typeof OPERATIONS)[number];
 
 /** One piece of work on one surface (or on a room): the only place where minutes are made. */
 export interface Operation {

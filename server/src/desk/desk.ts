@@ -1,6 +1,6 @@
 import { DEFAULTS, type DefaultKey } from '@kovelin/core/job/defaults.ts';
 import { STARTING_PRODUCTS } from '@kovelin/core/job/library.ts';
-import { MATERIALS } from '@kovelin/core/order/materials.ts';
+import { MATERIALS } from '@kovelin/core/job/vocabulary.ts';
 
 /** What is asked of the desk: a code and a size; `litres` null for a piece. */
 export interface DeskItem {

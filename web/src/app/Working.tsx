@@ -1,5 +1,6 @@
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea, formatMinutes, formatMoney, formatSpread, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { said } from '@kovelin/core/units/word.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import type { Dimension, Working } from '@kovelin/core/units/working.ts';
 import { useState } from 'react';
@@ -53,13 +54,13 @@ export function WorkingTree({ working, system }: { working: Working; system: Sys
   if (working.op === 'given')
     return (
       <div className="term">
-        {working.name} {value}
+        {said(working.name, system)} {value}
       </div>
     );
   const parts = working.of.filter((term) => term.value !== 0 || working.op !== 'sum');
   return (
     <div className="term">
-      {working.name} {value}
+      {said(working.name, system)} {value}
       {parts.length > 0 && (
         <div className="terms">
           {parts.map((term, i) => (

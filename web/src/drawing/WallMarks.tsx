@@ -1,5 +1,7 @@
 import { formatLength } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { PART } from '@kovelin/core/words/terms.ts';
 import { inkOn, type Coat } from './coat.ts';
 import type { OpeningShape, PartShape, WallShape } from './layout.ts';
 import { type Placing, usePlacing } from './placing.ts';
@@ -58,7 +60,7 @@ export function Wall(props: WallProps) {
       )}
       {wall.regions.map((shape) => {
         const region = `${takeoff.wall.id}/region/${shape.part.id}`;
-        const words = `Wall ${takeoff.wall.label}, ${shape.part.kind} ${shape.part.label}`;
+        const words = `Wall ${takeoff.wall.label}, ${said(PART[shape.part.kind], system)} ${shape.part.label}`;
         return (
           <g key={region} clipPath={`url(#${clip})`} {...surface(region, words)}>
             <polygon points={shape.points} fill={paint(region).fill} className="edge" />
@@ -67,7 +69,13 @@ export function Wall(props: WallProps) {
       })}
       <g clipPath={wall.covers.length ? `url(#${clip})` : undefined}>
         {wall.covers.map((shape) => (
-          <CoverMark key={shape.part.id} shape={shape} fill={paint(`${shape.part.id}/faces`).fill} surface={surface} />
+          <CoverMark
+            key={shape.part.id}
+            shape={shape}
+            fill={paint(`${shape.part.id}/faces`).fill}
+            surface={surface}
+            system={system}
+          />
         ))}
       </g>
       <g className="trim-shapes">
@@ -214,7 +222,7 @@ function Movable({
         <g className="placing" aria-hidden="true">
           <path d={`M${wall.x} ${shape.y - 10}H${x}M${x + width} ${shape.y - 10}H${wall.x + wall.width}`} />
           <text x={mid} y={shape.y - 26} textAnchor="middle">
-            {from} from the start{resting.why ? `, ${resting.why}` : ''}
+            {from} from the start{resting.why ? `, ${said(resting.why, system)}` : ''}
           </text>
         </g>
       )}
@@ -222,10 +230,11 @@ function Movable({
   );
 }
 
-function CoverMark({ shape, fill, surface }: { shape: PartShape; fill: string; surface: WallProps['surface'] }) {
+type CoverProps = { readonly shape: PartShape; readonly fill: string } & Pick<WallProps, 'surface' | 'system'>;
+function CoverMark({ shape, fill, surface, system }: CoverProps) {
   const { part, points, x, y, width, height } = shape;
   const bare = part.kind === 'tile' || part.kind === 'cabinet';
-  const words = part.kind.replace('-', ' ');
+  const words = said(PART[part.kind], system);
   const lettered = width > words.length * NOTE_WIDTH + 8 && height > 18;
   const body = (
     <>

@@ -1,9 +1,11 @@
 import type { Metres } from '@kovelin/core/units/si.ts';
+import { phrase, type Word } from '@kovelin/core/units/word.ts';
+import { TRIM } from '@kovelin/core/words/terms.ts';
 
 export interface SnapTo {
   readonly at: Metres;
   /** What it came to rest against, in words; null: the next mark of the tape. */
-  readonly why: string | null;
+  readonly why: Word | null;
 }
 export interface SnapBounds {
   /** Of the wall, and of the opening with its casing to either side. */
@@ -18,12 +20,14 @@ export interface SnapBounds {
   readonly reach: Metres;
 }
 
+const BY_CASING = phrase`${TRIM.casing} in the corner`;
+
 /** Where an opening dragged to `wanted` comes to rest: on the wall, against something near, else on a mark of the tape. */
 export function snap(wanted: Metres, { length, width, casing, others, step, reach }: SnapBounds): SnapTo {
   const last = Math.max(0, length - width);
   const places: SnapTo[] = [
-    { at: casing, why: 'casing in the corner' },
-    { at: last - casing, why: 'casing in the corner' },
+    { at: casing, why: BY_CASING },
+    { at: last - casing, why: BY_CASING },
     { at: 0, why: 'in the corner' },
     { at: last, why: 'in the corner' },
     { at: last / 2, why: 'in the middle' },

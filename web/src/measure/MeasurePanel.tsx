@@ -3,10 +3,12 @@ import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import type { Working } from '@kovelin/core/units/working.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { LINE, TRIM } from '@kovelin/core/words/terms.ts';
 import type { ReactNode } from 'react';
 import { Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
-import { sentenceCase, surfaceWord } from '../app/words.ts';
 import { Figure, WorkingTree } from '../app/Working.tsx';
 import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/jobs.ts';
 
@@ -32,7 +34,7 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
       )}
       {surface ? (
         <>
-          <h2>{surfaceWord(surface.name, system)}</h2>
+          <h2>{heading(nameWord(surface.name), system)}</h2>
           <p className="sub">
             {takeoff?.room.name} · {formatArea(surface.area.value, system)} to paint
           </p>
@@ -54,12 +56,12 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
       {takeoff && takeoff.lines.length > 0 && (
         <Section title={`Lines of ${takeoff.room.name}`}>
           {takeoff.lines.map(({ kind, length }) => (
-            <Line key={kind} label={lineWord(kind, system)}>
+            <Line key={kind} label={heading(LINE[kind], system)}>
               <Figure working={length} system={system} />
             </Line>
           ))}
           {takeoff.trim.map((t) => (
-            <Line key={t.kind} label={`${surfaceWord(sentenceCase(t.kind), system)} run`}>
+            <Line key={t.kind} label={`${heading(TRIM[t.kind], system)} run`}>
               <Figure working={t.length} system={system} />
             </Line>
           ))}
@@ -89,21 +91,6 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
     </aside>
   );
 }
-
-const LINE_WORDS: Readonly<Record<string, string>> = {
-  corner: 'Corners',
-  region: 'Between finishes on a wall',
-  cover: 'Round what hides wall',
-  fixture: 'Round fixtures',
-  'wall-stair': 'Wall to stairs',
-};
-const lineWord = (kind: string, system: JobView['system']) =>
-  LINE_WORDS[kind] ??
-  sentenceCase(kind.replace('-', ' to '))
-    .replace('chair rail', surfaceWord('Chair rail', system).toLowerCase())
-    .replace('baseboard', surfaceWord('Baseboard', system).toLowerCase())
-    .replace('casing', surfaceWord('Casing', system).toLowerCase())
-    .replace('crown', surfaceWord('Crown', system).toLowerCase());
 
 export function Line({ label, children }: { label: string; children: ReactNode }) {
   return (

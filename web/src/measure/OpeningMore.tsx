@@ -2,8 +2,9 @@ import type { Opening } from '@kovelin/core/job/measured.ts';
 import { SASHES, type OpeningShape, type Sash } from '@kovelin/core/job/vocabulary.ts';
 import { riseOf } from '@kovelin/core/measure/openings.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { TRIM } from '@kovelin/core/words/terms.ts';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
-import { sentenceCase, surfaceWord } from '../app/words.ts';
 import { problemsAt, readCount, type RoomProps } from './parts.ts';
 
 const HEADS: readonly (readonly [OpeningShape, string])[] = [
@@ -51,7 +52,6 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
     return tapeReading(metres, system);
   };
   const reveal = o.reveal;
-  const casing = surfaceWord('Casing', system).toLowerCase();
   return (
     <div className="more">
       <fieldset>
@@ -68,7 +68,7 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
       </fieldset>
       {o.casing && (
         <fieldset>
-          <legend>{sentenceCase(casing)}</legend>
+          <legend>{heading(TRIM.casing, system)}</legend>
           <span className="pair">
             {field('girth', 'Developed girth', 'as its face')}
             {field('back', 'On the far side', 'not painted')}

@@ -3,11 +3,12 @@ import { rows } from '@kovelin/core/job/table.ts';
 import type { Opening, Room } from '@kovelin/core/job/measured.ts';
 import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { OPENING, TRIM } from '@kovelin/core/words/terms.ts';
 import { Fragment, lazy, Suspense, useState } from 'react';
 import { Choice, LengthField } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
-import { sentenceCase, surfaceWord } from '../app/words.ts';
 import { OFFSET, problemsAt, type RoomProps } from './parts.ts';
 import { MoreButton, RemoveButton } from './RemoveButton.tsx';
 
@@ -73,7 +74,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
           <th>Height</th>
           <th>From the start</th>
           <th>Sill</th>
-          <th>{surfaceWord('Casing', system)}</th>
+          <th>{heading(TRIM.casing, system)}</th>
           <th>Leaf</th>
           <th>
             <span className="unseen">Remove</span>
@@ -109,7 +110,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
             <Fragment key={o.id}>
               <tr>
                 <th scope="row">
-                  {sentenceCase(o.kind)} {o.label}
+                  {heading(OPENING[o.kind], system)} {o.label}
                 </th>
                 <td>
                   <Choice
@@ -124,7 +125,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
                 {field('height', 'Height')}
                 {field('at', 'Distance from the start of the wall')}
                 {o.kind === 'door' ? <td>floor</td> : field('sill', 'Sill', true)}
-                {field('casing', 'Casing', true)}
+                {field('casing', heading(TRIM.casing, system), true)}
                 <td>
                   {o.kind === 'door' ? (
                     <Choice<Leaf>

@@ -5,10 +5,11 @@ import * as kinds from '@kovelin/core/job/vocabulary.ts';
 import { FIXTURE_WAYS, isFixture, PART_RULES } from '@kovelin/core/measure/parts.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { INCH, type System } from '@kovelin/core/units/si.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { PART } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
 import { freshId } from '../store/ids.ts';
-import { sentenceCase } from '../app/words.ts';
 import { problemsAt, readCount, type RoomProps } from './parts.ts';
 import { RemoveButton } from './RemoveButton.tsx';
 
@@ -109,7 +110,7 @@ export default function PartRows({ view, room, takeoff }: RoomProps) {
               <optgroup key={words} label={words}>
                 {list.map((k) => (
                   <option key={k} value={k}>
-                    {sentenceCase(k)}
+                    {heading(PART[k], view.system)}
                   </option>
                 ))}
               </optgroup>
@@ -137,7 +138,7 @@ function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
     name: 'setPart' as const,
     args: { room: room.id, part: part.id, set },
   });
-  const name = `${sentenceCase(part.kind)} ${part.label}`;
+  const name = `${heading(PART[part.kind], system)} ${part.label}`;
   const problem = (field: string) => problemsAt({ room, takeoff }, `parts/${part.id}/${field}`)[0] ?? null;
   const dimensions = [...rule.needs, ...rule.takes];
   return (

@@ -3,11 +3,12 @@ import { rows } from '@kovelin/core/job/table.ts';
 import { OPENING_KINDS, ROOM_USES } from '@kovelin/core/job/vocabulary.ts';
 import { residualsOf } from '@kovelin/core/measure/residuals.ts';
 import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { ROOM_USE } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import { lazy, type ReactNode, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Choice, DraftField, LengthField, readText } from '../app/fields.tsx';
 import { freshId } from '../store/ids.ts';
-import { sentenceCase } from '../app/words.ts';
 import { OpeningRows, startOpening } from './OpeningRows.tsx';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
 import { Problems } from './Problems.tsx';
@@ -144,7 +145,7 @@ function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) 
       <Choice
         label="Used as"
         value={room.use}
-        options={ROOM_USES.map((use) => [use, sentenceCase(use)])}
+        options={ROOM_USES.map((use) => [use, heading(ROOM_USE[use], system)])}
         onChange={(use) => session.edit(edit({ use }))}
       />
       <Choice

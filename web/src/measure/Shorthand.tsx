@@ -23,6 +23,24 @@ function read(text: string, room: Room, seed: string): Read {
   return { ok: true, edit: { name: 'setRoomFromText', args: { room: room.id, draft: first.draft, seed } } };
 }
 
+/** Lines as whoever reads them would write them. */
+const SAMPLES = {
+  imperial: {
+    wall: "wall A 12'6 1/2 R",
+    door: `door d1 on A 2'6 x 6'8 at 1' casing 2 1/2"`,
+    trim: 'trim baseboard 5"',
+    check: "check A C 16'3",
+    dado: "dado r1 on A 3'",
+  },
+  metric: {
+    wall: 'wall A 3.82 R',
+    door: 'door d1 on A 0.76 x 2.03 at 0.3 architrave 0.065',
+    trim: 'trim skirting 12 cm',
+    check: 'check A C 4.95',
+    dado: 'dado r1 on A 0.9',
+  },
+} as const;
+
 /** The room in the tape-sheet shorthand. The drawing follows each key; leaving the text, or Ctrl Enter, takes it. */
 export default function Shorthand({ view, room, takeoff }: { view: JobView; room: Room; takeoff: RoomTakeoff }) {
   const { session, system } = view;
@@ -72,10 +90,10 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
         <Problems items={takeoff.problems.map((p) => p.message)} />
         <Problems items={takeoff.warnings.map((p) => p.message)} soft />
         <p className="hint">
-          A line a wall, clockwise from inside: <code>wall A 12&apos;6 1/2 R</code>. Then{' '}
-          <code>door d1 on A 2&apos;6 x 6&apos;8 at 1&apos; casing 2 1/2&quot;</code>, <code>window</code>,{' '}
-          <code>opening</code>, <code>trim baseboard 5&quot;</code>, <code>check A C 16&apos;3</code>, and parts such as{' '}
-          <code>dado r1 on A 3&apos;</code> or <code>light l1 count 2</code>. Ctrl Enter takes it, Esc takes it back.
+          A line a wall, clockwise from inside: <code>{SAMPLES[system].wall}</code>. Then{' '}
+          <code>{SAMPLES[system].door}</code>, <code>window</code>, <code>opening</code>,{' '}
+          <code>{SAMPLES[system].trim}</code>, <code>{SAMPLES[system].check}</code>, and parts such as{' '}
+          <code>{SAMPLES[system].dado}</code> or <code>light l1 count 2</code>. Ctrl Enter takes it, Esc takes it back.
         </p>
       </div>
     </div>

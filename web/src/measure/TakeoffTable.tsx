@@ -1,12 +1,15 @@
 import { takeoffJob, type RoomTakeoff, type Surface } from '@kovelin/core/measure/takeoff.ts';
+import type { System } from '@kovelin/core/units/si.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { compute, given, type Working } from '@kovelin/core/units/working.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { SURFACE } from '@kovelin/core/words/terms.ts';
 import { DataGrid, type GridColDef, useGridApiRef } from '@mui/x-data-grid';
 import { useEffect, useState } from 'react';
 import { Choice } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
-import { sentenceCase, surfaceWord } from '../app/words.ts';
 import type { Explained } from './MeasurePanel.tsx';
 
 interface Row {
@@ -36,14 +39,14 @@ const HEADINGS: Readonly<Record<Column, string>> = {
   run: 'Run',
 };
 
-function rowOf(t: RoomTakeoff, s: Surface, word: (name: string) => string): Row {
+function rowOf(t: RoomTakeoff, s: Surface, system: System): Row {
   const wall = t.walls.find((w) => `${w.wall.id}/field` === s.id);
   return {
     id: s.id,
     kind: 'surface',
     room: t.room.name,
     roomId: t.room.id,
-    surface: word(s.name),
+    surface: heading(nameWord(s.name), system),
     gross: wall?.gross.value ?? null,
     openings: wall?.openingArea.value ?? null,
     net: wall?.net.value ?? null,
@@ -113,8 +116,8 @@ export default function TakeoffTable({
   const [by, setBy] = useState<Grouping>('room');
   const surfaces = takeoffs.flatMap((t) =>
     t.surfaces.map((s) => ({
-      ...rowOf(t, s, (name) => surfaceWord(name, system)),
-      kindWord: surfaceWord(sentenceCase(s.kind), system),
+      ...rowOf(t, s, system),
+      kindWord: heading(SURFACE[s.kind], system),
     })),
   );
   const rows = grouped(surfaces, by);

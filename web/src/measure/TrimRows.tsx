@@ -3,16 +3,11 @@ import type { Room } from '@kovelin/core/job/measured.ts';
 import { TRIM_KINDS, type TrimKind } from '@kovelin/core/job/vocabulary.ts';
 import { PROFILES } from '@kovelin/core/job/library.ts';
 import { typeLength } from '@kovelin/core/units/length.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { TRIM } from '@kovelin/core/words/terms.ts';
 import { LengthField } from '../app/fields.tsx';
-import { surfaceWord } from '../app/words.ts';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
 
-const TRIM_WORD: Readonly<Record<TrimKind, string>> = {
-  baseboard: 'Baseboard',
-  crown: 'Crown',
-  'chair-rail': 'Chair rail',
-  'picture-rail': 'Picture rail',
-};
 const STARTS_AT: Readonly<Partial<Record<TrimKind, Reading>>> = {
   'chair-rail': { typed: `3'`, metres: 0.9144 },
   'picture-rail': { typed: `6'6`, metres: 1.9812 },
@@ -34,7 +29,7 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
         return (
           <span key={kind} className="trim-pair">
             <LengthField
-              label={`${surfaceWord(TRIM_WORD[kind], system)} face`}
+              label={`${heading(TRIM[kind], system)} face`}
               optional
               value={run?.face ?? null}
               system={system}

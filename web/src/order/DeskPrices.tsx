@@ -1,9 +1,10 @@
 import { readDeskPrices, type DeskPrices as Answer } from '@kovelin/core/exchange/instruments.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { itemWord } from '@kovelin/core/words/work.ts';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useOrder, type WholeView } from '../app/whole.ts';
-import { itemWord } from '../app/words.ts';
 import { ageWord } from './words.ts';
 
 /** A sentence of the desk; what is busy may be asked again, what is refused may not. */
@@ -66,7 +67,7 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
     })),
     ...pieces.map((m) => ({
       key: m.item,
-      what: itemWord(m.item),
+      what: said(itemWord(m.item), view.system),
       now: m.each,
       priced: m.priced,
       then: asked(m.item, null),

@@ -5,6 +5,8 @@ import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { itemWord } from '@kovelin/core/words/work.ts';
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
@@ -13,7 +15,6 @@ import { attempt } from '../app/database.ts';
 import { Choice } from '../app/fields.tsx';
 import { useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
-import { itemWord } from '../app/words.ts';
 import { columnsBefore, rememberColumns } from '../store/kept.ts';
 import { priceLists, pricesByCode, removeList, searchPrices } from '../store/price-lists.ts';
 import { priceListWorker } from '../workers/price-list.ts';
@@ -304,7 +305,9 @@ function TakeFromList({
           value={target}
           options={[
             ...Object.values(job.products).map((p) => [p.id, p.name] as const),
-            ...[...new Set(materials.map((m) => m.item))].map((item) => [item, itemWord(item)] as const),
+            ...[...new Set(materials.map((m) => m.item))].map(
+              (item) => [item, said(itemWord(item), view.system)] as const,
+            ),
             [NEW, line ? `a new paint, like ${line.product.name}` : 'a new paint'],
           ]}
           onChange={setTarget}

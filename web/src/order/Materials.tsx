@@ -4,9 +4,10 @@ import type { JobOrder } from '@kovelin/core/whole/whole.ts';
 import { isKept, type MaterialLine } from '@kovelin/core/order/materials.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
 import { DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { materialWord, pieceWord, sentenceCase } from '../app/words.ts';
 import { Figure } from '../app/Working.tsx';
 import { rememberOwned } from '../store/kept.ts';
 import { ageWord } from './words.ts';
@@ -39,23 +40,23 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
         <tbody key={aisle}>
           <tr className="aisle">
             <th scope="rowgroup" colSpan={6}>
-              {sentenceCase(aisle)}
+              {heading(aisle, system)}
             </th>
           </tr>
           {lines.map((m) => (
             <tr key={m.key} className={m.key === chosen ? 'chosen' : ''}>
               <th scope="row">
                 <button type="button" className="link plain" onClick={() => onPick(m.key)}>
-                  {materialWord(m, system)}
+                  {said(materialWord(m), system)}
                 </button>
               </th>
               <td className="number">
-                <Figure working={m.working} system={system} text={pieceWord(m.working.value, m.unit)} />
+                <Figure working={m.working} system={system} text={said(pieceWord(m.working.value, m.unit), system)} />
               </td>
               <td>
                 <Owned view={view} line={m} />
               </td>
-              <td className="number">{m.quantity ? pieceWord(m.quantity, m.unit) : 'none'}</td>
+              <td className="number">{m.quantity ? said(pieceWord(m.quantity, m.unit), system) : 'none'}</td>
               <td className="number">{formatMoney(m.each, currency)}</td>
               <td className="number">{formatMoney(m.cost, currency)}</td>
             </tr>
@@ -83,7 +84,7 @@ function Owned({ view, line: m }: { view: WholeView; line: MaterialLine }) {
     <DraftField
       hideLabel
       className="narrow"
-      label={`Owned: ${materialWord(m, view.system)}`}
+      label={`Owned: ${said(materialWord(m), view.system)}`}
       value={String(view.state.shown.owned[m.key] ?? 0)}
       parse={(text) => (/^\d{1,4}$/.test(text.trim()) ? good(Number(text)) : bad('Whole pieces, 0 to 9999.'))}
       onCommit={(pieces) => {
@@ -112,16 +113,16 @@ export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'
     );
   return (
     <>
-      <h2>{materialWord(m, system)}</h2>
+      <h2>{said(materialWord(m), system)}</h2>
       <p className="sub">
-        {pieceWord(m.wanted, m.unit)} wanted{m.owned > 0 && `, ${m.owned} owned`}
+        {said(pieceWord(m.wanted, m.unit), system)} wanted{m.owned > 0 && `, ${m.owned} owned`}
       </p>
       <Section
         title="Price"
         extra={<small>{m.priced ? `${m.priced.source}, ${ageWord(m.priced.date)}` : 'starting price'}</small>}
       >
         <DraftField
-          label={`Price of one ${m.unit}, ${state.shown.currency}`}
+          label={`Price of ${said(pieceWord(1, m.unit), system)}, ${state.shown.currency}`}
           value={(m.each / 100).toFixed(2)}
           parse={parseMoney}
           onCommit={(each) =>
@@ -137,7 +138,7 @@ export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'
         />
       </Section>
       <Section title="How it is worked out">
-        <Figure working={m.working} system={system} text={pieceWord(m.working.value, m.unit)} />
+        <Figure working={m.working} system={system} text={said(pieceWord(m.working.value, m.unit), system)} />
       </Section>
     </>
   );

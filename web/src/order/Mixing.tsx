@@ -3,16 +3,17 @@ import { ENDS } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import { CONDITIONERS } from '@kovelin/core/job/vocabulary.ts';
 import type { BoxCan, Pour } from '@kovelin/core/order/boxing.ts';
-import { shortened } from '@kovelin/core/whole/quote.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { QUART } from '@kovelin/core/units/si.ts';
 import { boxingOf, type PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
+import { heading, inOrder, phrase, said, type Word } from '@kovelin/core/units/word.ts';
+import { namesWord, type Name } from '@kovelin/core/words/names.ts';
+import { THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
-import { surfaceWord } from '../app/words.ts';
 
 interface Props {
   readonly view: WholeView;
@@ -33,24 +34,26 @@ export function Mixing(props: Props) {
 function Boxing({ view, line }: Props) {
   const { state, system, derived } = view;
   const { boxed } = line;
+  const can = said(THE.can, system);
   const boxing = boxingOf(line, state.shown.settings);
   if (state.shown.practice.boxing === 'as-they-come')
     return (
-      <Section title="Cans as they come">
+      <Section title={`${heading(THE.can, system)}s as they come`}>
         <p className="hint">
-          Your practice uses cans as they come. Begin a wall only with enough in the can to finish it: two cans are two
-          colours.
+          Your practice uses {can}s as they come. Begin a wall only with enough in the {can} to finish it: two {can}s
+          are two colours.
         </p>
       </Section>
     );
   const wallWords = (ids: readonly string[]): string => {
     const surfaces = ids.flatMap((id) => derived.surfaces.find((x) => x.surface.id === id)?.surface ?? []);
-    return [...groupBy(surfaces, (s) => s.room)]
-      .map(([room, list]) => {
-        const names = shortened(list.map((s) => surfaceWord(s.name, system)));
-        return `${state.shown.rooms.byId[room]?.name ?? ''}: ${names.toLowerCase().replace(/\b[a-z]\b/g, (c) => c.toUpperCase())}`;
-      })
-      .join('; ');
+    const perRoom = [...groupBy(surfaces, (s) => s.room)].map(([room, list]) =>
+      inRoom(
+        state.shown.rooms.byId[room]?.name ?? '',
+        list.map((s) => s.name),
+      ),
+    );
+    return said(inOrder(perRoom, '; '), system);
   };
   if (!boxing.buckets.length) return null;
   return (
@@ -71,19 +74,25 @@ function Boxing({ view, line }: Props) {
           {wallWords(boxing.over)}: more than a bucket holds. Pour its buckets to and fro until they are one colour.
         </p>
       )}
-      <p className="hint">No wall changes bucket. Write the batch numbers down before the cans go.</p>
+      <p className="hint">No wall changes bucket. Write the batch numbers down before the {can}s go.</p>
     </Section>
   );
 }
 
+const inRoom = (room: string, names: readonly Name[]): Word => phrase`${room}: ${namesWord(names)}`;
+
 /** “3 whole 1 gal cans; 2 qt of a 1 gal can”. */
 function pourWords(pours: readonly Pour[], boxed: readonly BoxCan[], system: WholeView['system']): string {
+  const word = said(THE.can, system);
   const told = pours.map(({ can, litres }) => {
     const of = boxed[can];
     const size = formatVolume(of?.litres ?? litres, system);
     const batch = of && of.batch !== null ? `, batch ${of.batch || 'not known'}, from the shelf` : '';
     const whole = of !== undefined && litres > of.litres - 0.005;
-    return { whole, words: whole ? `${size} can${batch}` : `${formatVolume(litres, system)} of a ${size} can${batch}` };
+    return {
+      whole,
+      words: whole ? `${size} ${word}${batch}` : `${formatVolume(litres, system)} of a ${size} ${word}${batch}`,
+    };
   });
   return [...groupBy(told, (t) => t.words)]
     .map(([words, list]) =>
@@ -151,10 +160,10 @@ function Shelf({ view, line }: Props) {
             const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'gal' : 'L'}`);
             if (!read.ok) return read;
             const [least, most] = ENDS.shelf;
-            if (read.value < least) return bad('More than nothing must be in the can.');
+            if (read.value < least) return bad(`More than nothing must be in the ${said(THE.can, system)}.`);
             return read.value <= most
               ? read
-              : bad(`At most ${formatVolume(most, system)} stand on the shelf in one can.`);
+              : bad(`At most ${formatVolume(most, system)} stand on the shelf in one ${said(THE.can, system)}.`);
           }}
           onCommit={(value) => {
             setLitres(value);
@@ -203,7 +212,7 @@ function StirIn({ view, line }: Props) {
       />
       <p className="hint" role="status">
         {line.product.base === 'oil'
-          ? 'Flow conditioner is for water-borne paint.'
+          ? 'Flow conditioner is for water-based paint.'
           : `Conditioner for that: ${formatVolume(pot * few, system)} to ${formatVolume(pot * many, system)}; it about doubles the open time and leaves the colour as it is.`}{' '}
         Thinner at most {formatVolume(pot * THINNER, system)}, for a touch-up or the first coat of a thirsty ceiling.
       </p>

@@ -2,15 +2,17 @@ import { setting } from '@kovelin/core/job/defaults.ts';
 import { perCoat, type PaintLine } from '@kovelin/core/order/paint.ts';
 import type { Surface } from '@kovelin/core/measure/takeoff.ts';
 import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { paintWord } from '@kovelin/core/words/systems.ts';
+import { THE, TINT_BASE } from '@kovelin/core/words/terms.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { Sides } from '../app/Sides.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { surfaceWord } from '../app/words.ts';
 import { Figure } from '../app/Working.tsx';
 import { Mixing } from './Mixing.tsx';
 import { ProductCard } from './ProductCard.tsx';
-import { paintWord } from './words.ts';
 
 const RiskCurve = lazy(() => import('./RiskCurve.tsx'));
 const Compare = lazy(() => import('./Compare.tsx'));
@@ -31,14 +33,14 @@ interface Props {
 export function PaintPanel({ view, line, surface, picked }: Props) {
   const [side, setSide] = useState<Side>(kept);
   const { system, state } = view;
-  const of = picked || !surface ? null : surfaceWord(surface.name, view.system);
+  const of = picked || !surface ? null : heading(nameWord(surface.name), view.system);
   const uses = line.uses.filter((u) => u.specified.surface.id === surface?.id);
   return (
     <>
-      <h2>{of ?? paintWord(line)}</h2>
+      <h2>{of ?? said(paintWord(line), system)}</h2>
       <p className="sub">
-        {of !== null && `${paintWord(line)} · `}
-        {line.uses.length} {line.uses.length === 1 ? 'surface' : 'surfaces'} · {line.base} base
+        {of !== null && `${said(paintWord(line), system)} · `}
+        {line.uses.length} {line.uses.length === 1 ? 'surface' : 'surfaces'} · {said(TINT_BASE[line.base], system)} base
       </p>
       <Sides
         label="About this paint"
@@ -57,7 +59,7 @@ export function PaintPanel({ view, line, surface, picked }: Props) {
               Bought: {formatVolume(line.ordered, system)}
               {line.fromShelf > 0 && ` and ${formatVolume(line.fromShelf, system)} from the shelf`}. Chance of running
               short, the touch-up reserve of {formatVolume(setting(state.shown, 'order.reserve'), system)} included:{' '}
-              {formatPercent(line.shortfallChance)}. In the cans at the end, on average:{' '}
+              {formatPercent(line.shortfallChance)}. In the {said(THE.can, system)}s at the end, on average:{' '}
               {formatVolume(line.leftover, system)}.
             </p>
             <p className="hint">
@@ -69,11 +71,7 @@ export function PaintPanel({ view, line, surface, picked }: Props) {
             </p>
           </Section>
           {uses.length > 0 && surface && (
-            <Section
-              title={`On ${surfaceWord(surface.name, system)
-                .toLowerCase()
-                .replace(/^wall (.)/, (_, c: string) => `wall ${c.toUpperCase()}`)}`}
-            >
+            <Section title={`On ${said(nameWord(surface.name), system)}`}>
               {uses.map((u) => (
                 <Figure key={u.specified.surface.id} working={u.litres} system={system} />
               ))}

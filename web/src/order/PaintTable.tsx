@@ -1,8 +1,10 @@
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { paintWord } from '@kovelin/core/words/systems.ts';
+import { THE } from '@kovelin/core/words/terms.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Figure } from '../app/Working.tsx';
-import { paintWord } from './words.ts';
 
 interface Props {
   readonly view: WholeView;
@@ -20,7 +22,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
         <tr>
           <th>Paint, numbered as in the drawing</th>
           <th>Wanted</th>
-          <th>Cans to buy; hatched is left over</th>
+          <th>{heading(THE.can, system)}s to buy; hatched is left over</th>
           <th>Left over</th>
           <th>May run short</th>
           <th>Cost</th>
@@ -32,7 +34,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
             <th scope="row">
               <button type="button" className="link plain" onClick={() => onPick(p.key)}>
                 {i + 1} <span className={p.colour ? 'chip' : 'chip none'} style={{ background: p.colour?.hex }} />{' '}
-                {paintWord(p)}
+                {said(paintWord(p), system)}
               </button>
             </th>
             <td className="number">
@@ -50,7 +52,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
           </tr>
         ))}
         <tr className="total">
-          <th scope="row">Paint together</th>
+          <th scope="row">All the paint</th>
           <td className="number">
             {formatVolume(
               paints.reduce((sum, p) => sum + p.expected.value, 0),

@@ -1,17 +1,18 @@
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { JobOrder } from '@kovelin/core/whole/whole.ts';
-import { LABOUR_WORDS } from '@kovelin/core/order/terms.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Pricing } from '@kovelin/core/job/priced.ts';
 import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { LABOUR } from '@kovelin/core/words/work.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { useOptionPrices } from '../workers/what-if.ts';
-import { surfaceWord } from '../app/words.ts';
 
 const PRICE_WORDS = {
   paint: 'Paint',
@@ -44,7 +45,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
             <th scope="row">
               {line.kind === 'person'
                 ? `${crew.people.find((p) => p.id === line.person)?.name ?? ''}, ${labour.days} days`
-                : LABOUR_WORDS[line.kind]}
+                : said(LABOUR[line.kind], view.system)}
             </th>
             <td className="number">{formatMinutes(line.minutes)}</td>
             <td className="number">{money(line.cost)}</td>
@@ -279,12 +280,12 @@ function Options({ view }: { view: WholeView }) {
                   setChosen(next);
                 }}
               />{' '}
-              {surfaceWord(s.name, system)}
+              {heading(nameWord(s.name), system)}
             </label>
           ))}
         </div>
         <button type="button" className="take" disabled={!chosen.size || !name.trim()} onClick={add}>
-          Price it apart
+          Price separately
         </button>
       </details>
     </Section>

@@ -4,9 +4,10 @@ import type { Product } from '@kovelin/core/job/paints.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
+import { inOrder, said } from '@kovelin/core/units/word.ts';
+import { SHEEN } from '@kovelin/core/words/terms.ts';
 import { between, DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { sentenceCase } from '../app/words.ts';
 import { ageWord } from './words.ts';
 
 const plain = <T,>(result: Result<T>): Result<T> => result;
@@ -117,7 +118,8 @@ export function ProductCard({ product, view }: { product: Product; view: WholeVi
         <p className="hint">
           {solids &&
             `Solids and film spread ${formatSpread(theoreticalSpread(solids.volume, solids.dry), system)} before losses; the label rate rests. `}
-          Made in {product.sheens.map(sentenceCase).join(', ').toLowerCase()}. The label outranks these starting values.
+          Made in {said(inOrder(product.sheens.map((sheen) => SHEEN[sheen])), system)}. The label outranks these
+          starting values.
         </p>
       </Section>
       <Section

@@ -2,11 +2,11 @@ import { shoppingList } from '@kovelin/core/order/shopping.ts';
 import { shoppingText } from '@kovelin/core/exchange/order-text.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
+import { heading } from '@kovelin/core/units/word.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useWhole, useOrder } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
-import { sentenceCase } from '../app/words.ts';
 import { exportList } from './files.ts';
 import './order.css';
 
@@ -80,7 +80,7 @@ export default function ShoppingPage() {
       </header>
       {list.aisles.map(({ aisle, lines: inAisle }) => (
         <section key={aisle}>
-          <h2>{sentenceCase(aisle)}</h2>
+          <h2>{heading(aisle, job.units)}</h2>
           <ul>
             {inAisle.map((l) => (
               <li key={l.key} className={l.ticked ? 'done' : ''}>

@@ -2,6 +2,8 @@ import { bad, good } from '@kovelin/core/units/problem.ts';
 import { DEFAULT_GROUPS, DEFAULT_KEYS, DEFAULTS, setting, type DefaultGroup } from '@kovelin/core/job/defaults.ts';
 import { within } from '@kovelin/core/job/limits.ts';
 import { FOOT, GALLON, SQUARE_FOOT, type System } from '@kovelin/core/units/si.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { STARTING } from '@kovelin/core/words/defaults.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
@@ -57,7 +59,8 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
           <table className="schedule lined">
             <tbody>
               {keys.map((key) => {
-                const { unit, what, origin, ends } = DEFAULTS[key];
+                const { unit, origin, ends } = DEFAULTS[key];
+                const what = said(STARTING[key], system);
                 const [name, per] = UNITS[system][unit] ?? [unit, 1];
                 const own = key in state.shown.settings;
                 return (

@@ -2,6 +2,8 @@ import type { Crew } from '@kovelin/core/job/crew.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { taskWord } from '@kovelin/core/words/work.ts';
 import { CustomChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, TooltipComponent } from 'echarts/components';
 import { use as register } from 'echarts/core';
@@ -9,7 +11,6 @@ import { CanvasRenderer } from 'echarts/renderers';
 import { useCallback, useMemo } from 'react';
 import type { Palette } from '../app/palette.ts';
 import { useScheme } from '../app/scheme.ts';
-import { taskWord } from '../app/words.ts';
 import { charted, useChart } from '../drawing/useChart.ts';
 import { clock } from './clock.ts';
 
@@ -98,7 +99,7 @@ export function CrewChart({
           const task = schedule.tasks[p.value[3]];
           if (!task) return '';
           const [from, to] = [clock(task.pieces[0]?.[0] ?? 0, crew), clock(task.pieces.at(-1)?.[1] ?? 0, crew)];
-          const words = `${task.roomName}: ${taskWord(task, system)}`;
+          const words = `${task.roomName}: ${said(taskWord(task), system)}`;
           return p.value[4]
             ? `${words}\ndries ${formatMinutes(task.drying)} before the next coat`
             : `${words}\n${from.time} to ${to.time}, ${formatMinutes(task.work)}`;

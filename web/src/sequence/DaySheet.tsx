@@ -2,10 +2,11 @@ import type { Crew } from '@kovelin/core/job/crew.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { materialWord, pieceWord, taskWord } from '@kovelin/core/words/work.ts';
 import { useWhole, useOrder } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
-import { materialWord, pieceWord, taskWord } from '../app/words.ts';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
 import './sequence.css';
@@ -54,14 +55,14 @@ export default function DaySheet() {
             .map((m) => (
               <tr key={m.key}>
                 <td className="box" aria-hidden="true" />
-                <td>{materialWord(m, system)}</td>
-                <td>{pieceWord(m.quantity, m.unit)}</td>
+                <td>{said(materialWord(m), system)}</td>
+                <td>{said(pieceWord(m.quantity, m.unit), system)}</td>
               </tr>
             ))}
         </tbody>
       </table>
       {data.schedule.problems.map((p) => (
-        <p key={p.message}>{p.message}</p>
+        <p key={p.path}>{said(p.message, system)}</p>
       ))}
       {[...days].map(([day, tasks]) => (
         <section key={day} className="sheet-day">
@@ -86,10 +87,10 @@ export default function DaySheet() {
                   <td className="number">{clock(task.pieces.at(-1)?.[1] ?? 0, crew).time}</td>
                   <td>{task.who.map((w) => crew.people[w]?.name).join(', ')}</td>
                   <td>
-                    {task.roomName}: {taskWord(task, system)}
+                    {task.roomName}: {said(taskWord(task), system)}
                   </td>
                   <td>
-                    {task.paint}
+                    {task.paint !== null && said(task.paint, system)}
                     {task.drying > 0 && `; dries ${formatMinutes(task.drying)}`}
                   </td>
                 </tr>

@@ -4,6 +4,9 @@ import type { Crew } from '@kovelin/core/job/crew.ts';
 import { isDay } from '@kovelin/core/units/day.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
+import { taskWord } from '@kovelin/core/words/work.ts';
 import { useQueryClient } from '@tanstack/react-query';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -12,7 +15,6 @@ import { daysWord } from '../app/days.ts';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
-import { taskWord, TRIM_ORDER_WORDS } from '../app/words.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
@@ -45,7 +47,7 @@ export default function SequenceView() {
   });
   const choose = useCallback((task: TaskView) => {
     if (task.room !== actions.current.room) actions.current.goTo(task.room);
-    else if (task.surfaceName) actions.current.select(task.surface);
+    else if (task.name) actions.current.select(task.surface);
   }, []);
   if (!takeoff?.surfaces.length)
     return (
@@ -129,8 +131,8 @@ export default function SequenceView() {
           {schedule &&
             schedule.problems.length > 0 &&
             schedule.problems.map((p) => (
-              <p key={p.message} className="problem" role="alert">
-                {p.message}
+              <p key={p.path} className="problem" role="alert">
+                {said(p.message, system)}
               </p>
             ))}
           {schedule && schedule.tasks.length > 0 && (
@@ -163,7 +165,7 @@ export default function SequenceView() {
                       {from.time}–{to.time}
                     </time>
                     <span>
-                      {taskWord(task, system)}
+                      {said(taskWord(task), system)}
                       <small>
                         {task.who.map((w) => crew.people[w]?.name).join(' and ')} · {task.roomName} ·{' '}
                         {formatMinutes(task.work)}
@@ -318,7 +320,7 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
                 onChange={() => session.edit({ name: 'setPractice', args: { set: { trimOrder: key } } })}
               />
               <span>
-                {TRIM_ORDER_WORDS[key]}:{' '}
+                {heading(TRIM_ORDER[key], view.system)}:{' '}
                 {key === 'trim-first'
                   ? 'it laps onto the walls, and they are cut to it'
                   : 'the walls go on first, card shields the floor'}

@@ -5,11 +5,13 @@ import type { Decided } from '@kovelin/core/specify/reasons.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { turnsOf } from '@kovelin/core/specify/what-if.ts';
-import { word } from '@kovelin/core/specify/wording.ts';
 import { LEVEL_OF } from '@kovelin/core/specify/classes.ts';
+import { counted, heading, inOrder, said } from '@kovelin/core/units/word.ts';
+import { reasonWord } from '@kovelin/core/words/reasons.ts';
+import { MEMBER_WORDS, memberWord, pileWord } from '@kovelin/core/words/systems.ts';
+import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
-import { MEMBER_WORDS, memberWord, pileWord } from '../app/words.ts';
 import { Overrule } from './Overrule.tsx';
 
 export type Member = keyof SystemValues;
@@ -31,24 +33,24 @@ export function Decision({ view, s, member, group }: DecisionProps) {
   const overruled = decided.override !== undefined;
   const decide = (value: SystemValues[Member] | null) =>
     session.run({ name: 'decideAll', args: { surfaces: group, member, value } as never });
-  const say = (value: SystemValues[Member]) => memberWord(member, value as never, system);
-  const title = MEMBER_WORDS[member];
+  const say = (value: SystemValues[Member]) => said(memberWord(member, value as never), system);
+  const title = said(MEMBER_WORDS[member], system);
   return (
     <div className={overruled ? 'decision overruled' : 'decision'} data-member={member}>
       <div className="decision-head">
-        <span>{title}</span>
+        <span>{heading(title, system)}</span>
         <button
           type="button"
           className="link"
           aria-expanded={open}
           onClick={() => setOpen(!open)}
-          aria-label={`Overrule ${title.toLowerCase()}`}
+          aria-label={`Overrule ${title}`}
         >
           {open ? 'close' : 'overrule'}
         </button>
       </div>
       <b>
-        {say(effective(decided))}
+        {heading(say(effective(decided)), system)}
         {member === 'cover' && <small> {otherPile(effective(s.system.cover).pile, system)}</small>}
         {member === 'sheen' && <small> {LEVEL_OF[s.sheen]}</small>}
       </b>
@@ -58,15 +60,15 @@ export function Decision({ view, s, member, group }: DecisionProps) {
       )}
       {overruled ? (
         <p>
-          overruled by you; Kovelin would take {say(decided.value).toLowerCase()}.{' '}
+          overruled by you; Kovelin would take {say(decided.value)}.{' '}
           <button type="button" className="link" onClick={() => decide(null)}>
             Go back to it
           </button>
         </p>
       ) : (
-        decided.because.map((reason) => <p key={reason.rule}>because {word(reason)}</p>)
+        decided.because.map((reason) => <p key={reason.rule}>because {said(reasonWord(reason), system)}</p>)
       )}
-      {member === 'prep' && <PrepSteps s={s} />}
+      {member === 'prep' && <PrepSteps s={s} system={system} />}
       <details className="turns" onToggle={(event) => setTurning(event.currentTarget.open)}>
         <summary>What would change it?</summary>
         {turning && <Turns view={view} s={s} member={member} say={say} />}
@@ -78,19 +80,19 @@ export function Decision({ view, s, member, group }: DecisionProps) {
 
 /** The pile in the other system as well: covers are sold by either. */
 const otherPile = (pile: number, system: WholeView['system']) =>
-  pileWord(pile, system === 'imperial' ? 'metric' : 'imperial');
+  said(pileWord(pile), system === 'imperial' ? 'metric' : 'imperial');
 
 /** Each step with its paper and its holes. */
-function PrepSteps({ s }: { s: Specified }) {
+function PrepSteps({ s, system }: { s: Specified; system: WholeView['system'] }) {
   return (
     <ol className="prep-steps">
       {prepPlan(s).map((line) => (
         <li key={line.step}>
-          {word(line.how)}
+          {said(reasonWord(line.how), system)}
           {line.grits.length > 0 && <i> {line.grits.join(', then ')} grit</i>}
           {line.holes.map(({ hole, count, how }) => (
             <small key={hole}>
-              {count} {hole === 'coin' ? 'coin-size' : hole}: {word(how)}
+              {said(counted(count, ...HOLES[hole]), system)}: {said(reasonWord(how), system)}
             </small>
           ))}
         </li>
@@ -110,8 +112,8 @@ function Turns({ view, s, member, say }: TurnsProps) {
     <ul>
       {turns.map((turn) => (
         <li key={`${turn.key}${turn.answers.join()}`}>
-          {QUESTIONS.find((q) => q.key === turn.key)?.short}: {turn.answers.join(' or ')} →{' '}
-          <i>{say(turn.becomes).toLowerCase()}</i>
+          {QUESTIONS.find((q) => q.key === turn.key)?.short}: {said(inOrder(turn.answers, ' or '), view.system)} →{' '}
+          <i>{say(turn.becomes)}</i>
         </li>
       ))}
     </ul>
@@ -125,10 +127,10 @@ export function ZoneSystems({ s, system }: { s: Specified; system: WholeView['sy
       <div className="decision-head">
         <span>{z.zone === 'edge' ? 'Its edges' : 'Its handle side'}</span>
       </div>
-      <b>{memberWord('primer', effective(z.primer), system)}</b>
-      <p>{memberWord('prep', effective(z.prep), system)}</p>
+      <b>{heading(memberWord('primer', effective(z.primer)), system)}</b>
+      <p>{heading(memberWord('prep', effective(z.prep)), system)}</p>
       {z.primer.because.map((reason) => (
-        <p key={reason.rule}>because {word(reason)}</p>
+        <p key={reason.rule}>because {said(reasonWord(reason), system)}</p>
       ))}
     </div>
   ));

@@ -8,6 +8,8 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { wallRate } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { surfacesWord } from '@kovelin/core/words/terms.ts';
 import { lazy, Suspense, useState } from 'react';
 import { between, Choice, DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
@@ -52,12 +54,7 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
     });
     set({ colour: id });
   };
-  const kind =
-    s.surface.kind === 'wall'
-      ? 'walls'
-      : s.surface.kind === 'ceiling'
-        ? 'ceiling'
-        : `${s.surface.kind.replace('-', ' ')}s`;
+  const kind = said(surfacesWord(s.surface.kind), view.system);
   return (
     <Section title="Finish">
       <Choice

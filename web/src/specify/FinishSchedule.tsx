@@ -2,11 +2,14 @@ import { alike, differences } from '@kovelin/core/specify/alike.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import { orphans } from '@kovelin/core/specify/specify.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { brushWord, coatsWord, coverWord, MEMBER_WORDS, primerWord } from '@kovelin/core/words/systems.ts';
+import { SHEEN, THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { exportSchedule } from '../store/jobs.ts';
 import type { WholeView } from '../app/whole.ts';
-import { brushWord, coatsWord, coverWord, primerWord, sentenceCase, surfaceWord } from '../app/words.ts';
 
 /** Surface by surface: the finish schedule of the room. */
 export function FinishSchedule({ view }: { view: WholeView }) {
@@ -47,7 +50,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
               <th>Sheen</th>
               <th>Primer</th>
               <th>Coats</th>
-              <th>Cover</th>
+              <th>{heading(THE.cover, system)}</th>
               <th>Brush</th>
             </tr>
           </thead>
@@ -58,7 +61,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                   <th scope="row">
                     {group.map((g) => (
                       <button key={g.surface.id} type="button" className="link" onClick={() => select(g.surface.id)}>
-                        {surfaceWord(g.surface.name, system)}
+                        {heading(nameWord(g.surface.name), system)}
                       </button>
                     ))}
                     {here &&
@@ -66,7 +69,10 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                       differences(here, s).length > 0 &&
                       differences(here, s).length < 4 && (
                         <small>
-                          differs from {surfaceWord(here.surface.name, system)} in {differences(here, s).join(', ')}
+                          differs from {said(nameWord(here.surface.name), system)} in{' '}
+                          {differences(here, s)
+                            .map((member) => (member === 'colour' ? 'colour' : said(MEMBER_WORDS[member], system)))
+                            .join(', ')}
                         </small>
                       )}
                   </th>
@@ -79,11 +85,11 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                   <td>
                     <span className="chip" style={{ background: s.colour.hex }} /> {s.product.name}, {s.colour.name}
                   </td>
-                  <td>{sentenceCase(s.sheen)}</td>
-                  <td>{primerWord(effective(s.system.primer))}</td>
-                  <td>{coatsWord(effective(s.system.coats))}</td>
-                  <td>{coverWord(effective(s.system.cover), system)}</td>
-                  <td>{brushWord(effective(s.system.brush), system)}</td>
+                  <td>{heading(SHEEN[s.sheen], system)}</td>
+                  <td>{heading(primerWord(effective(s.system.primer)), system)}</td>
+                  <td>{said(coatsWord(effective(s.system.coats)), system)}</td>
+                  <td>{said(coverWord(effective(s.system.cover)), system)}</td>
+                  <td>{said(brushWord(effective(s.system.brush)), system)}</td>
                 </tr>
               )),
             )}

@@ -4,19 +4,14 @@ import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
-import { word } from '@kovelin/core/specify/wording.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
+import { heading, inOrder, said } from '@kovelin/core/units/word.ts';
+import { namesWord } from '@kovelin/core/words/names.ts';
+import { reasonWord } from '@kovelin/core/words/reasons.ts';
+import { brushWord, coatsWord, conditionerWord, coverWord, primerWord } from '@kovelin/core/words/systems.ts';
+import { PREP, SHEEN, STYLE, THE } from '@kovelin/core/words/terms.ts';
 import { useWhole, type WholeView } from '../app/whole.ts';
 import { Paper } from '../app/Paper.tsx';
-import {
-  brushWord,
-  coatsWord,
-  conditionerWord,
-  coverWord,
-  primerWord,
-  STYLE_WORDS,
-  surfaceWord,
-} from '../app/words.ts';
 import './specify.css';
 
 /** The finish schedule on paper: per room, surfaces with one system together, how each is prepared, and what to mind. */
@@ -40,7 +35,7 @@ export default function FinishSheet() {
                 <th>Prepare</th>
                 <th>Primer</th>
                 <th>Coats</th>
-                <th>Cover and brush</th>
+                <th>{heading(THE.cover, system)} and brush</th>
               </tr>
             </thead>
             <tbody>
@@ -54,7 +49,7 @@ export default function FinishSheet() {
       <h2>Take care</h2>
       {cautions.map((rule) => (
         <p key={rule} className="sheet-facts">
-          {word({ rule, with: {} })}
+          {said(reasonWord({ rule, with: {} }), system)}
         </p>
       ))}
       <p className="hint">
@@ -73,12 +68,12 @@ function Row({ group, view: { system, state } }: { group: readonly Specified[]; 
   const dose = effective(conditioner);
   const notes = warningsOf(s).map((w) => {
     const date = state.job.noted[`${s.surface.id}|${w.reason.rule}`];
-    return `${word(w.reason)}${date ? ` (insisted on, ${date})` : ''}`;
+    return `${said(reasonWord(w.reason), system)}${date ? ` (insisted on, ${date})` : ''}`;
   });
   return (
     <tr>
       <td>
-        {group.map((g) => surfaceWord(g.surface.name, system)).join(', ')}
+        {heading(namesWord(group.map((g) => g.surface.name)), system)}
         {notes.map((note) => (
           <small key={note}>! {note}</small>
         ))}
@@ -90,31 +85,26 @@ function Row({ group, view: { system, state } }: { group: readonly Specified[]; 
         )}
       </td>
       <td>
-        {s.product.name}, {s.colour.name}, {s.sheen}
+        {s.product.name}, {s.colour.name}, {said(SHEEN[s.sheen], system)}
         {own(s.system.sheen)}
       </td>
       <td>
         {prepPlan(s)
-          .map(
-            (line) =>
-              `${line.step === 'between' ? 'rub between coats' : line.step.replace('-', ' ')}${line.grits.length ? ` ${line.grits.join('-')}` : ''}`,
-          )
+          .map((line) => `${said(PREP[line.step], system)}${line.grits.length ? ` ${line.grits.join('-')}` : ''}`)
           .join(', ')}
         {own(s.system.prep)}
       </td>
       <td>
-        {primerWord(effective(primer))}
+        {heading(primerWord(effective(primer)), system)}
         {own(primer)}
       </td>
       <td>
-        {coatsWord(effective(coats))}
+        {said(coatsWord(effective(coats)), system)}
         {own(coats)}
-        {effective(style) !== 'equal' && `, ${STYLE_WORDS[effective(style)].toLowerCase()}`}
-        {dose > 0 && `; conditioner ${conditionerWord(dose, system)}`}
+        {effective(style) !== 'equal' && `, ${said(STYLE[effective(style)], system)}`}
+        {dose > 0 && `; conditioner ${said(conditionerWord(dose), system)}`}
       </td>
-      <td>
-        {coverWord(effective(cover), system)}; {brushWord(effective(brush), system)}
-      </td>
+      <td>{said(inOrder([coverWord(effective(cover)), brushWord(effective(brush))], '; '), system)}</td>
     </tr>
   );
 }

@@ -1,7 +1,9 @@
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
-import { word } from '@kovelin/core/specify/wording.ts';
 import { today } from '@kovelin/core/units/date.ts';
+import { phrase, said, type Word } from '@kovelin/core/units/word.ts';
+import { reasonWord, type RuleId } from '@kovelin/core/words/reasons.ts';
+import { THE } from '@kovelin/core/words/terms.ts';
 import type { WholeView } from '../app/whole.ts';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
@@ -22,7 +24,7 @@ export function Warnings(props: Props) {
     const date = dateOf(key);
     return (
       <div key={reason.rule} className="warned" role="alert">
-        <p className="problem">{word(reason)}</p>
+        <p className="problem">{said(reasonWord(reason), props.view.system)}</p>
         {insisted && (
           <label className="check">
             <input type="checkbox" checked={date !== undefined} onChange={(event) => note(key, event.target.checked)} />
@@ -48,10 +50,10 @@ export function Cautions(props: Props) {
         return (
           <details key={rule} className="caution">
             <summary>
-              {CAUTION_WORDS[rule.replace('caution.', '')] ?? rule}{' '}
+              {said(CAUTION_WORDS[rule] ?? rule, props.view.system)}{' '}
               <small>{date ? `read ${date}` : 'not read yet'}</small>
             </summary>
-            <p>{word({ rule, with: {} })}</p>
+            <p>{said(reasonWord({ rule, with: {} }), props.view.system)}</p>
             <button type="button" className="take" onClick={() => note(key, date === undefined)}>
               {date ? 'Not read after all' : 'Read'}
             </button>
@@ -62,11 +64,11 @@ export function Cautions(props: Props) {
   );
 }
 
-const CAUTION_WORDS: Readonly<Record<string, string>> = {
-  lead: 'Lead',
-  asbestos: 'Asbestos',
-  dust: 'Dust',
-  solvent: 'Solvents and rags',
-  electricity: 'Electricity behind plates',
-  damp: 'Damp and mould',
+const CAUTION_WORDS: Readonly<Partial<Record<RuleId, Word>>> = {
+  'caution.lead': 'Lead',
+  'caution.asbestos': 'Asbestos',
+  'caution.dust': 'Dust',
+  'caution.solvent': 'Solvents and rags',
+  'caution.electricity': 'Electricity behind plates',
+  'caution.damp': phrase`Damp and ${THE.mould}`,
 };

@@ -17,10 +17,12 @@ import {
 } from '@kovelin/core/job/vocabulary.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { INCH } from '@kovelin/core/units/si.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { across, coatsWord, conditionerWord, pileWord } from '@kovelin/core/words/systems.ts';
+import { BRISTLE, FABRIC, FAMILY, PREP, PRIMER, SHEEN, STYLE, THE, type Words } from '@kovelin/core/words/terms.ts';
 import type { ReactNode } from 'react';
 import { Choice } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { coatsWord, conditionerWord, FAMILY_WORDS, pileWord, sentenceCase, STYLE_WORDS } from '../app/words.ts';
 
 type Member = keyof SystemValues;
 
@@ -33,14 +35,18 @@ interface OverruleProps {
 }
 
 export function Overrule({ member, value, system, s, onPick }: OverruleProps): ReactNode {
-  const words = <T extends string>(list: readonly T[]) => list.map((v) => [v, sentenceCase(v)] as const);
+  const words = <T extends string>(list: readonly T[], table: Words<T>) =>
+    list.map((v) => [v, heading(table[v], system)] as const);
   switch (member) {
     case 'sheen':
       return (
         <Choice
           label="Sheen instead"
           value={value as string}
-          options={words(SHEENS.filter((sheen) => s.product.sheens.includes(sheen)))}
+          options={words(
+            SHEENS.filter((sheen) => s.product.sheens.includes(sheen)),
+            SHEEN,
+          )}
           onChange={(sheen) => onPick(sheen as SystemValues['sheen'])}
         />
       );
@@ -49,7 +55,7 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
         <Choice
           label="Coats instead"
           value={String(value)}
-          options={[1, 2, 3, 4, 5].map((n) => [String(n), coatsWord(n)])}
+          options={[1, 2, 3, 4, 5].map((n) => [String(n), said(coatsWord(n), system)])}
           onChange={(n) => onPick(Number(n))}
         />
       );
@@ -66,20 +72,24 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
           <Choice
             label="Primer instead"
             value={p.kind}
-            options={words(PRIMER_KINDS)}
+            options={words(PRIMER_KINDS, PRIMER)}
             onChange={(kind) => pick(kind, p.extent === 'none' ? 'full' : p.extent)}
           />
           <Choice
             label="Where"
             value={p.extent}
-            options={words(['none', 'spot', 'full'] as const)}
+            options={[
+              ['none', 'Nowhere'],
+              ['spot', 'In spots'],
+              ['full', 'All over'],
+            ]}
             onChange={(extent) => pick(p.kind, extent)}
           />
           {p.extent !== 'none' && (
             <Choice
               label="Coats of it"
               value={String(p.coats)}
-              options={[1, 2].map((n) => [String(n), coatsWord(n)])}
+              options={[1, 2].map((n) => [String(n), said(coatsWord(n), system)])}
               onChange={(n) => onPick({ ...p, coats: Number(n) })}
             />
           )}
@@ -112,7 +122,7 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
                   onPick(PREP_STEPS.filter((x) => (x === step ? event.target.checked : steps.includes(x))))
                 }
               />{' '}
-              {step.replace('-', ' ')}
+              {said(PREP[step], system)}
             </label>
           ))}
         </div>
@@ -123,15 +133,15 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
       return (
         <div className="pair">
           <Choice
-            label="Pile instead"
+            label={`${heading(THE.pile, system)} instead`}
             value={String(cover.pile)}
-            options={PILES.map((p) => [String(p), pileWord(p, system)])}
+            options={PILES.map((p) => [String(p), said(pileWord(p), system)])}
             onChange={(p) => onPick({ ...cover, pile: Number(p) as Cover['pile'] })}
           />
           <Choice
             label="Fabric"
             value={cover.fabric}
-            options={words(FABRICS)}
+            options={words(FABRICS, FABRIC)}
             onChange={(fabric) => onPick({ ...cover, fabric })}
           />
         </div>
@@ -142,25 +152,20 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
         <Choice
           label="Kind instead"
           value={value as PaintFamily}
-          options={PAINT_FAMILIES.map((family) => [family, FAMILY_WORDS[family]])}
+          options={words(PAINT_FAMILIES, FAMILY)}
           onChange={onPick}
         />
       );
     case 'style':
       return (
-        <Choice
-          label="Instead"
-          value={value as CoatStyle}
-          options={COAT_STYLES.map((style) => [style, STYLE_WORDS[style]])}
-          onChange={onPick}
-        />
+        <Choice label="Instead" value={value as CoatStyle} options={words(COAT_STYLES, STYLE)} onChange={onPick} />
       );
     case 'conditioner':
       return (
         <Choice
           label="Dose instead"
           value={String(value)}
-          options={CONDITIONERS.map((dose) => [String(dose), conditionerWord(dose, system)])}
+          options={CONDITIONERS.map((dose) => [String(dose), heading(conditionerWord(dose), system)])}
           onChange={(dose) => onPick(Number(dose) as Conditioner)}
         />
       );
@@ -172,16 +177,13 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
           <Choice
             label="Width instead"
             value={String(brush.width)}
-            options={widths.map((w) => [
-              String(w),
-              system === 'imperial' ? `${w / INCH} in` : `${Math.round(w * 1000)} mm`,
-            ])}
+            options={widths.map((w) => [String(w), said(across(w), system)])}
             onChange={(w) => onPick({ ...brush, width: Number(w) })}
           />
           <Choice
             label="Bristle"
             value={brush.bristle}
-            options={words(BRISTLES)}
+            options={words(BRISTLES, BRISTLE)}
             onChange={(bristle) => onPick({ ...brush, bristle })}
           />
         </div>

@@ -1,38 +1,39 @@
 import { SCHOOLS, type School, type SchoolPrice } from '@kovelin/core/whole/schools.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { capital, heading, inOrder, phrase, said, type Word } from '@kovelin/core/units/word.ts';
+import { pileWord } from '@kovelin/core/words/systems.ts';
+import { FABRIC, STYLE, THE, TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import type { WholeView } from '../app/whole.ts';
 import { useSchoolPrices } from '../workers/what-if.ts';
-import { pileWord, TRIM_ORDER_WORDS } from '../app/words.ts';
 
 type Of = SchoolPrice['of'];
-const TITLES: Readonly<Record<Of, string>> = {
+const TITLES: Readonly<Record<Of, Word>> = {
   walls: 'Sheen of walls',
   coats: 'How coats go on',
   weakCoats: 'Penetrating primer on weak ground',
-  brick: 'Cover on brick',
-  house: 'One cover for everything it serves',
-  boxing: 'Several cans of one colour',
+  brick: phrase`${capital(THE.cover)} on brick`,
+  house: phrase`One ${THE.cover} for everything it serves`,
+  boxing: phrase`Several ${THE.can}s of one colour`,
   openings: 'Openings in what labour is priced on',
   trimOrder: 'Trim and walls',
 };
-const WORDS: Readonly<Record<string, string>> = {
+const WORDS: Readonly<Record<string, Word>> = {
   weighed: 'Weighed wall by wall',
   'touch-up': 'Flat: it touches up',
   wipe: 'Satin: it wipes',
-  equal: 'Equal coats',
-  'thin-then-full': 'A thin coat, then full ones',
+  ...STYLE,
   '1': 'Once',
   '2': 'Twice',
-  'long-pile': 'A long pile',
-  'half-inch': 'Half-inch: less spatter',
+  'long-pile': phrase`A long ${THE.pile}`,
+  'half-inch': phrase`${pileWord(0.013)}: less spatter`,
   null: 'No: the best for each surface',
   box: 'Boxed: mixed, so every wall is one colour',
   'as-they-come': 'As they come: one batch to whole walls',
   net: 'Net: what is not painted is not priced',
   gross: 'Gross: ordinary openings stay in, for the slow edges',
-  ...TRIM_ORDER_WORDS,
+  ...TRIM_ORDER,
 };
 
 /** Where practitioners disagree: the choice is the user's, each with its price on this job. */
@@ -45,8 +46,8 @@ export default function Practice({ view, onClose }: { view: WholeView; onClose: 
   const word = ({ of, set }: School): string => {
     const value = set[of];
     return value && typeof value === 'object'
-      ? `${pileWord(value.pile, system)}, ${value.fabric}`
-      : (WORDS[String(value)] ?? String(value));
+      ? said(inOrder([pileWord(value.pile), FABRIC[value.fabric]]), system)
+      : heading(WORDS[String(value)] ?? String(value), system);
   };
   const sign = (n: number) => (n > 0 ? '+' : '−');
   const price = ({ cost, paint, minutes }: SchoolPrice): string => {
@@ -74,7 +75,7 @@ export default function Practice({ view, onClose }: { view: WholeView; onClose: 
         <div className="schools">
           {titles.map((of) => (
             <fieldset key={of}>
-              <legend>{TITLES[of]}</legend>
+              <legend>{said(TITLES[of], system)}</legend>
               {SCHOOLS.filter((school) => school.of === of).map((school) => {
                 const priced = prices.find((p) => p.of === of && p.set[of] === school.set[of]);
                 return (

@@ -2,11 +2,13 @@ import { alike } from '@kovelin/core/specify/alike.ts';
 import { doubts } from '@kovelin/core/specify/hiding.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { coatsWord } from '@kovelin/core/words/systems.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { Sides } from '../app/Sides.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { coatsWord, surfaceWord } from '../app/words.ts';
 import { Decision, ZoneSystems, type Member } from './Decision.tsx';
 import { FinishPick } from './FinishPick.tsx';
 import { Cautions, Warnings } from './Notices.tsx';
@@ -42,7 +44,7 @@ export function SpecifyPanel({ view, side, onSide }: PanelProps) {
   if (!s || !takeoff) return <aside className="panel" aria-label="Selected surface" />;
   return (
     <aside className="panel" aria-label="Selected surface">
-      <h2>{surfaceWord(s.surface.name, system)}</h2>
+      <h2>{heading(nameWord(s.surface.name), system)}</h2>
       <p className="sub">
         {takeoff.room.name} · {formatArea(s.surface.area.value, system)}
       </p>
@@ -106,7 +108,7 @@ function WillLook({ view, s }: { view: WholeView; s: Specified }) {
         <Suspense fallback={<p className="hint">Drawing the curve …</p>}>
           <HidingChart specified={s} />
         </Suspense>
-        <Doubts s={s} />
+        <Doubts s={s} system={view.system} />
       </Section>
       <Section title="In other light">
         <Suspense fallback={<p className="hint">Mixing the light …</p>}>
@@ -129,12 +131,12 @@ const DOUBT_WORDS = {
 } as const;
 
 /** What the coats would be if something is not as the label says. */
-function Doubts({ s }: { s: Specified }) {
+function Doubts({ s, system }: { s: Specified; system: WholeView['system'] }) {
   return (
     <ul className="doubts">
       {doubts(s.question).map(({ doubt, coats }) => (
         <li key={doubt} className={coats > s.hiding.coats ? 'worse' : ''}>
-          {DOUBT_WORDS[doubt]}: <b>{coatsWord(coats)}</b>
+          {DOUBT_WORDS[doubt]}: <b>{said(coatsWord(coats), system)}</b>
         </li>
       ))}
     </ul>

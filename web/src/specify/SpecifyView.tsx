@@ -1,9 +1,12 @@
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { heading, inOrder, said } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { coatsWord } from '@kovelin/core/words/systems.ts';
+import { SHEEN } from '@kovelin/core/words/terms.ts';
 import Slider from '@mui/material/Slider';
 import { useState } from 'react';
-import { useWhole } from '../app/whole.ts';
-import { coatsWord } from '../app/words.ts';
+import { useWhole, type WholeView } from '../app/whole.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { FinishSchedule } from './FinishSchedule.tsx';
 import { SpecifyPanel, type Side } from './SpecifyPanel.tsx';
@@ -30,7 +33,7 @@ export default function SpecifyView() {
   const view = useWhole();
   const [stage, setStage] = useState<Stage>('hidden');
   const [side, setSide] = useState<Side>('on');
-  const { takeoff, derived, surface, specified } = view;
+  const { takeoff, derived, surface, specified, system } = view;
   if (!takeoff || !takeoff.surfaces.length)
     return (
       <main className="middle empty-view">
@@ -46,7 +49,11 @@ export default function SpecifyView() {
   const paint = (id: string): Coat => {
     const s = byId.get(id);
     return s
-      ? { fill: lookAt(s, stage), ...unevenness(s, stage), note: `${s.sheen}, ${coatsWord(effective(s.system.coats))}` }
+      ? {
+          fill: lookAt(s, stage),
+          ...unevenness(s, stage),
+          note: said(inOrder([SHEEN[s.sheen], coatsWord(effective(s.system.coats))]), system),
+        }
       : { fill: 'var(--trim)' };
   };
   return (
@@ -73,7 +80,7 @@ export default function SpecifyView() {
           view={view}
           takeoff={takeoff}
           paint={paint}
-          aside={specified && <Looks specified={specified} />}
+          aside={specified && <Looks specified={specified} system={system} />}
         />
         <FinishSchedule view={view} />
       </main>
@@ -83,11 +90,11 @@ export default function SpecifyView() {
 }
 
 /** The question a painter asks: how many coats until the old colour is gone? */
-function Looks({ specified: s }: { specified: Specified }) {
+function Looks({ specified: s, system }: { specified: Specified; system: WholeView['system'] }) {
   const looks = s.hiding.looks.slice(0, Math.max(3, s.hiding.coats));
   return (
     <div className="looks">
-      <h3>How many coats until the old colour is gone? {s.surface.name}</h3>
+      <h3>How many coats until the old colour is gone? {heading(nameWord(s.surface.name), system)}</h3>
       <ol>
         <li>
           <span className="swatch" style={{ background: s.hiding.before }} />

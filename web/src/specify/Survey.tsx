@@ -19,14 +19,18 @@ import {
   type QuestionKey,
   type SurfaceTest,
 } from '@kovelin/core/specify/questions.ts';
+import type { System } from '@kovelin/core/units/si.ts';
 import { bearingsOf, compassPoint } from '@kovelin/core/specify/light.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { DRY_ENOUGH, WET } from '@kovelin/core/specify/system.ts';
 import { outcomes, type Change } from '@kovelin/core/specify/what-if.ts';
+import { counted, heading, phrase, said } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { MEMBER_WORDS, memberWord } from '@kovelin/core/words/systems.ts';
+import { COAT, CONDITION, HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Choice, DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { MEMBER_WORDS, memberWord, sentenceCase, surfaceWord } from '../app/words.ts';
 import { ColourInput } from './ColourInput.tsx';
 import { TestDrawing } from './TestDrawing.tsx';
 
@@ -55,7 +59,7 @@ export function Survey({ view, s }: Props) {
   const count = asked.filter((q) => answered(given, q.key)).length;
   return (
     <Section title="What is there now" extra={<small>{`${count} of ${asked.length} answered`}</small>}>
-      <p className="read-back">{readBack(s).replace(/^./, (first) => first.toUpperCase())}</p>
+      <p className="read-back">{heading(readBack(s), view.system)}</p>
       {s.surface.kind !== 'ceiling' && (
         <label className="check">
           <input type="checkbox" checked={wide} onChange={(event) => setWide(event.target.checked)} /> answer for all
@@ -74,7 +78,7 @@ export function Survey({ view, s }: Props) {
               {q.short}
             </button>
             <span>
-              {say(q, s)} {!answered(given, q.key) && <small>starting value</small>}
+              {answer(q, s, view.system)} {!answered(given, q.key) && <small>starting value</small>}
             </span>
           </li>
         ))}
@@ -85,11 +89,11 @@ export function Survey({ view, s }: Props) {
   );
 }
 
-function say(q: Question, { survey, grazedBy }: Specified): string {
+function answer(q: Question, { survey, grazedBy }: Specified, system: System): string {
   if (q.key === 'repairs')
     return (
       REPAIR_CLASSES.filter((of) => survey.repairs[of] > 0)
-        .map((of) => `${survey.repairs[of]} ${of}`)
+        .map((of) => said(counted(survey.repairs[of], ...HOLES[of]), system))
         .join(', ') || 'none'
     );
   if (q.key === 'colour') return [survey.colour, ...survey.patches].join(', ');
@@ -98,7 +102,7 @@ function say(q: Question, { survey, grazedBy }: Specified): string {
   if (q.key === 'raking' && survey.raking === 'windows')
     return grazedBy.length ? `yes: window ${grazedBy.join(', ')}` : 'no window near';
   if (q.key === 'damp' && survey.moisture !== null) return `${survey.moisture} % read`;
-  return q.options.flatMap((o) => (o.isNow(survey) ? [o.label] : [])).join(', ') || 'none';
+  return q.options.flatMap((o) => (o.isNow(survey) ? [said(o.label, system)] : [])).join(', ') || 'none';
 }
 
 interface AskedProps extends Props {
@@ -115,24 +119,24 @@ function Asked({ view, s, question: q, set, onNext }: AskedProps) {
         <div className="options">
           {q.options.map((o) => (
             <button
-              key={o.label}
+              key={said(o.label, view.system)}
               type="button"
               className="option"
               aria-pressed={o.isNow(s.survey)}
               onClick={() => {
                 set(o.set(s.survey));
                 // a test may follow an answer that nobody knows
-                if (q.form === 'one' && !/know|not tested/.test(o.label)) onNext();
+                if (q.form === 'one' && !o.unsure) onNext();
               }}
             >
-              {o.label}
+              {said(o.label, view.system)}
             </button>
           ))}
         </div>
       )}
       {q.form === 'holes' && <Holes s={s} set={set} />}
       {q.form === 'colour' && <OldColours s={s} set={set} />}
-      {q.form === 'zones' && <Zones s={s} set={set} />}
+      {q.form === 'zones' && <Zones s={s} set={set} system={view.system} />}
       {q.form === 'year' && (
         <DraftField
           label="Oldest paint from about (year)"
@@ -167,9 +171,8 @@ function Asked({ view, s, question: q, set, onNext }: AskedProps) {
 
 const changed = (list: readonly Change[], view: WholeView) =>
   list
-    .map(
-      ({ member, becomes }) =>
-        `${MEMBER_WORDS[member].toLowerCase()} ${memberWord(member, becomes as never, view.system).toLowerCase()}`,
+    .map(({ member, becomes }) =>
+      said(phrase`${MEMBER_WORDS[member]} ${memberWord(member, becomes as never)}`, view.system),
     )
     .join('; ');
 
@@ -278,7 +281,7 @@ function OldColours({ s, set }: { s: Specified; set: Set }) {
 }
 
 const ZONE_WORDS: Readonly<Record<Zone, string>> = { edge: 'Edges', handle: 'Handle side' };
-function Zones({ s, set }: { s: Specified; set: Set }) {
+function Zones({ s, set, system }: { s: Specified; set: Set; system: System }) {
   const put = (zone: Zone, change: ZoneSurvey | null) => {
     const { [zone]: old, ...rest } = s.survey.zones;
     set({ zones: change ? { ...rest, [zone]: { ...old, ...change } } : rest });
@@ -300,13 +303,13 @@ function Zones({ s, set }: { s: Specified; set: Set }) {
             <Choice
               label="On it now"
               value={own.coat ?? s.survey.coat}
-              options={EXISTING_COATS.map((v) => [v, sentenceCase(v)])}
+              options={EXISTING_COATS.map((v) => [v, heading(COAT[v], system)])}
               onChange={(coat) => put(zone, { coat })}
             />
             <Choice
               label="Condition"
               value={own.condition ?? s.survey.condition}
-              options={CONDITIONS.map((v) => [v, sentenceCase(v)])}
+              options={CONDITIONS.map((v) => [v, heading(CONDITION[v], system)])}
               onChange={(condition) => put(zone, { condition })}
             />
             <label className="check">
@@ -347,7 +350,7 @@ function CopyAnswers({ view, s, given }: Props & { given: Partial<Answers> }) {
               }}
             />{' '}
             {surface.room === s.surface.room ? '' : `${state.shown.rooms.byId[surface.room]?.name ?? ''}: `}
-            {surfaceWord(surface.name, system)}
+            {said(nameWord(surface.name), system)}
           </label>
         ))}
       </div>

@@ -1,0 +1,37 @@
+import type { System } from './si.ts';
+
+/** A word people read; where America and Britain say it differently, both. */
+export type Word = string | readonly [american: string, british: string];
+
+/** Whoever tapes in feet and inches reads American words, whoever tapes in metres British ones. */
+export const said = (word: Word, system: System): string =>
+  typeof word === 'string' ? word : word[system === 'imperial' ? 0 : 1];
+
+const alike = (american: string, british: string): Word => (american === british ? american : [american, british]);
+/** A text that names a size: in the units of each. */
+export const inBoth = (on: (system: System) => string): Word => alike(on('imperial'), on('metric'));
+
+/** A word changed in the same way on both sides. */
+export const both = (word: Word, change: (text: string) => string): Word =>
+  typeof word === 'string' ? change(word) : alike(change(word[0]), change(word[1]));
+
+/** Words put together: one text where all of them are the same on both sides, else a pair. */
+export function phrase(text: TemplateStringsArray, ...words: readonly (Word | number)[]): Word {
+  const on = (system: System) => (word: Word | number) => (typeof word === 'number' ? word : said(word, system));
+  return inBoth((system) => String.raw({ raw: text }, ...words.map(on(system))));
+}
+
+/** As a sentence or a heading begins. */
+export const capital = (word: Word): Word => both(word, (text) => text.charAt(0).toUpperCase() + text.slice(1));
+/** The same, said. */
+export const heading = (word: Word, system: System): string => said(capital(word), system);
+export const inOrder = (words: readonly Word[], between = ', '): Word =>
+  words.reduce<Word>((list, word, i) => (i ? phrase`${list}${between}${word}` : word), '');
+/** “A, B and C”. */
+export const listed = (words: readonly Word[]): Word => {
+  const last = words.at(-1) ?? '';
+  return words.length < 2 ? last : phrase`${inOrder(words.slice(0, -1))} and ${last}`;
+};
+/** “1 coat”, “2 coats”. */
+export const counted = (n: number, one: Word, many: Word = both(one, (text) => `${text}s`)): Word =>
+  phrase`${n} ${n === 1 ? one : many}`;

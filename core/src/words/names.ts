@@ -1,0 +1,67 @@
+import type { PartKind, TrimKind } from '../job/vocabulary.ts';
+import { groupBy } from '../units/group.ts';
+import { both, inOrder, listed, phrase, type Word } from '../units/word.ts';
+import { PART, TRIM } from './terms.ts';
+
+/** What a surface is called after. `lining`, `back`, `sash`, `reveal` and `board` are parts of the opening whose label they bear. */
+export type NameKind =
+  'ceiling' | 'wall' | TrimKind | 'casing' | 'door' | 'lining' | 'back' | 'sash' | 'reveal' | 'board' | PartKind;
+
+/** The name of a surface, as a value: its words are said by `nameWord`. */
+export interface Name {
+  readonly kind: NameKind;
+  /** Empty where a room has only one such surface. */
+  readonly label: string;
+  /** Label of the wall whose part it is; null: a surface of its own. */
+  readonly wall: string | null;
+}
+
+const plural = (one: Word): readonly [Word, Word] => [one, both(one, (text) => `${text}s`)];
+const KINDS: Readonly<Record<Exclude<NameKind, PartKind>, readonly [one: Word, many: Word]>> = {
+  ceiling: plural('ceiling'),
+  wall: plural('wall'),
+  baseboard: plural(TRIM.baseboard),
+  crown: plural(TRIM.crown),
+  'chair-rail': plural(TRIM['chair-rail']),
+  'picture-rail': plural(TRIM['picture-rail']),
+  casing: plural(TRIM.casing),
+  door: plural('door'),
+  lining: ['lining of door', 'linings of doors'],
+  back: [phrase`far ${TRIM.casing} of`, phrase`far ${TRIM.casing}s of`],
+  sash: ['sash of', 'sashes of'],
+  reveal: ['reveal of', 'reveals of'],
+  board: ['board of', 'boards of'],
+};
+const isPart = (kind: NameKind): kind is PartKind => kind in PART;
+const wordsOf = (kind: NameKind): readonly [Word, Word] => (isPart(kind) ? plural(PART[kind]) : KINDS[kind]);
+const onWall = ({ wall }: Name, word: Word): Word => (wall === null ? word : phrase`wall ${wall}, ${word}`);
+
+/** “wall A”, “baseboard”, “far casing of d1”, “wall A, dado p1”. */
+export function nameWord(name: Name): Word {
+  const [one] = wordsOf(name.kind);
+  return onWall(name, name.label ? phrase`${one} ${name.label}` : one);
+}
+
+const NUMBERS = ['two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+
+/**
+ * Several names in one: “walls A, B and C; door d1”, the same name in several rooms as “baseboard (3)”. `ofRoom`: how many walls the
+ * room has, so that all of them can be said to be all.
+ */
+export function namesWord(names: readonly Name[], ofRoom = Infinity): Word {
+  const groups = [...groupBy(names, (name) => `${name.kind} ${name.wall ?? ''}${name.label ? '' : ' only'}`).values()];
+  return inOrder(
+    groups.map((group) => groupWord(group, ofRoom)),
+    '; ',
+  );
+}
+function groupWord(group: readonly Name[], ofRoom: number): Word {
+  const [first] = group;
+  if (!first) return '';
+  if (group.length === 1) return nameWord(first);
+  const [one, many] = wordsOf(first.kind);
+  if (!first.label) return phrase`${one} (${group.length})`;
+  if (first.kind === 'wall' && group.length === ofRoom && NUMBERS[ofRoom - 2])
+    return `all ${NUMBERS[ofRoom - 2]} walls`;
+  return onWall(first, phrase`${many} ${listed(group.map((name) => name.label))}`);
+}

@@ -1,0 +1,228 @@
+import type {
+  BoardLevel,
+  Condition,
+  ExistingCoat,
+  PaintFamily,
+  RoomUse,
+  Sheen,
+  Stain,
+  Substrate,
+  Texture,
+  Toucher,
+} from '../job/vocabulary.ts';
+import { INCH } from '../units/si.ts';
+import { capital, counted, inOrder, phrase, type Word } from '../units/word.ts';
+
+import { across, coatsWord, pileWord } from './systems.ts';
+import {
+  BRUSH,
+  COAT,
+  CONDITION,
+  FABRIC,
+  FAMILY,
+  LEVEL,
+  ROOM_USE,
+  SHEEN,
+  STAIN,
+  SUBSTRATE,
+  TEXTURE,
+  THE,
+  TOUCHER,
+  type Words,
+} from './terms.ts';
+
+const deltaE = (delta: number): string => `ΔE ${delta.toFixed(1)}`;
+/** What a finish would go over. */
+const OVER: Words<ExistingCoat> = {
+  'water-borne': 'a coat of water-based paint',
+  oil: 'a coat of oil',
+  clear: 'a clear coat',
+  bare: 'bare ground',
+  unknown: 'a coat nobody knows',
+};
+type Hidden = { readonly hiding: number; readonly delta: number; readonly limit: number };
+const allOf = <K extends string>(table: Readonly<Record<K, Word>>, keys: readonly K[]): Word =>
+  inOrder(keys.map((key) => table[key]));
+
+/** Every rule in the reader's words; what it is given are the numbers and keys the rule used. */
+export const WORDING = {
+  'prep.plates': () => 'plates come off, so that no line is cut round them',
+  'prep.hardware': () => 'hardware comes off or is masked',
+  'prep.kitchen': () => 'grease from cooking makes paint crawl',
+  'prep.handled': () => 'hands leave wax and grease here',
+  'prep.wash': () => 'paint does not hold on dust and soot',
+  'prep.peeling': () => 'what peels is scraped and feathered, or the new coat lifts with it',
+  'prep.repairs': (w: { repairs: number }) => phrase`${counted(w.repairs, 'hole')} to fill`,
+  'prep.chalky': () => 'chalk is washed off, or the paint holds to powder',
+  'prep.wax-unknown': () => 'nobody knows whether it was waxed: washed and sanded as if; a test spot could save it',
+  'prep.gloss': (w: { sheen: Sheen }) => phrase`the ${SHEEN[w.sheen]} coat there gives no key`,
+  'prep.oil': () => 'an oil or clear coat is always sanded before anything water-based',
+  'prep.flat-sand': () => 'filled places and old edges are sanded level',
+  'prep.joints': () => 'open joints show as dark lines beside fresh paint',
+  'primer.weak-twice': () =>
+    'weak ground needs a penetrating primer, twice by your practice: the second saves finish paint',
+  'primer.chalky': () => 'chalk is bound by a penetrating primer; a film-forming one would hold to powder',
+  'primer.not-wiped': () =>
+    'nobody knows whether it chalks, so it is treated as if it did; wiping it with a dark cloth could save this coat',
+  'primer.tint': (w: { tint: string; saves: number }) =>
+    phrase`this coat is needed anyway: tinted to ${w.tint} it saves ${coatsWord(w.saves)} of paint`,
+  'primer.tint-alone': (w: { tint: string; saves: number }) =>
+    phrase`a full undercoat tinted to ${w.tint} saves ${coatsWord(w.saves)} of paint: more than it costs`,
+  'primer.weak': () => 'weak or chalky ground needs a penetrating primer; a film-forming one lets the paint lift',
+  'primer.oil': (w: { coat: ExistingCoat }) =>
+    phrase`the existing coat is ${COAT[w.coat]}: a bonding primer first, then any finish`,
+  'primer.unknown': () => 'the existing coat is unknown, so it is treated as oil; a solvent rub could save this coat',
+  'primer.bare-board': () => phrase`bare ${SUBSTRATE.drywall} takes its own primer`,
+  'primer.bare-plaster': () => 'bare plaster drinks: a penetrating primer strengthens it',
+  'primer.bare-wood': (w: { substrate: Substrate }) => phrase`bare ${SUBSTRATE[w.substrate]} takes an undercoat`,
+  'primer.bare-metal': () => 'bare metal takes a bonding primer',
+  'primer.bare-masonry': () => 'bare masonry takes a penetrating primer',
+  'primer.stains': (w: { stains: readonly Stain[] }) =>
+    phrase`stains (${allOf(STAIN, w.stains)}) come through water-based paint; block them`,
+  'primer.peeling': () => 'scraped places are spot-primed',
+  'primer.repairs': () => 'patches drink and flash, so they are spot-primed',
+  'primer.none': (w: { coat: ExistingCoat }) => phrase`a sound ${COAT[w.coat]} coat in good order needs no primer`,
+  'prep.wax': () => 'wax or polish is washed off and the surface sanded, or paint crawls',
+  'prep.adhesion': (w: { adhesion: number }) =>
+    `the old coat came away in the cross-cut (class ${w.adhesion}): scrape and sand to what holds`,
+  'primer.rubbed': () => 'nothing came off on alcohol: the coat is oil, and a bonding primer goes first',
+  'primer.adhesion': () => 'the old coat holds badly: a bonding primer over what is left',
+  'sheen.washing-wins': (w: { sheen: Sheen }) =>
+    phrase`raking light would like less than ${SHEEN[w.sheen]}; here washing weighs more`,
+  'sheen.light-wins': (w: { level: BoardLevel; sheen: Sheen }) =>
+    phrase`raking light on ${SUBSTRATE.drywall} of ${LEVEL[w.level]} shows every joint under ${SHEEN[w.sheen]}: one step flatter`,
+  'coats.cut-band': (w: { coats: number }) =>
+    phrase`the brushed band along the edges is thinner and wants ${coatsWord(w.coats)}`,
+  'coats.tint': (w: { tint: string; saves: number; coats: number }) =>
+    phrase`a full coat of undercoat tinted to ${w.tint} saves ${coatsWord(w.saves)} of paint: ${coatsWord(w.coats)} over it`,
+  'warn.oil': (w: { coat: ExistingCoat }) =>
+    phrase`water-based paint over ${OVER[w.coat]} without a bonding primer peels; “self-priming” on a label does not make it one`,
+  'warn.weak': (w: { condition: Condition }) =>
+    phrase`over ${CONDITION[w.condition]} ground a film-forming coat lifts off with what it holds to; let a penetrating primer in first`,
+  'warn.fresh': () => 'plaster or filler here has not dried through: paint blisters; wait, and measure its moisture',
+  'warn.damp': () => 'damp comes from somewhere: find and stop it before anything is painted',
+  'warn.stains': () => 'stains come through without a blocking primer; “self-priming” on a label does not make it one',
+  'warn.wax': () => 'there is wax or polish below: without washing and sanding the paint crawls into beads',
+  'warn.adhesion': (w: { adhesion: number }) =>
+    `the old coat failed the cross-cut (class ${w.adhesion}); what does not hold must come off`,
+  'warn.flat-wet': () => 'flat paint in a room with steam marks and cannot be wiped',
+  'warn.pile-gloss': () => phrase`so long a ${THE.pile} leaves orange peel that gloss will show`,
+  'warn.raking': (w: { sheen: Sheen; level: BoardLevel }) =>
+    phrase`${SHEEN[w.sheen]} in raking light over ${SUBSTRATE.drywall} of ${LEVEL[w.level]} shows joints and screws; Level 5 is asked for there`,
+  'warn.thin': (w: { coats: number; delta: number }) =>
+    phrase`after ${coatsWord(w.coats)} the old colour shows through at thin spots (${deltaE(w.delta)})`,
+  'caution.lead': () =>
+    'Paint from before 1978, or your country’s own date, may hold lead. Test before you scrape or sand; follow your local code, and leave what it reserves to certified people.',
+  'caution.asbestos': () =>
+    'Old sprayed textures may hold asbestos. Do not scrape, sand or wet them before a laboratory has tested them; follow your local code and leave removal to licensed people.',
+  'caution.dust': () => 'Sanding dust harms lungs: wear a mask that fits, keep others out, and catch it as you go.',
+  'caution.solvent': () =>
+    'Solvents burn and harm: air the room, no flames. Rags with oil paint heat themselves up: dry them flat outside, or keep them under water.',
+  'caution.electricity': () =>
+    'Plates off only with the power off at the board, and tested. Anything beyond a plate is an electrician’s work.',
+  'caution.damp': () =>
+    phrase`${capital(THE.mould)} over a large area, or damp that comes back, is work for someone who treats it; follow your local advice.`,
+  'sheen.school-touch': (w: { wiped: 'often' | 'seldom' }) =>
+    `your practice: flat walls that touch up; the price is a wall ${w.wiped === 'often' ? 'marked by wiping' : 'harder to wash'}`,
+  'sheen.school-wipe': (w: { bumps: Texture | 'none' }) =>
+    phrase`your practice: satin walls that wipe; the price is ${w.bumps === 'none' ? 'touch-ups that show' : phrase`every bump of ${TEXTURE[w.bumps]} shown`}`,
+  'paint.oil': () => 'the paint chosen is oil: an oil enamel',
+  'paint.piece': () => 'a chalk-type paint on a loose piece, sealed with wax',
+  'paint.trim': () => 'an enamel sets hard: doors and trim are handled, and must not stick',
+  'paint.wet': () => 'a paint made for wet rooms stands steam; an ordinary one needs good airing',
+  'paint.ceiling': () => 'ceiling paint is dead flat and spatters little',
+  'paint.wall': () => 'an ordinary water-based wall paint: quick to dry, and it does not yellow',
+  'style.equal': () => 'two equal coats, by your practice: the most film for the number of coats',
+  'style.thin': () =>
+    'a thin first coat, then full ones, by your practice: it dries soon and shows what was missed, for a little less film',
+  'conditioner.oil': () => 'flow conditioner is for water-based paint',
+  'conditioner.door': () =>
+    'a face of a door is done in one go: conditioner keeps its edge wet, for a little less film',
+  'conditioner.gloss': (w: { sheen: Sheen }) =>
+    phrase`${SHEEN[w.sheen]} shows every lap: conditioner keeps the edge wet, for a little less film`,
+  'conditioner.deep': (w: { sheen: Sheen }) =>
+    phrase`a deep colour in ${SHEEN[w.sheen]} shows laps: conditioner keeps the edge wet, for a little less film`,
+  'conditioner.none': () => 'laps hardly show here: no conditioner, all its hiding kept',
+  'cover.house': () => phrase`your house-standard ${THE.cover} is the very one: touch-ups will match`,
+  'cover.house-long': () =>
+    phrase`your house-standard ${THE.cover} serves: one ${THE.pile} longer, a little more stipple; touch-ups match`,
+  'cover.house-short': () =>
+    phrase`your house-standard ${THE.cover} serves: one ${THE.pile} shorter, a little less paint; touch-ups match`,
+  'cover.house-not': () => phrase`your house-standard ${THE.cover} does not serve here`,
+  'cover.brick-half': () => phrase`your practice: ${pileWord(0.013)} on brick, less spatter, with more working in`,
+  'warn.family': (w: { family: PaintFamily }) =>
+    phrase`${FAMILY[w.family]} on what is handled stays soft and sticks: an enamel sets hard`,
+  'warn.one-heavy': () =>
+    'one heavy coat sags and dries slowly; it is defended only on doors whose colour does not change',
+  'warn.moisture': (w: { moisture: number; dry: number }) =>
+    `a reading of ${w.moisture} % is above ${w.dry} %: let it dry further before painting`,
+  'how.plates-off': () => 'power off, plates off, screws bagged; tape over what stays',
+  'how.hardware-off': () => 'handles and catches off, or masked',
+  'how.wash': () => 'sponge with sugar soap, rinse, let dry',
+  'how.degrease': () => 'degrease, rinse twice, let dry; look out for wax',
+  'how.scrape': () => 'scrape to what holds; feather the edges',
+  'how.fill': () => 'fill proud, let dry, rub level',
+  'how.degloss': () => 'rub until it is dull all over',
+  'how.sand': () => 'sand, catching the dust',
+  'how.dust': () => 'vacuum and wipe; no dust while paint is wet',
+  'how.caulk': () => 'a fine bead in open joints, wiped once',
+  'how.between': () => 'rub down lightly between coats, and dust',
+  'hole.pinhole': () => 'fine filler pressed in with a knife',
+  'hole.coin': () => 'back it first, then fill in two goes',
+  'hole.large': () => phrase`cut square, back, patch with ${SUBSTRATE.drywall} and tape`,
+  'hole.anchor': () => 'drawn out by its screw, then filled',
+  'sheen.wet-ceiling': () => phrase`steam in this room: a ${SHEEN.matte} ceiling wipes, a flat one marks`,
+  'sheen.ceiling': () => 'flat hides what the light across a ceiling would show',
+  'sheen.bath': () => 'splashed and steamed walls need satin',
+  'sheen.wiped': (w: { touched: readonly Toucher[]; use: RoomUse }) =>
+    phrase`walls here are wiped (${w.touched.length ? allOf(TOUCHER, w.touched) : ROOM_USE[w.use]}): eggshell at least`,
+  'sheen.rough': (w: { texture: Texture }) => phrase`sheen would show every bump of ${TEXTURE[w.texture]}`,
+  'sheen.living': () => 'eggshell for a living room: it wipes and still forgives',
+  'sheen.quiet': () => phrase`little wear here: ${SHEEN.matte} forgives flaws and touches up`,
+  'sheen.wet-trim': () => 'trim in a wet room is wiped often: semi-gloss',
+  'sheen.trim': () => 'satin for trim: durable, and it shows fewer brush marks than gloss',
+  'sheen.offered': (w: { wanted: Sheen; offered: readonly Sheen[] }) =>
+    phrase`${SHEEN[w.wanted]} was wanted, but this paint is made in ${allOf(SHEEN, w.offered)}`,
+  'cover.deep': () => phrase`a deep texture needs the longest ${THE.pile} to reach its hollows`,
+  'cover.brick': (w: { texture: Texture }) => phrase`${TEXTURE[w.texture]} needs a long ${THE.pile}`,
+  'cover.rough': (w: { texture: Texture }) => phrase`${TEXTURE[w.texture]} needs more than a smooth-wall ${THE.pile}`,
+  'cover.gloss': (w: { sheen: Sheen }) => phrase`${SHEEN[w.sheen]} shows stipple: the shortest ${THE.pile}`,
+  'cover.door': () => phrase`doors want the shortest ${THE.pile}`,
+  'cover.trim': () => phrase`a narrow short-${THE.pile} ${THE.cover} for runs of trim, then laid off with the brush`,
+  'cover.smooth': (w: { texture: Texture; sheen: Sheen }) =>
+    phrase`${TEXTURE[w.texture]}, ${SHEEN[w.sheen]}: the ordinary wall ${THE.pile}; longer would leave stipple`,
+  'cover.fabric-board': () => phrase`nylon-polyester for primer and paint on bare ${SUBSTRATE.drywall}`,
+  'cover.fabric-gloss': () => 'foam leaves the finest film for gloss',
+  'cover.fabric-long': () => 'woven carries paint into texture',
+  'cover.fabric': () => phrase`${FABRIC.microfibre} sheds least and washes well`,
+  'cover.narrow': () => phrase`${across(4 * INCH)} for trim and doors`,
+  'cover.wide': () => phrase`${across(9 * INCH)} for a wall or ceiling`,
+  'brush.broad': () => phrase`a ${across(2.5 * INCH)} ${BRUSH['angled-sash']} holds a line along walls and ceilings`,
+  'brush.trim': () => phrase`a ${across(2 * INCH)} ${BRUSH['angled-sash']} for trim and doors`,
+  'brush.synthetic': () => 'water-based paint softens natural bristle',
+  'brush.natural': () => 'natural bristle lays oil paint best',
+  'coats.hiding': (w: Hidden) =>
+    phrase`thin spots come within ${deltaE(w.limit)} of full hiding after ${coatsWord(w.hiding)} (${deltaE(w.delta)})`,
+  'coats.not-hiding': (w: Hidden) =>
+    phrase`thin spots still differ by ${deltaE(w.delta)} after ${coatsWord(w.hiding)}; a tinted primer or a better-hiding paint is called for`,
+  'coats.minimum': (w: { minimum: number }) =>
+    `never under ${w.minimum} in a new colour or sheen: one rolled film is too uneven to wear`,
+  'coats.refresh': () => 'the same colour and sheen on a sound coat: one refreshes it',
+} satisfies Readonly<Record<string, (used: never) => Word>>;
+
+export type RuleId = keyof typeof WORDING;
+/** What a rule has to say with: nothing, or its numbers and keys. */
+export type Uses<R extends RuleId> = Parameters<(typeof WORDING)[R]>;
+
+/** Why: the rule and the numbers or keys it used. */
+export interface Reason {
+  readonly rule: RuleId;
+  readonly with: Readonly<Record<string, string | number | readonly string[]>>;
+}
+
+/** Only with what the rule's sentence needs. */
+export const because = <R extends RuleId>(rule: R, ...[used]: Uses<R>): Reason => ({ rule, with: used ?? {} });
+
+/** The sentence of a reason, made here and nowhere else; `because` saw to it that it has its words. */
+export const reasonWord = ({ rule, with: used }: Reason): Word =>
+  (WORDING[rule] as (used: Reason['with']) => Word)(used);

@@ -1,0 +1,87 @@
+import type { Brush, Cover, PrimerChoice, Product, SystemValues } from '../job/paints.ts';
+import type { Conditioner, PrepStep, Sheen } from '../job/vocabulary.ts';
+import { formatLength } from '../units/length.ts';
+import type { Metres } from '../units/si.ts';
+import { counted, inBoth, inOrder, phrase, type Word } from '../units/word.ts';
+import { BRISTLE, BRUSH, FABRIC, FAMILY, PREP, PRIMER, SHEEN, STYLE, THE } from './terms.ts';
+
+/** A system of finish in words: each member of it, and the paint. */
+const NAPS: Readonly<Record<number, Word>> = {
+  0.005: ['3⁄16 in nap', '5 mm pile'],
+  0.01: ['3⁄8 in nap', '10 mm pile'],
+  0.013: ['1⁄2 in nap', '13 mm pile'],
+  0.018: ['3⁄4 in nap', '18 mm pile'],
+  0.028: ['1 1⁄8 in nap', '28 mm pile'],
+};
+export const pileWord = (pile: Metres): Word => NAPS[pile] ?? inBoth((system) => formatLength(pile, system));
+
+/** Nominal widths of covers and brushes [common practice, no source]: nobody in Britain asks for a 229 mm sleeve. */
+const NOMINAL: Readonly<Record<number, number>> = { 229: 230, 102: 100, 152: 150, 64: 65, 51: 50, 38: 40, 457: 450 };
+export const across = (width: Metres): Word =>
+  inBoth((system) => {
+    const mm = Math.round(width * 1000);
+    return system === 'imperial' ? formatLength(width, system) : `${NOMINAL[mm] ?? mm} mm`;
+  });
+
+export const coverWord = ({ pile, fabric, width }: Cover): Word =>
+  phrase`${pileWord(pile)}, ${across(width)} ${FABRIC[fabric]}`;
+export const brushWord = ({ width, shape, bristle }: Brush): Word =>
+  phrase`${across(width)} ${BRUSH[shape]}, ${BRISTLE[bristle]}`;
+
+export function primerWord({ kind, extent, coats, tint }: PrimerChoice): Word {
+  if (extent === 'none' || kind === 'none') return 'none';
+  if (extent === 'spot') return phrase`spot-prime: ${PRIMER[kind]}`;
+  const times = coats > 1 ? phrase`, ${coatsWord(coats)}` : '';
+  return phrase`${PRIMER[kind]}${times}${tint ? `, tinted to ${tint}` : ''}`;
+}
+export const prepWord = (steps: readonly PrepStep[]): Word =>
+  steps.length ? inOrder(steps.map((step) => PREP[step])) : 'nothing';
+export const coatsWord = (n: number): Word => counted(n, 'coat');
+
+/** 4, 6 or 8 fl oz to the quart; 125, 190 or 250 mL to the litre. */
+export const conditionerWord = (dose: Conditioner): Word =>
+  dose === 0
+    ? 'none'
+    : [
+        `${Math.round(dose * 32)} fl oz to the quart left in the pot`,
+        `${Math.round(dose * 1000)} mL to the litre left in the pot`,
+      ];
+
+/** “Wall paint, matte, W1 warm white”; a primer has no sheen of its own. */
+export const paintWord = (p: {
+  readonly product: Pick<Product, 'name' | 'role'>;
+  readonly sheen: Sheen;
+  readonly colour: { readonly name: string } | null;
+}): Word =>
+  inOrder([
+    p.product.name,
+    ...(p.product.role === 'primer' ? [] : [SHEEN[p.sheen]]),
+    ...(p.colour ? [p.colour.name] : []),
+  ]);
+
+/** A member of a system, as it stands inside a sentence. */
+export function memberWord<K extends keyof SystemValues>(member: K, value: SystemValues[K]): Word {
+  const words: { readonly [M in keyof SystemValues]: (v: SystemValues[M]) => Word } = {
+    prep: prepWord,
+    primer: primerWord,
+    paint: (v) => FAMILY[v],
+    sheen: (v) => SHEEN[v],
+    cover: coverWord,
+    brush: brushWord,
+    coats: coatsWord,
+    style: (v) => STYLE[v],
+    conditioner: conditionerWord,
+  };
+  return words[member](value);
+}
+export const MEMBER_WORDS: Readonly<Record<keyof SystemValues, Word>> = {
+  prep: 'preparation',
+  primer: 'primer',
+  paint: 'kind of paint',
+  sheen: 'sheen',
+  cover: THE.rollerCover,
+  brush: 'brush',
+  coats: 'coats',
+  style: 'how they go on',
+  conditioner: 'flow conditioner',
+};

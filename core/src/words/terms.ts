@@ -1,0 +1,248 @@
+import type {
+  Base,
+  BoardLevel,
+  Bristle,
+  BrushShape,
+  CoatStyle,
+  Condition,
+  ExistingCoat,
+  Fabric,
+  Leaf,
+  LineKind,
+  OpeningKind,
+  OpeningShape,
+  PaintFamily,
+  PartKind,
+  PrepStep,
+  PrimerKind,
+  RepairClass,
+  RoomUse,
+  Sash,
+  Sheen,
+  Stain,
+  Substrate,
+  SurfaceKind,
+  Texture,
+  TintBase,
+  Toucher,
+  TrimKind,
+  TrimOrder,
+} from '../job/vocabulary.ts';
+import { both, phrase, type Word } from '../units/word.ts';
+
+/**
+ * The registry of what things are called, in the middle of a sentence: a row for each value of a published enum, a pair where
+ * America and Britain differ [common practice, no source]. Nowhere else is a key turned into a word.
+ */
+export type Words<K extends string> = Readonly<Record<K, Word>>;
+
+export const SHEEN: Words<Sheen> = {
+  flat: 'flat',
+  matte: ['matte', 'matt'],
+  eggshell: 'eggshell',
+  satin: 'satin',
+  'semi-gloss': 'semi-gloss',
+  gloss: 'gloss',
+};
+export const SUBSTRATE: Words<Substrate> = {
+  drywall: ['drywall', 'plasterboard'],
+  plaster: 'plaster',
+  wood: 'wood',
+  mdf: 'MDF',
+  metal: 'metal',
+  masonry: 'masonry',
+  unknown: 'unknown',
+};
+export const TEXTURE: Words<Texture> = {
+  smooth: 'smooth',
+  'orange-peel': 'orange peel',
+  knockdown: 'knockdown',
+  'rough-plaster': 'rough plaster',
+  popcorn: 'popcorn',
+  brick: 'brick',
+  'deep-stucco': 'deep stucco',
+};
+export const COAT: Words<ExistingCoat> = {
+  'water-borne': 'water-based',
+  oil: 'oil',
+  clear: 'clear',
+  bare: 'bare',
+  unknown: 'unknown',
+};
+export const BASE: Words<Base> = { 'water-borne': 'water-based', oil: 'oil' };
+export const CONDITION: Words<Condition> = {
+  sound: 'sound',
+  chalky: 'chalky',
+  peeling: 'peeling',
+  weak: 'weak',
+  unknown: 'unknown',
+};
+/** One, and several. */
+export const HOLES: Readonly<Record<RepairClass, readonly [one: Word, many: Word]>> = {
+  pinhole: ['pinhole', 'pinholes'],
+  coin: ['coin-size hole', 'coin-size holes'],
+  large: ['larger hole', 'larger holes'],
+  anchor: ['anchor', 'anchors'],
+};
+export const STAIN: Words<Stain> = {
+  water: 'water',
+  smoke: 'smoke',
+  grease: 'grease',
+  tannin: 'tannin',
+  rust: 'rust',
+  ink: 'ink',
+  other: 'other',
+};
+export const TOUCHER: Words<Toucher> = { hands: 'hands', children: 'children', pets: 'pets' };
+export const LEVEL: Words<BoardLevel> = { unknown: 'an unknown level', 3: 'Level 3', 4: 'Level 4', 5: 'Level 5' };
+export const ROOM_USE: Words<RoomUse> = {
+  living: 'living',
+  bedroom: 'bedroom',
+  kitchen: 'kitchen',
+  bathroom: 'bathroom',
+  hall: 'hall',
+  other: 'other',
+};
+
+export const PREP: Words<PrepStep | 'between'> = {
+  'plates-off': 'plates off',
+  'hardware-off': 'hardware off',
+  wash: 'wash',
+  degrease: 'degrease',
+  scrape: 'scrape',
+  fill: 'fill',
+  degloss: ['degloss', 'key'],
+  sand: 'sand',
+  dust: 'dust',
+  caulk: 'caulk',
+  between: 'rub between coats',
+};
+export const PRIMER: Words<PrimerKind> = {
+  none: 'none',
+  bonding: 'bonding primer',
+  blocking: 'blocking primer',
+  penetrating: 'penetrating primer',
+  board: ['drywall primer', 'plasterboard primer'],
+  undercoat: 'undercoat',
+};
+export const FAMILY: Words<PaintFamily> = {
+  wall: 'wall paint',
+  'wet-room': 'wall paint for wet rooms',
+  ceiling: 'ceiling paint',
+  enamel: 'water-based enamel',
+  'oil-enamel': 'oil enamel',
+  'chalk-type': 'chalk-type paint, waxed',
+};
+export const STYLE: Words<CoatStyle> = {
+  equal: 'equal coats',
+  'thin-then-full': 'a thin coat, then full ones',
+  'one-heavy': 'one heavy coat',
+};
+export const FABRIC: Words<Fabric> = {
+  microfibre: ['microfiber', 'microfibre'],
+  woven: 'woven',
+  'nylon-polyester': 'nylon-polyester',
+  foam: 'foam',
+  mohair: 'mohair',
+};
+export const BRUSH: Words<BrushShape> = { 'angled-sash': 'angled sash', flat: 'flat', fine: 'fine' };
+export const BRISTLE: Words<Bristle> = { synthetic: 'synthetic', natural: 'natural' };
+export const TINT_BASE: Words<TintBase> = { white: 'white', middle: 'middle', deep: 'deep' };
+export const TRIM_ORDER: Words<TrimOrder> = { 'trim-first': 'trim first', 'trim-last': 'trim last' };
+
+export const TRIM: Words<TrimKind | 'casing'> = {
+  baseboard: ['baseboard', 'skirting'],
+  crown: ['crown', 'cornice'],
+  'chair-rail': ['chair rail', 'dado rail'],
+  'picture-rail': 'picture rail',
+  casing: ['casing', 'architrave'],
+};
+export const OPENING: Words<OpeningKind> = { door: 'door', window: 'window', opening: 'opening' };
+export const LEAF: Words<Leaf> = { flush: 'flush', panelled: 'panelled', glazed: 'glazed', none: 'none' };
+export const HEAD: Words<OpeningShape> = {
+  rectangle: 'rectangle',
+  round: 'round',
+  segmental: 'segmental',
+  gable: 'gable',
+  circle: 'circle',
+};
+export const SASH: Words<Sash> = {
+  none: 'none',
+  fixed: 'fixed',
+  casement: 'casement',
+  hung: 'hung',
+  sliding: 'sliding',
+};
+export const PART: Words<PartKind> = {
+  dado: 'dado',
+  panel: 'panel',
+  tile: 'tile',
+  cabinet: 'cabinet',
+  soffit: 'soffit',
+  recess: 'recess',
+  pilaster: 'pilaster',
+  closet: 'closet',
+  column: 'column',
+  'round-column': 'round column',
+  beam: 'beam',
+  'half-wall': 'half wall',
+  hatch: 'hatch',
+  skylight: 'skylight',
+  tray: 'tray',
+  stringer: 'stringer',
+  spindles: 'spindles',
+  handrail: 'handrail',
+  radiator: 'radiator',
+  shelf: 'shelf',
+  'built-in': 'built-in',
+  furniture: 'furniture',
+  drum: 'drum',
+  cone: 'cone',
+  plate: 'plate',
+  socket: 'socket',
+  light: 'light',
+  detector: 'detector',
+  vent: 'vent',
+  rod: 'rod',
+  mirror: 'mirror',
+};
+export const SURFACE: Words<SurfaceKind> = {
+  ceiling: 'ceiling',
+  wall: 'wall',
+  ...TRIM,
+  door: 'door',
+  frame: 'lining',
+  sash: 'sash',
+  board: 'window board',
+  stair: 'stair',
+  piece: 'piece',
+};
+export const LINE: Words<LineKind> = {
+  'wall-ceiling': 'wall to ceiling',
+  'wall-crown': phrase`wall to ${TRIM.crown}`,
+  'crown-ceiling': phrase`${TRIM.crown} to ceiling`,
+  corner: 'corners',
+  'wall-baseboard': phrase`wall to ${TRIM.baseboard}`,
+  'wall-floor': 'wall to floor',
+  'wall-stair': 'wall to stairs',
+  'wall-casing': phrase`wall to ${TRIM.casing}`,
+  'wall-opening': 'wall to opening',
+  'wall-chair-rail': phrase`wall to ${TRIM['chair-rail']}`,
+  'wall-picture-rail': phrase`wall to ${TRIM['picture-rail']}`,
+  region: 'between finishes on a wall',
+  cover: 'round what hides wall',
+  fixture: 'round fixtures',
+};
+/** “Doors”, “sashes”, “skirtings”. */
+export const surfacesWord = (kind: SurfaceKind): Word =>
+  kind === 'sash' ? 'sashes' : both(SURFACE[kind], (one) => `${one}s`);
+
+/** Words of the trade that are no value of an enum. */
+export const THE = {
+  cover: ['cover', 'sleeve'],
+  rollerCover: ['roller cover', 'roller sleeve'],
+  pile: ['nap', 'pile'],
+  can: ['can', 'tin'],
+  dropCloth: ['drop cloth', 'dust sheet'],
+  mould: ['mold', 'mould'],
+} as const satisfies Readonly<Record<string, Word>>;

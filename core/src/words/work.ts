@@ -1,0 +1,96 @@
+import type { Fabric, MaterialItem, OperationKind, PieceUnit } from '../job/vocabulary.ts';
+import type { Metres } from '../units/si.ts';
+import { both, capital, counted, inOrder, phrase, type Word } from '../units/word.ts';
+import { nameWord, type Name } from './names.ts';
+import { across, pileWord } from './systems.ts';
+import { FABRIC, THE, type Words } from './terms.ts';
+
+/** What is bought and what is done, in words. */
+const MATERIAL: Words<MaterialItem> = {
+  tape: 'masking tape',
+  'tape-fine': 'masking tape, better grade',
+  film: 'masking film',
+  card: 'floor shield',
+  'drop-cloth': THE.dropCloth,
+  caulk: 'caulk',
+  filler: 'filler',
+  patch: 'backing patch and mesh',
+  abrasive: 'abrasive paper',
+  blades: 'blades',
+  cover: THE.rollerCover,
+  frame: 'roller frame',
+  pole: 'extension pole',
+  tray: 'tray',
+  liner: 'tray liner',
+  brush: 'brush',
+  conditioner: 'flow conditioner',
+  wash: 'sugar soap',
+  degrease: 'degreaser',
+  rags: 'rags',
+  bags: 'bags for plates and screws',
+  mask: 'dust mask',
+  goggles: 'goggles',
+  gloves: 'gloves',
+  respirator: 'mask for solvent vapour',
+  'lead-test': 'lead test',
+  'asbestos-test': 'laboratory test for asbestos',
+};
+export const itemWord = (item: MaterialItem): Word => capital(MATERIAL[item]);
+interface Sized {
+  readonly item: MaterialItem;
+  readonly size: { readonly pile?: Metres; readonly width?: Metres; readonly fabric?: Fabric; readonly grit?: number };
+}
+/** “Roller cover, 3⁄8 in nap, 9 in, microfiber”. */
+export function materialWord({ item, size }: Sized): Word {
+  const parts: readonly (Word | null)[] = [
+    itemWord(item),
+    size.pile === undefined ? null : pileWord(size.pile),
+    size.width === undefined ? null : across(size.width),
+    size.fabric === undefined ? null : FABRIC[size.fabric],
+    size.grit === undefined ? null : `${size.grit} grit`,
+  ];
+  return inOrder(parts.filter((part) => part !== null));
+}
+
+const PIECE: Partial<Words<PieceUnit>> = { cover: THE.cover };
+const MANY: Partial<Words<PieceUnit>> = { brush: 'brushes', patch: 'patches', box: 'boxes' };
+export function pieceWord(n: number, unit: PieceUnit): Word {
+  const one = PIECE[unit] ?? unit;
+  return counted(Number(n.toFixed(2)), one, MANY[unit] ?? both(one, (text) => `${text}s`));
+}
+
+export const LABOUR: Words<OperationKind | 'daily'> = {
+  protect: 'Covering floors and furniture',
+  prep: 'Preparation',
+  prime: 'Priming',
+  cut: 'Cutting in',
+  roll: 'Rolling',
+  brush: 'Brushing trim and doors',
+  mask: 'Masking',
+  unmask: 'Pulling the masking',
+  clear: 'Uncovering and clearing',
+  daily: 'Setting up and cleaning up, every day',
+};
+
+/** “Cut in wall A, coat 2”. */
+export function taskWord(task: {
+  readonly kind: OperationKind;
+  readonly coat: number;
+  /** null: done to the room as a whole. */
+  readonly name: Name | null;
+}): Word {
+  const name = task.name ? nameWord(task.name) : '';
+  const coat = task.coat ? `, coat ${task.coat}` : '';
+  const words: Words<OperationKind> = {
+    protect: 'Cover the floor and furniture',
+    prep: phrase`Prepare ${name}`,
+    prime: phrase`Prime ${name}`,
+    cut: phrase`Cut in ${name}${coat}`,
+    roll: phrase`Roll ${name}${coat}`,
+    brush: phrase`Paint ${name}${coat}`,
+    mask: 'Mask',
+    unmask: 'Pull the masking',
+    clear: 'Uncover and clear',
+  };
+  return words[task.kind];
+}
