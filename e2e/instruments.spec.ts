@@ -176,7 +176,7 @@ test('the takeoff table and the drawing look at the same surface; totals are the
   await cell(/Parlour Wall H/, 'painted').click();
   await expect(page.locator('.panel > h2')).toHaveText('Wall H');
   await expect(page.getByRole('region', { name: 'Working' })).toContainText('Parlour, Wall H, to paint');
-  await expect(page.getByRole('region', { name: 'Working' })).toContainText('Baseboard');
+  await expect(page.getByRole('region', { name: 'Working' })).toContainText('baseboard');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await expect(table.getByRole('row', { name: /Parlour Wall B/ })).toHaveAttribute('aria-selected', 'true');
   // what is chosen in the drawing is brought into sight, however far down

@@ -60,7 +60,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
   await expect(page.locator('.rivals li').nth(1)).toContainText(/(less|more), labour with it/);
   await page.getByRole('button', { name: 'Mixing' }).click();
   await expect(page.locator('.buckets')).toContainText(/batch 0417, from the shelf/);
-  await expect(page.locator('.buckets')).toContainText('Loft bedroom: walls A, B, D');
+  await expect(page.locator('.buckets')).toContainText('Loft bedroom: walls A, B and D');
   await page.getByLabel('Paint there').fill('0');
   await expect(page.getByRole('alert')).toContainText('More than nothing');
   await page.getByLabel('Paint there').fill('9 gal');
@@ -100,7 +100,7 @@ test('materials follow from the job; what is owned is taken off, and a tool that
   await rowOf(/^Caulk/)
     .getByRole('button', { name: 'Caulk' })
     .click();
-  await page.getByLabel(/Price of one cartridge/).fill('7.25');
+  await page.getByLabel(/Price of 1 cartridge/).fill('7.25');
   await page.keyboard.press('Enter');
   await expect(rowOf(/^Caulk/)).toContainText('$7.25');
   await expect(page.getByText(/^your price, \d{4}-\d\d-\d\d$/)).toBeVisible();
@@ -160,7 +160,7 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   await page.getByLabel('Called', { exact: true }).fill('A deep wall');
   await page.getByLabel('What is it?').selectOption({ label: 'painted in B7 deep water blue instead' });
   await page.locator('.copy').getByLabel('Wall A', { exact: true }).check();
-  await page.getByRole('button', { name: 'Price it apart' }).click();
+  await page.getByRole('button', { name: 'Price separately' }).click();
   await expect(page.locator('.shelf li').filter({ hasText: 'A deep wall' })).toContainText('B7 deep water blue');
   await page.getByLabel('Notes').fill('Key under the third step, Łucja has it.');
   await page.getByLabel('For', { exact: true }).fill('=the "trust"');
@@ -256,7 +256,7 @@ test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it
   const text = ['Code;Artikel;Gebinde;Preis', ...rows].join('\r\n');
   // three times as long, so that there is time to change one's mind
   await give('big.csv', [text, ...rows, ...rows].join('\r\n'));
-  await dialog.getByLabel('Size of the can').selectOption({ label: 'Gebinde' });
+  await dialog.getByLabel('Size', { exact: true }).selectOption({ label: 'Gebinde' });
   await expect(dialog.locator('.columns')).toContainText('name “Farbe Nr. 0”');
   await dialog.getByRole('button', { name: 'Bring it in' }).click();
   await expect(dialog.getByRole('progressbar', { name: 'Reading the list' })).toBeVisible();

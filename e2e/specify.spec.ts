@@ -48,7 +48,7 @@ test('surfaces with one system are overruled together, as one step', async ({ pa
   await expect(row).toContainText('Satin');
   await page.getByRole('link', { name: 'To print', exact: true }).click();
   const sheet = page.getByRole('main', { name: 'Finish schedule' });
-  await expect(sheet.getByRole('row', { name: /Wall A, Wall B, Wall C, Wall D \d/ })).toContainText(/fill, sand 150/);
+  await expect(sheet.getByRole('row', { name: /Walls A, B, C and D \d/ })).toContainText(/fill, sand 150/);
   await expect(sheet).toContainText('follow your local code');
   // on paper it is the sheet alone, and nothing of it is cut off
   await page.emulateMedia({ media: 'print' });
@@ -81,7 +81,7 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   await about('Goes on');
   await expect(primer).toContainText('a solvent rub could save this coat');
   await primer.getByText('What would change it?').click();
-  await expect(primer.locator('.turns')).toContainText('Existing coat: water-borne paint');
+  await expect(primer.locator('.turns')).toContainText('Existing coat: latex or water-based paint');
   await about('There now');
   await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
   await answer(/^colour came off/);
@@ -97,7 +97,7 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   await about('Goes on');
   await expect(primer).toContainText('holds badly');
   await expect(page.locator('[data-member=prep]')).toContainText('class 4');
-  await expect(page.locator('[data-member=prep]')).toContainText('3 coin-size: back it first');
+  await expect(page.locator('[data-member=prep]')).toContainText('3 coin-size holes: back it first');
   await about('There now');
   await page.getByText('Copy these answers to').click();
   await page.locator('.copy').getByLabel('Wall G', { exact: true }).check();

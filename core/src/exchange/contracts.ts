@@ -7,7 +7,7 @@ import type { JobSchedule } from '../sequence/schedule.ts';
 import type { Decided } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { System } from '../units/si.ts';
-import { capital, said } from '../units/word.ts';
+import { heading, said } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { reasonWord } from '../words/reasons.ts';
 
@@ -57,7 +57,7 @@ function roomContract(job: Job, t: RoomTakeoff) {
     surfaces: t.surfaces.map(({ id, kind, name, area, length, cut }) => ({
       id,
       kind,
-      name,
+      name: heading(nameWord(name), job.units),
       area: area.value,
       length,
       cut,
@@ -90,7 +90,7 @@ export const specifyContract = ({ units }: Pick<Job, 'units'>, { surfaces }: Who
   surfaces: surfaces.map((s) => ({
     id: s.surface.id,
     kind: s.surface.kind,
-    name: said(capital(nameWord(s.surface.name)), units),
+    name: heading(nameWord(s.surface.name), units),
     area: s.surface.area.value,
     system: systemContract(s, units),
   })),

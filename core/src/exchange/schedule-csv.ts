@@ -1,7 +1,7 @@
 import type { Job } from '../job/types.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
-import { capital, said } from '../units/word.ts';
+import { heading, said } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { prepWord, primerWord } from '../words/systems.ts';
 import { FABRIC, SHEEN, STYLE, THE } from '../words/terms.ts';
@@ -29,7 +29,7 @@ const HEADINGS = [
 /** The finish schedule: a row a surface with its system as it counts (overrules included). RFC 4180, the job's units. */
 export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
   const imperial = job.units === 'imperial';
-  const heading = HEADINGS.map((name) =>
+  const headings = HEADINGS.map((name) =>
     name === 'area'
       ? `area (${imperial ? 'ft2' : 'm2'})`
       : name === 'conditioner'
@@ -43,7 +43,7 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
     const cover = effective(s.system.cover);
     return [
       job.rooms.byId[s.surface.room]?.name ?? '',
-      said(capital(nameWord(s.surface.name)), job.units),
+      heading(nameWord(s.surface.name), job.units),
       Number((s.surface.area.value / (imperial ? SQUARE_FOOT : 1)).toFixed(2)),
       s.product.name,
       s.colour.name,
@@ -59,5 +59,5 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
       size(effective(s.system.brush).width),
     ];
   });
-  return toCsv([heading, ...rows]);
+  return toCsv([headings, ...rows]);
 }

@@ -1,6 +1,6 @@
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
-import { capital, said } from '../units/word.ts';
+import { heading } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { toCsv } from './csv.ts';
 import { FOOT, SQUARE_FOOT } from '../units/si.ts';
@@ -38,7 +38,7 @@ export function takeoffCsv(job: Job): string {
     net: area,
     painted: area,
   };
-  const heading = HEADINGS.map((name) => (units[name] ? `${name} (${units[name]})` : name));
+  const headings = HEADINGS.map((name) => (units[name] ? `${name} (${units[name]})` : name));
   const lines = takeoffJob(job).flatMap((t) => {
     const surfaces = t.surfaces.map((s) => {
       const w = t.walls.find((wall) => `${wall.wall.id}/field` === s.id);
@@ -53,7 +53,7 @@ export function takeoffCsv(job: Job): string {
         : ['', '', '', '', ''];
       return [
         t.room.name,
-        said(capital(nameWord(s.name)), job.units),
+        heading(nameWord(s.name), job.units),
         ...sizes,
         asArea(s.area.value),
         s.length ? asLength(s.length) : '',
@@ -64,5 +64,5 @@ export function takeoffCsv(job: Job): string {
     const cut = t.lines.reduce((sum, l) => sum + l.length.value, 0);
     return [...surfaces, [t.room.name, 'total', '', '', '', '', '', asArea(painted), '', asLength(cut)]];
   });
-  return toCsv([heading, ...lines]);
+  return toCsv([headings, ...lines]);
 }

@@ -319,7 +319,7 @@ function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
           'product',
           'brushes',
           'count',
-          given('water-borne, oil', bases.size, 'count'),
+          given('water-based, oil', bases.size, 'count'),
           given('people', people, 'count'),
         ),
         { width },

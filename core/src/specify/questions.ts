@@ -302,7 +302,7 @@ export const TESTS: readonly SurfaceTest[] = [
     ],
     helps: (s) => s.survey.coat === 'unknown',
     results: [
-      [{ solvent: 'comes-off' }, 'colour came off: water-borne'],
+      [{ solvent: 'comes-off' }, 'colour came off: water-based'],
       [{ solvent: 'stays' }, 'nothing came off: oil'],
     ],
     isNow: ({ solvent }) => at(['comes-off', 'stays'], solvent),

@@ -6,14 +6,16 @@ import { counted, inBoth, inOrder, phrase, type Word } from '../units/word.ts';
 import { BRISTLE, BRUSH, FABRIC, FAMILY, PREP, PRIMER, SHEEN, STYLE, THE } from './terms.ts';
 
 /** A system of finish in words: each member of it, and the paint. */
-const NAPS: Readonly<Record<number, Word>> = {
-  0.005: ['3⁄16 in nap', '5 mm pile'],
-  0.01: ['3⁄8 in nap', '10 mm pile'],
-  0.013: ['1⁄2 in nap', '13 mm pile'],
-  0.018: ['3⁄4 in nap', '18 mm pile'],
-  0.028: ['1 1⁄8 in nap', '28 mm pile'],
+const PILES: Readonly<Record<number, Word>> = {
+  0.005: ['3⁄16 in', '5 mm'],
+  0.01: ['3⁄8 in', '10 mm'],
+  0.013: ['1⁄2 in', '13 mm'],
+  0.018: ['3⁄4 in', '18 mm'],
+  0.028: ['1 1⁄8 in', '28 mm'],
 };
-export const pileWord = (pile: Metres): Word => NAPS[pile] ?? inBoth((system) => formatLength(pile, system));
+export const pileSize = (pile: Metres): Word => PILES[pile] ?? inBoth((system) => formatLength(pile, system));
+/** “3⁄8 in nap”, “10 mm pile”. */
+export const pileWord = (pile: Metres): Word => phrase`${pileSize(pile)} ${THE.pile}`;
 
 /** Nominal widths of covers and brushes [common practice, no source]: nobody in Britain asks for a 229 mm sleeve. */
 const NOMINAL: Readonly<Record<number, number>> = { 229: 230, 102: 100, 152: 150, 64: 65, 51: 50, 38: 40, 457: 450 };

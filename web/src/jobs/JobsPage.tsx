@@ -125,8 +125,8 @@ export default function JobsPage() {
         {jobs?.length === 0 && (
           <div className="welcome">
             <p>
-              Nothing measured yet. Start a job and type the first wall: areas, coats, cans and the order of work follow
-              from what you type.
+              Nothing measured yet. Start a job and type the first wall: areas, coats, litres and the order of work
+              follow from what you type.
             </p>
             <Button variant="outlined" onClick={() => void attempt('The cottage was not opened', openDemo).then(open)}>
               Look at the keeper’s cottage

@@ -77,7 +77,7 @@ export function ListPrices({ view, line, onClose }: Props) {
 const COLUMN_WORDS: Readonly<Record<keyof PriceColumns, string>> = {
   name: 'Name',
   price: 'Price',
-  size: 'Size of the can',
+  size: 'Size',
   code: 'Code',
 };
 

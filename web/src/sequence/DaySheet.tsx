@@ -3,6 +3,7 @@ import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
+import { paintWord } from '@kovelin/core/words/systems.ts';
 import { materialWord, pieceWord, taskWord } from '@kovelin/core/words/work.ts';
 import { useWhole, useOrder } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
@@ -38,10 +39,7 @@ export default function DaySheet() {
           {derived.paints.map((p) => (
             <tr key={p.key}>
               <td className="box" aria-hidden="true" />
-              <td>
-                {p.product.name}, {p.sheen}
-                {p.colour && `, ${p.colour.name}`}
-              </td>
+              <td>{said(paintWord(p), system)}</td>
               <td>
                 {p.choice === null
                   ? 'no size sold'

@@ -8,7 +8,7 @@ import { turnsOf } from '@kovelin/core/specify/what-if.ts';
 import { LEVEL_OF } from '@kovelin/core/specify/classes.ts';
 import { counted, heading, inOrder, said } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
-import { MEMBER_WORDS, memberWord, pileWord } from '@kovelin/core/words/systems.ts';
+import { MEMBER_WORDS, memberWord, pileSize } from '@kovelin/core/words/systems.ts';
 import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
@@ -80,7 +80,7 @@ export function Decision({ view, s, member, group }: DecisionProps) {
 
 /** The pile in the other system as well: covers are sold by either. */
 const otherPile = (pile: number, system: WholeView['system']) =>
-  said(pileWord(pile), system === 'imperial' ? 'metric' : 'imperial');
+  said(pileSize(pile), system === 'imperial' ? 'metric' : 'imperial');
 
 /** Each step with its paper and its holes. */
 function PrepSteps({ s, system }: { s: Specified; system: WholeView['system'] }) {

@@ -350,7 +350,7 @@ function CopyAnswers({ view, s, given }: Props & { given: Partial<Answers> }) {
               }}
             />{' '}
             {surface.room === s.surface.room ? '' : `${state.shown.rooms.byId[surface.room]?.name ?? ''}: `}
-            {said(nameWord(surface.name), system)}
+            {heading(nameWord(surface.name), system)}
           </label>
         ))}
       </div>

@@ -1,0 +1,83 @@
+import type { Page } from '@playwright/test';
+import { expect, goTo, openDemo, openRoom, settled, test } from './helpers.ts';
+
+/** What only America says [common practice, no source]. */
+const AMERICAN =
+  /.{0,30}(baseboard|\bcasings?\b|matte|drywall|chair.rail|\bcrown\b|roller cover(?!s again)|standard cover|\bcans?\b(?! (be|end|have|still))|drop cloth|degloss|latex|\bnap\b|half-inch|\bmold\b|\d (ft|gal|qt)\b).{0,20}/gi;
+
+/** Everything a reader or a screen reader is told. */
+const told = (page: Page) =>
+  page.evaluate(() => {
+    const attributes = ['aria-label', 'aria-valuetext', 'placeholder', 'title'];
+    const named = [...document.querySelectorAll(attributes.map((name) => `[${name}]`).join())];
+    const unseen = [...document.querySelectorAll('option, svg text, svg title')];
+    return [
+      document.body.innerText,
+      ...named.flatMap((e) => attributes.map((name) => e.getAttribute(name) ?? '')),
+      ...unseen.map((e) => e.textContent),
+    ].join('\n');
+  });
+
+test('a job in metres says skirting, plasterboard and matt, and no American word, in every view and on every paper', async ({
+  page,
+}) => {
+  const foreign: string[] = [];
+  let all = '';
+  const look = async (where: string) => {
+    const text = await told(page);
+    all += text;
+    for (const [found] of text.matchAll(AMERICAN)) foreign.push(`${where}: ${found.replaceAll('\n', ' ')}`);
+  };
+  const press = (name: string | RegExp) => page.getByRole('button', { name }).first().click();
+  await openDemo(page);
+  await press('ft in');
+  await openRoom(page, 'Passage');
+  await settled(page);
+  await page.locator('.trim-pair').last().scrollIntoViewIfNeeded();
+  await page.locator('.part-line').first().waitFor();
+  await look('Measure');
+  for (const way of ['Shorthand', 'Takeoff']) {
+    await press(way);
+    await page
+      .locator(way === 'Takeoff' ? '[role=grid] .total' : '.shorthand textarea')
+      .first()
+      .waitFor();
+    await look(way);
+  }
+  await goTo(page, 'Specify');
+  await settled(page);
+  await look('Specify');
+  for (const overrule of await page.getByRole('button', { name: /^Overrule / }).all()) await overrule.click();
+  await look('Specify, overruling');
+  await press(/^Your practice/);
+  await look('Practice');
+  await page.keyboard.press('Escape');
+  await press('There now');
+  for (const question of ['Made of', 'Existing coat', 'Its sheen']) {
+    await page.getByRole('list', { name: 'Answers' }).getByRole('button', { name: question }).click();
+    await look(`There now, ${question}`);
+  }
+  await press('Will look');
+  await look('Will look');
+  await goTo(page, 'Order');
+  await settled(page);
+  for (const side of ['Mixing', 'The paint', 'Everything else', 'Labour and price']) {
+    await press(side);
+    await look(side);
+  }
+  await goTo(page, 'Sequence');
+  await settled(page);
+  await page.locator('.tasks li').first().waitFor();
+  await look('Sequence');
+  const job = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
+  for (const paper of ['sheet', 'schedule', 'quote', 'list']) {
+    await page.goto(`${job}/${paper}`);
+    await page.locator('h1').waitFor();
+    await look(paper);
+  }
+  expect(foreign).toEqual([]);
+  const unsaid = ['skirting', 'architrave', 'plasterboard', 'matt,', 'sleeve', 'tins', 'Dust sheet', '230 mm'].filter(
+    (word) => !all.includes(word),
+  );
+  expect(unsaid).toEqual([]);
+});
