@@ -1,6 +1,6 @@
 import type { Point } from '@kovelin/core/measure/geometry.ts';
 import { memo } from 'react';
-import { path } from './layout.ts';
+import { path } from './transform.ts';
 
 /** A room's true plan, small: north is wherever wall A faces. */
 export const PlanShape = memo(function PlanShape({ corners, size = 52 }: { corners: readonly Point[]; size?: number }) {

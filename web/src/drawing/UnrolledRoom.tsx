@@ -7,7 +7,7 @@ import { inkOn, type Coat } from './coat.ts';
 import { layoutRoom, type RoomLayout } from './layout.ts';
 import type { Placing } from './placing.ts';
 import { useZoom } from './useZoom.ts';
-import { Wall } from './WallMarks.tsx';
+import { InMetres, Wall } from './WallMarks.tsx';
 import './drawing.css';
 
 export type { Coat } from './coat.ts';
@@ -125,11 +125,7 @@ function Sheet({
   const trim = (kind: string) => paint(`${takeoff.room.id}/${kind}`).fill;
   const { ceiling } = layout;
   const ceilingCoat = paint(ceilingId);
-  const last = layout.walls.find((w) => `${w.takeoff.wall.id}/field` === selected);
-  const regions = layout.walls.flatMap((w) =>
-    w.regions.map((r) => ({ id: `${w.takeoff.wall.id}/region/${r.part.id}`, points: r.points })),
-  );
-  const ring = last?.points ?? regions.find((r) => r.id === selected)?.points;
+  const ring = ringOf(layout, takeoff, selected);
   const sheet = useRef<SVGSVGElement>(null);
   const group = useRef<SVGGElement>(null);
   const zoom = useZoom(sheet, group, `${layout.width}x${height}`);
@@ -141,10 +137,16 @@ function Sheet({
         height={height}
         role="group"
         aria-label={`${takeoff.room.name}, unrolled`}
-        data-scale={layout.scale}
+        data-scale={layout.at.scale}
       >
         <defs>
-          <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <pattern
+            id="hatch"
+            width="7"
+            height="7"
+            patternUnits="userSpaceOnUse"
+            patternTransform={`${layout.at.undone} rotate(45)`}
+          >
             <rect width="7" height="7" className="hatch-ground" />
             <path d="M0 0V7" className="hatch-line" />
           </pattern>
@@ -152,7 +154,9 @@ function Sheet({
         <g ref={group}>
           {ceiling && (
             <g {...surface(ceilingId, `Ceiling of ${takeoff.room.name}`)}>
-              <polygon points={ceiling.points} fill={ceilingCoat.fill} className="edge" />
+              <InMetres at={ceiling.at}>
+                <polygon points={ceiling.points} fill={ceilingCoat.fill} className="edge" />
+              </InMetres>
               <text x={ceiling.x + 9} y={ceiling.y + 20} className="label" style={{ fill: inkOn(ceilingCoat.fill) }}>
                 Ceiling
               </text>
@@ -167,10 +171,8 @@ function Sheet({
             <Wall
               key={wall.takeoff.wall.id}
               wall={wall}
-              scale={layout.scale}
               placing={placing ?? null}
               select={onSelect}
-              floor={layout.floor}
               system={system}
               paint={paint}
               trim={trim}
@@ -178,8 +180,11 @@ function Sheet({
               suspect={suspects?.has(wall.takeoff.wall.id) ?? false}
             />
           ))}
-          {ring && <polygon points={ring} className="ring" />}
-          {ceiling && selected === ceilingId && <polygon points={ceiling.points} className="ring" />}
+          {ring && (
+            <InMetres at={ring.at}>
+              <polygon points={ring.points} className="ring" />
+            </InMetres>
+          )}
           <HeightMark layout={layout} system={system} />
         </g>
       </svg>
@@ -206,18 +211,31 @@ function Sheet({
   );
 }
 
+/** The outline that is drawn round the surface looked at: a wall’s, a region’s or the ceiling’s. */
+function ringOf({ walls, ceiling }: RoomLayout, { room }: RoomTakeoff, selected: string | null) {
+  if (selected === `${room.id}/ceiling`) return ceiling;
+  for (const { takeoff, shapes, at } of walls) {
+    const wall = takeoff.wall.id;
+    if (selected === `${wall}/field`) return { at, points: shapes.points };
+    const region = shapes.regions.find(({ part }) => selected === `${wall}/region/${part.id}`);
+    if (region) return { at, points: region.points };
+  }
+  return null;
+}
+
 /** The first wall's height, dimensioned at its left. */
 function HeightMark({ layout, system }: { layout: RoomLayout; system: System }) {
   const first = layout.walls[0];
   if (!first) return null;
   const height = first.takeoff.outline.top[0]?.y ?? 0;
-  const [x, top] = [first.x - 14, first.top];
+  const { x: left, y: floor } = first.at;
+  const [x, top] = [left - 14, first.at.up(first.shapes.top)];
   return (
     <g className="dimension" aria-hidden="true">
       <path
-        d={`M${first.x - 3} ${top}H${x - 5}M${first.x - 3} ${layout.floor}H${x - 5}M${x} ${top}V${layout.floor}M${x - 3} ${top + 3}l6 -6M${x - 3} ${layout.floor + 3}l6 -6`}
+        d={`M${left - 3} ${top}H${x - 5}M${left - 3} ${floor}H${x - 5}M${x} ${top}V${floor}M${x - 3} ${top + 3}l6 -6M${x - 3} ${floor + 3}l6 -6`}
       />
-      <text transform={`translate(${x - 7} ${(top + layout.floor) / 2}) rotate(-90)`} textAnchor="middle">
+      <text transform={`translate(${x - 7} ${(top + floor) / 2}) rotate(-90)`} textAnchor="middle">
         {formatLength(height, system)}
       </text>
     </g>

@@ -1,9 +1,12 @@
+import type { ReactNode } from 'react';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { PART } from '@kovelin/core/words/terms.ts';
 import { inkOn, type Coat } from './coat.ts';
-import type { OpeningShape, PartShape, WallShape } from './layout.ts';
+import type { PlacedWall } from './layout.ts';
+import type { OpeningShape, PartShape } from './shapes.ts';
+import type { Transform } from './transform.ts';
 import { type Placing, usePlacing } from './placing.ts';
 
 /** Mean advance of the condensed face at its sizes here, px: lettering that would not fit is left to the table. */
@@ -11,9 +14,7 @@ const NOTE_WIDTH = 5.6;
 const DIMENSION_WIDTH = 5;
 
 export interface WallProps {
-  readonly wall: WallShape;
-  readonly scale: number;
-  readonly floor: number;
+  readonly wall: PlacedWall;
   readonly system: System;
   readonly paint: (id: string) => Coat;
   readonly trim: (kind: string) => string;
@@ -22,6 +23,11 @@ export interface WallProps {
   readonly suspect: boolean;
   readonly placing: Placing | null;
 }
+
+/** What is drawn in metres; lettering and dimensions stand beside it, in pixels. */
+export const InMetres = ({ at, children }: { readonly at: Transform; readonly children: ReactNode }) => (
+  <g transform={at.toString()}>{children}</g>
+);
 
 /** A note in lines of so many letters, two at most; none where a word is too long for that. */
 function wrapped(note: string, letters: number): string[] {
@@ -36,61 +42,54 @@ function wrapped(note: string, letters: number): string[] {
 
 /** One wall with all that stands on it, its letter, its note and its length. */
 export function Wall(props: WallProps) {
-  const { wall, floor, system, paint, trim, surface, suspect, placing } = props;
-  const { takeoff, x, width, label } = wall;
-  const id = `${takeoff.wall.id}/field`;
-  const coat = paint(id);
-  const note = wrapped(coat.note ?? '', label.width / NOTE_WIDTH);
-  const ink = inkOn(coat.fill);
-  const reading = takeoff.wall.length?.metres ?? 0;
-  const size = formatLength(reading, system);
-  const bottom = Math.max(floor, floor - Math.min(...takeoff.outline.foot.map((p) => p.y)) * props.scale);
-  const y = bottom + 18;
-  const clip = `clip-${takeoff.wall.id}`;
+  const { wall, system, paint, trim, surface, suspect, placing } = props;
+  const { takeoff, shapes, at } = wall;
+  const { label, id } = takeoff.wall;
+  const size = formatLength(takeoff.wall.length?.metres ?? 0, system);
+  const coat = paint(`${id}/field`);
+  const clip = `clip-${id}`;
   return (
     <>
-      <g {...surface(id, `Wall ${takeoff.wall.label}, ${size} long${suspect ? ', perhaps misread' : ''}`)}>
-        <polygon points={wall.points} fill={coat.fill} className="edge" data-wall={takeoff.wall.label} />
-      </g>
-      <Film id={takeoff.wall.id} points={wall.points} coat={coat} scale={props.scale} clip={clip} />
-      {(wall.regions.length > 0 || wall.covers.length > 0 || coat.cut) && (
-        <clipPath id={clip}>
-          <polygon points={wall.points} />
-        </clipPath>
-      )}
-      {wall.regions.map((shape) => {
-        const region = `${takeoff.wall.id}/region/${shape.part.id}`;
-        const words = `Wall ${takeoff.wall.label}, ${said(PART[shape.part.kind], system)} ${shape.part.label}`;
-        return (
-          <g key={region} clipPath={`url(#${clip})`} {...surface(region, words)}>
-            <polygon points={shape.points} fill={paint(region).fill} className="edge" />
+      <InMetres at={at}>
+        <g {...surface(`${id}/field`, `Wall ${label}, ${size} long${suspect ? ', perhaps misread' : ''}`)}>
+          <polygon points={shapes.points} fill={coat.fill} className="edge" data-wall={label} />
+        </g>
+        <Film id={id} points={shapes.points} coat={coat} at={at} clip={clip} />
+        {(shapes.regions.length > 0 || shapes.covers.length > 0 || coat.cut) && (
+          <clipPath id={clip}>
+            <polygon points={shapes.points} />
+          </clipPath>
+        )}
+        {shapes.regions.map(({ part, points }) => (
+          <g
+            key={part.id}
+            clipPath={`url(#${clip})`}
+            {...surface(`${id}/region/${part.id}`, `Wall ${label}, ${said(PART[part.kind], system)} ${part.label}`)}
+          >
+            <polygon points={points} fill={paint(`${id}/region/${part.id}`).fill} className="edge" />
           </g>
-        );
-      })}
-      <g clipPath={wall.covers.length ? `url(#${clip})` : undefined}>
-        {wall.covers.map((shape) => (
-          <CoverMark
-            key={shape.part.id}
-            shape={shape}
-            fill={paint(`${shape.part.id}/faces`).fill}
-            surface={surface}
-            system={system}
-          />
         ))}
-      </g>
-      <g className="trim-shapes">
-        {wall.trim.map(({ kind, points }) => (
-          <polygon key={`${kind}${points}`} points={points} fill={trim(kind)} className="thin" />
-        ))}
-      </g>
-      {wall.openings.map((shape) => {
+        <g clipPath={shapes.covers.length ? `url(#${clip})` : undefined}>
+          {shapes.covers.map((shape) => (
+            <CoverMark key={shape.part.id} shape={shape} {...props} />
+          ))}
+        </g>
+        <g className="trim-shapes">
+          {shapes.trim.map(({ kind, points }) => (
+            <polygon key={`${kind}${points}`} points={points} fill={trim(kind)} className="thin" />
+          ))}
+        </g>
+      </InMetres>
+      {shapes.openings.map((shape) => {
         const mark = (
-          <OpeningMark
-            shape={shape}
-            fill={trim('casing')}
-            leaf={paint(`${shape.opening.id}/leaf`).fill}
-            surface={surface}
-          />
+          <InMetres at={at}>
+            <OpeningMark
+              shape={shape}
+              fill={trim('casing')}
+              leaf={paint(`${shape.opening.id}/leaf`).fill}
+              surface={surface}
+            />
+          </InMetres>
         );
         return placing ? (
           <Movable key={shape.opening.id} {...props} shape={shape} placing={placing}>
@@ -100,33 +99,71 @@ export function Wall(props: WallProps) {
           <g key={shape.opening.id}>{mark}</g>
         );
       })}
-      {suspect && <polygon points={wall.points} className="suspect" />}
-      <g className="lettering" aria-hidden="true">
-        <text x={label.x} y={label.y} className="label" style={{ fill: ink }}>
-          {takeoff.wall.label}
-          {suspect && ' ?'}
-        </text>
-        {note.length > 0 && (
-          <text x={label.x} y={label.y + 17} className="note" style={{ fill: ink }}>
-            {note.map((line, i) => (
-              <tspan key={i} x={label.x} dy={i ? 15 : 0}>
-                {line}
-              </tspan>
-            ))}
-          </text>
-        )}
-      </g>
-      <g className="dimension" aria-hidden="true">
-        <path
-          d={`M${x + 0.5} ${bottom + 4}V${y + 5}M${x + width - 0.5} ${bottom + 4}V${y + 5}M${x} ${y}H${x + width}M${x - 3} ${y + 3}l6 -6M${x + width - 3} ${y + 3}l6 -6`}
-        />
-        {width > size.length * DIMENSION_WIDTH && (
-          <text x={x + width / 2} y={y + 15} textAnchor="middle">
-            {size}
-          </text>
-        )}
-      </g>
+      {suspect && (
+        <InMetres at={at}>
+          <polygon points={shapes.points} className="suspect" />
+        </InMetres>
+      )}
+      <Lettering wall={wall} coat={coat} suspect={suspect} system={system} />
+      <LengthMark wall={wall} size={size} />
     </>
+  );
+}
+
+/** Its letter and its note, and the names of what hides it. */
+function Lettering({
+  wall,
+  coat,
+  suspect,
+  system,
+}: { wall: PlacedWall; coat: Coat } & Pick<WallProps, 'suspect' | 'system'>) {
+  const { takeoff, shapes, at, label } = wall;
+  const note = wrapped(coat.note ?? '', label.width / NOTE_WIDTH);
+  const ink = inkOn(coat.fill);
+  return (
+    <g className="lettering" aria-hidden="true">
+      {shapes.covers.map(({ part, box }) => {
+        const words = said(PART[part.kind], system);
+        const [width, height] = [(box.right - box.left) * at.scale, (box.top - box.bottom) * at.scale];
+        return width > words.length * NOTE_WIDTH + 8 && height > 18 ? (
+          <text key={part.id} x={at.across(box.left) + 5} y={at.up(box.top) + 14} className="cover-word">
+            {words}
+          </text>
+        ) : null;
+      })}
+      <text x={label.x} y={label.y} className="label" style={{ fill: ink }}>
+        {takeoff.wall.label}
+        {suspect && ' ?'}
+      </text>
+      {note.length > 0 && (
+        <text x={label.x} y={label.y + 17} className="note" style={{ fill: ink }}>
+          {note.map((line, i) => (
+            <tspan key={i} x={label.x} dy={i ? 15 : 0}>
+              {line}
+            </tspan>
+          ))}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** How long it is, dimensioned below it. */
+function LengthMark({ wall: { takeoff, shapes, at }, size }: { wall: PlacedWall; size: string }) {
+  const [from, to] = [at.x, at.across(takeoff.outline.length)];
+  const bottom = at.up(shapes.foot);
+  const y = bottom + 18;
+  return (
+    <g className="dimension" aria-hidden="true">
+      <path
+        d={`M${from + 0.5} ${bottom + 4}V${y + 5}M${to - 0.5} ${bottom + 4}V${y + 5}M${from} ${y}H${to}M${from - 3} ${y + 3}l6 -6M${to - 3} ${y + 3}l6 -6`}
+      />
+      {to - from > size.length * DIMENSION_WIDTH && (
+        <text x={(from + to) / 2} y={y + 15} textAnchor="middle">
+          {size}
+        </text>
+      )}
+    </g>
   );
 }
 
@@ -134,26 +171,20 @@ export function Wall(props: WallProps) {
 const CUT_BAND = 0.035;
 
 /** A film as it would dry: uneven where it is thin, and a band along the edges where a brush laid less. */
-function Film({
-  id,
-  points,
-  coat,
-  scale,
-  clip,
-}: {
-  id: string;
-  points: string;
-  coat: Coat;
-  scale: number;
-  clip: string;
-}) {
+function Film({ id, points, coat, at, clip }: { id: string; points: string; coat: Coat; at: Transform; clip: string }) {
   const { fill, thin, cut } = coat;
   if (!thin && !cut) return null;
   return (
     <g className="lettering" aria-hidden="true">
       {thin && thin !== fill && (
         <>
-          <pattern id={`thin-${id}`} width="74" height="58" patternUnits="userSpaceOnUse" patternTransform="rotate(-7)">
+          <pattern
+            id={`thin-${id}`}
+            width="74"
+            height="58"
+            patternUnits="userSpaceOnUse"
+            patternTransform={`${at.undone} rotate(-7)`}
+          >
             <g fill={thin}>
               <path d="M5 9q9-7 17-1q7 5-2 9q-13 4-15-8Z" />
               <path d="M41 22q12-5 19 2q4 6-7 8q-14 1-12-10Z" />
@@ -169,7 +200,7 @@ function Film({
           points={points}
           fill="none"
           stroke={cut}
-          strokeWidth={Math.max(3, 2 * CUT_BAND * scale)}
+          strokeWidth={Math.max(at.metres(3), 2 * CUT_BAND)}
           clipPath={`url(#${clip})`}
         />
       )}
@@ -182,18 +213,18 @@ function Film({
 function Movable({
   wall,
   shape,
-  scale,
-  floor,
   system,
   placing,
   select,
   children,
-}: WallProps & { shape: OpeningShape; placing: Placing; children: React.ReactNode }) {
-  const { opening, x, width } = shape;
-  const { resting, pointer, onKeyDown } = usePlacing(opening, wall.takeoff, scale, system, placing);
+}: WallProps & { shape: OpeningShape; placing: Placing; children: ReactNode }) {
+  const { opening, box } = shape;
+  const { at } = wall;
+  const { resting, pointer, onKeyDown } = usePlacing(opening, wall.takeoff, at.scale, system, placing);
   const from = formatLength(opening.at.metres, system);
   const rest = wall.takeoff.outline.length - opening.at.metres - opening.width.metres;
-  const mid = x + width / 2;
+  const [left, right] = [at.across(box.left), at.across(box.right)];
+  const [mid, floor, top] = [(left + right) / 2, at.y, at.up(box.top)];
   const words = `${from}, ${formatLength(Math.max(0, rest), system)} to its end`;
   return (
     <g
@@ -220,8 +251,8 @@ function Movable({
       </g>
       {resting && (
         <g className="placing" aria-hidden="true">
-          <path d={`M${wall.x} ${shape.y - 10}H${x}M${x + width} ${shape.y - 10}H${wall.x + wall.width}`} />
-          <text x={mid} y={shape.y - 26} textAnchor="middle">
+          <path d={`M${at.x} ${top - 10}H${left}M${right} ${top - 10}H${at.across(wall.takeoff.outline.length)}`} />
+          <text x={mid} y={top - 26} textAnchor="middle">
             {from} from the start{resting.why ? `, ${said(resting.why, system)}` : ''}
           </text>
         </g>
@@ -230,26 +261,14 @@ function Movable({
   );
 }
 
-type CoverProps = { readonly shape: PartShape; readonly fill: string } & Pick<WallProps, 'surface' | 'system'>;
-function CoverMark({ shape, fill, surface, system }: CoverProps) {
-  const { part, points, x, y, width, height } = shape;
+function CoverMark({ shape: { part, points }, paint, surface, system }: WallProps & { shape: PartShape }) {
   const bare = part.kind === 'tile' || part.kind === 'cabinet';
-  const words = said(PART[part.kind], system);
-  const lettered = width > words.length * NOTE_WIDTH + 8 && height > 18;
-  const body = (
-    <>
-      <polygon points={points} fill={bare ? 'url(#hatch)' : fill} className="edge" />
-      {lettered && (
-        <text x={x + 5} y={y + 14} className="cover-word" aria-hidden="true">
-          {words}
-        </text>
-      )}
-    </>
-  );
+  const faces = `${part.id}/faces`;
+  const body = <polygon points={points} fill={bare ? 'url(#hatch)' : paint(faces).fill} className="edge" />;
   return bare ? (
     <g className="opening">{body}</g>
   ) : (
-    <g {...surface(`${part.id}/faces`, `${words} ${part.label}`)}>{body}</g>
+    <g {...surface(faces, `${said(PART[part.kind], system)} ${part.label}`)}>{body}</g>
   );
 }
 
@@ -264,7 +283,9 @@ function OpeningMark({
   leaf: string;
   surface: WallProps['surface'];
 }) {
-  const { opening, x, y, width, height, points, cased } = shape;
+  const { opening, box, points, cased } = shape;
+  const { left, bottom } = box;
+  const [width, height] = [box.right - left, box.top - bottom];
   const frame = cased && <polygon points={cased} fill={fill} className="thin" />;
   const { rows, columns } = opening.panels;
   if (opening.kind === 'window') {
@@ -272,15 +293,15 @@ function OpeningMark({
     const across = opening.sash === 'hung' ? 2 * rows : rows;
     const down = opening.sash === 'sliding' ? 2 * columns : columns;
     const lines = [
-      ...Array.from({ length: across - 1 }, (_, i) => `M${x} ${y + (height * (i + 1)) / across}h${width}`),
-      ...Array.from({ length: down - 1 }, (_, i) => `M${x + (width * (i + 1)) / down} ${y}v${height}`),
+      ...Array.from({ length: across - 1 }, (_, i) => `M${left} ${bottom + (height * (i + 1)) / across}h${width}`),
+      ...Array.from({ length: down - 1 }, (_, i) => `M${left + (width * (i + 1)) / down} ${bottom}v${height}`),
     ];
     const plain = opening.shape === 'rectangle';
     return (
       <g className="opening">
         {frame}
         <polygon points={points} className="glass" />
-        <path d={plain ? lines.join('') || `M${x} ${y + height / 2}h${width}` : ''} className="bar" />
+        <path d={plain ? lines.join('') || `M${left} ${bottom + height / 2}h${width}` : ''} className="bar" />
       </g>
     );
   }
@@ -296,23 +317,27 @@ function OpeningMark({
       {frame}
       <polygon points={points} fill={leaf} className="edge" />
       {opening.leaf !== 'flush' && <Panels shape={shape} />}
-      <circle cx={x + width - Math.min(6, width / 5)} cy={y + height * 0.52} r="1.6" className="knob" />
+      <path d={`M${box.right - Math.min(BACKSET, width / 5)} ${bottom + height * 0.48}h0`} className="knob" />
     </g>
   );
 }
 
+/** From the edge of a leaf to its handle [common practice, no source], m. */
+const BACKSET = 0.07;
+
 /** Panels of a leaf, or its panes, between stiles and rails of one width. */
 function Panels({ shape }: { shape: OpeningShape }) {
-  const { opening, x, y, width, height } = shape;
+  const { opening, box } = shape;
   const { rows, columns } = opening.panels;
+  const [width, height] = [box.right - box.left, box.top - box.bottom];
   const stile = width * 0.14;
   const [w, h] = [(width - (columns + 1) * stile) / columns, (height - (rows + 1) * stile) / rows];
   if (w <= 0 || h <= 0) return null;
   return Array.from({ length: rows * columns }, (_, i) => (
     <rect
       key={i}
-      x={x + stile + (i % columns) * (w + stile)}
-      y={y + stile + Math.floor(i / columns) * (h + stile)}
+      x={box.left + stile + (i % columns) * (w + stile)}
+      y={box.bottom + stile + Math.floor(i / columns) * (h + stile)}
       width={w}
       height={h}
       className={opening.leaf === 'glazed' ? 'glass' : 'panel'}

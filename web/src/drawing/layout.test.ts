@@ -5,6 +5,7 @@ import { roomFromDraft } from '@kovelin/core/job/reconcile.ts';
 import { takeoffRoom } from '@kovelin/core/measure/takeoff.ts';
 import fc from 'fast-check';
 import { layoutRoom } from './layout.ts';
+import { Transform } from './transform.ts';
 
 function takeoff(sheet: string) {
   const draft = parseTapeSheet(sheet).rooms[0]?.draft;
@@ -24,17 +25,20 @@ describe('the unrolled room', () => {
       fc.property(side, side, fc.integer({ min: 20, max: 35 }), sheet, (a, b, h, { width, height }) => {
         const layout = layoutRoom(box(a, b, h / 10), width, height);
         if (!layout?.ceiling) throw new Error('not drawn');
-        const { walls, scale, ceiling } = layout;
-        walls.forEach((wall, i) => {
-          expect(wall.width).toBeCloseTo((i % 2 ? b : a) * scale, 6);
+        const { walls, ceiling } = layout;
+        const { scale } = layout.at;
+        walls.forEach(({ at, shapes, takeoff: { outline } }, i) => {
+          const end = at.across(outline.length);
+          expect(end - at.x).toBeCloseTo((i % 2 ? b : a) * scale, 6);
           const next = walls[i + 1];
-          if (next) expect(next.x).toBeGreaterThan(wall.x + wall.width);
-          expect(wall.x).toBeGreaterThanOrEqual(0);
-          expect(wall.x + wall.width).toBeLessThanOrEqual(layout.width + 1e-6);
-          expect(wall.top).toBeGreaterThanOrEqual(ceiling.y + ceiling.height);
+          if (next) expect(next.at.x).toBeGreaterThan(end);
+          expect([at.scale, at.y]).toEqual([scale, layout.at.y]);
+          expect(at.x).toBeGreaterThanOrEqual(0);
+          expect(end).toBeLessThanOrEqual(layout.width + 1e-6);
+          expect(at.up(shapes.top)).toBeGreaterThanOrEqual(ceiling.y + ceiling.height);
         });
         expect([ceiling.width, ceiling.height]).toEqual([expect.closeTo(a * scale, 6), expect.closeTo(b * scale, 6)]);
-        expect(layout.floor).toBeLessThan(height);
+        expect(layout.at.y).toBeLessThan(height);
       }),
     );
   });
@@ -52,9 +56,9 @@ describe('the unrolled room', () => {
       500,
     );
     const [a, , c] = layout?.walls ?? [];
-    const door = a?.openings[0];
-    expect(a?.label.x).toBeGreaterThan((door?.x ?? 0) + (door?.width ?? 0) + (door?.casing ?? 0));
-    expect(c?.label.x).toBeCloseTo((c?.x ?? 0) + 7, 6);
+    const door = a?.shapes.openings[0];
+    expect(a?.label.x).toBeGreaterThan(a?.at.across((door?.box.right ?? 0) + (door?.casing ?? 0)) ?? NaN);
+    expect(c?.label.x).toBeCloseTo((c?.at.x ?? 0) + 7, 6);
   });
 
   test('the baseboard stops at what stands on the floor', () => {
@@ -63,11 +67,24 @@ describe('the unrolled room', () => {
       900,
       500,
     );
-    const { walls, scale = 0 } = layout ?? {};
-    const runs = (walls?.[0]?.trim ?? []).map(({ points }) => points.split(' ').map((p) => Number(p.split(',')[0])));
+    const runs = (layout?.walls[0]?.shapes.trim ?? []).map(({ points }) =>
+      points.split(' ').map((p) => Number(p.split(',')[0])),
+    );
     expect(runs).toHaveLength(2);
     const drawn = runs.reduce((sum, xs) => sum + Math.max(...xs) - Math.min(...xs), 0);
-    expect(drawn).toBeCloseTo((5 - 0.8 - 0.12) * scale, 1);
+    expect(drawn).toBeCloseTo(5 - 0.8 - 0.12, 3);
+  });
+
+  test('what stands on a wall is worked out in metres, once, however large it is drawn', () => {
+    const room = box(5, 4, 2.4, 'window w on C 1 x 0.5 at 0.2 sill 0.3\n');
+    const [small, large] = [layoutRoom(room, 700, 400), layoutRoom(room, 1400, 800)];
+    expect(large?.at.scale).toBeGreaterThan(1.5 * (small?.at.scale ?? NaN));
+    small?.walls.forEach((wall, i) => expect(large?.walls[i]?.shapes).toBe(wall.shapes));
+  });
+  test('a transform takes metres up from a floor to pixels of a sheet', () => {
+    const at = new Transform(50, 30, 400);
+    expect(at.at({ x: 2, y: 1 })).toEqual({ x: 130, y: 350 });
+    expect([at.metres(25), at.from(0, 0).across(2), String(at)]).toEqual([0.5, 100, 'translate(30 400) scale(50 -50)']);
   });
 
   test('nothing to draw, or no place for it, is null', () => {

@@ -1,5 +1,5 @@
 import type { Closure } from '@kovelin/core/measure/closure.ts';
-import { path } from '../drawing/layout.ts';
+import { path } from '../drawing/transform.ts';
 
 const SIZE = { width: 150, height: 104 };
 const STEPS = [1, 2, 5, 10, 20, 50, 100, 200];
