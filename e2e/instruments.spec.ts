@@ -189,7 +189,7 @@ test('the takeoff table and the drawing look at the same surface; totals are the
   const { 'Paint area': area } = await ledger(page);
   await expect(all).toHaveText(`${Math.round((area ?? 0) / 0.3048 ** 2).toLocaleString('en-US')} ft²`);
   await all.click();
-  await expect(page.getByRole('region', { name: 'Working' })).toContainText('Wall, together');
+  await expect(page.getByRole('region', { name: 'Working' })).toContainText('Wall, total');
 });
 
 test('a dado is a finish of its own: in the drawing, the shorthand, the takeoff and the next step', async ({
@@ -221,7 +221,7 @@ test('the drawing is enlarged, moved and shown whole again; a wall is still what
   const width = async () => (await wall.boundingBox())?.width ?? 0;
   const whole = await width();
   await page.getByRole('button', { name: 'Larger' }).click();
-  await expect.poll(width).toBeCloseTo(whole * 1.5, 0);
+  await expect.poll(async () => (await width()) / whole).toBeCloseTo(1.5, 1);
   const middle = async () => {
     const box = await wall.boundingBox();
     if (!box) throw new Error('not drawn');

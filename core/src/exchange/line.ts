@@ -56,7 +56,7 @@ export class Line {
   }
   /** A word that is said in two ways: either will do. */
   either(word: Word): boolean {
-    return typeof word === 'string' ? this.keyword(word) : word.some((one) => this.keyword(one));
+    return typeof word === 'string' ? this.keyword(word) : this.keyword(word.american) || this.keyword(word.british);
   }
   token(what: string): string {
     return this.take(/\S+/y) ?? this.fail(`${what} is missing here.`);

@@ -71,7 +71,7 @@ export function quotePdf(job: Job, quote: Quote): TDocumentDefinitions {
     ...(quote.tax
       ? [row([t(`${quote.taxName}, ${Number((quote.taxRate * 100).toFixed(2))} %`), money(quote.tax)])]
       : []),
-    row([t('Together', { fontSize: 13 }), { ...(money(quote.total) as object), fontSize: 13 } as TableCell], true),
+    row([t('Total', { fontSize: 13 }), { ...(money(quote.total) as object), fontSize: 13 } as TableCell], true),
   ];
   const options = quote.options.map((o): TableCell[] => [
     { stack: [t(`${o.name}${o.taken ? ' (included above)' : ''}`, { bold: true }), t(o.what)] },

@@ -1,14 +1,15 @@
 import type { PartKind, TrimKind } from '../job/vocabulary.ts';
 import { PART_RULES } from '../measure/parts.ts';
+import { pair } from '../units/word.ts';
 import type { Words } from '../words/terms.ts';
 
 /** How a tape sheet writes trim: the sheet of a job in metres in British words; either is read. */
 export const TRIM_KEYWORDS: Words<TrimKind | 'casing'> = {
-  baseboard: ['baseboard', 'skirting'],
-  crown: ['crown', 'cornice'],
-  'chair-rail': ['chair-rail', 'dado-rail'],
+  baseboard: pair('baseboard', 'skirting'),
+  crown: pair('crown', 'cornice'),
+  'chair-rail': pair('chair-rail', 'dado-rail'),
   'picture-rail': 'picture-rail',
-  casing: ['casing', 'architrave'],
+  casing: pair('casing', 'architrave'),
 };
 
 /** How a tape sheet writes the sizes of a part. */

@@ -385,7 +385,10 @@ function readCheck(line: Line, number: number, room: Building): void {
 }
 
 /** “skirting” or “baseboard”, as a sheet may say it. */
-const keywords = (kind: TrimKind): string => [TRIM_KEYWORDS[kind]].flat().join(' or ');
+const keywords = (kind: TrimKind): string => {
+  const word = TRIM_KEYWORDS[kind];
+  return typeof word === 'string' ? word : `${word.american} or ${word.british}`;
+};
 
 function readTrim(line: Line, number: number, room: Building): void {
   const column = line.column;

@@ -12,7 +12,7 @@ import {
   TEXTURES,
   TOUCHERS,
 } from '../job/vocabulary.ts';
-import { counted, inOrder, phrase, type Word } from '../units/word.ts';
+import { counted, inOrder, pair, phrase, type Word } from '../units/word.ts';
 import { COAT, CONDITION, LEVEL, SHEEN, STAIN, SUBSTRATE, TEXTURE, TOUCHER, type Words } from '../words/terms.ts';
 import type { Specified } from './specify.ts';
 import { coatOf, conditionOf, holesOf, isRaked } from './system.ts';
@@ -64,7 +64,7 @@ const WORDS: { readonly [K in Plain]: Words<Survey[K]> } = {
   substrate: { ...SUBSTRATE, masonry: 'masonry or brick', ...UNSURE },
   texture: TEXTURE,
   coat: {
-    'water-borne': ['latex or water-based paint', 'water-based paint'],
+    'water-borne': pair('latex or water-based paint', 'water-based paint'),
     oil: 'oil or alkyd',
     clear: 'a clear finish',
     bare: 'nothing, it is bare',

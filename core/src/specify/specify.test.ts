@@ -1,3 +1,4 @@
+import { said as inWords } from '../units/word.ts';
 import { describe, expect, test } from '@jest/globals';
 import Color from 'colorjs.io';
 import fc from 'fast-check';
@@ -246,7 +247,8 @@ test('every member has a reason in words, for every kind, use and survey', () =>
           specified(kind as SurfaceKind, use as RoomUse, answers as Partial<Survey>).system,
         )) {
           expect(member.because.length).toBeGreaterThan(0);
-          for (const reason of member.because) expect(String(reasonWord(reason))).not.toMatch(/undefined|NaN/);
+          for (const reason of member.because)
+            expect(inWords(reasonWord(reason), 'metric')).not.toMatch(/undefined|NaN/);
         }
       },
     ),
@@ -323,6 +325,6 @@ describe('a system as a whole', () => {
     for (const caution of cautionsOf(
       specified('wall', 'bedroom', { damp: 'yes', texture: 'popcorn', condition: 'peeling' }),
     ))
-      expect(String(reasonWord({ rule: caution.rule, with: {} })).length).toBeGreaterThan(40);
+      expect(inWords(reasonWord({ rule: caution.rule, with: {} }), 'metric').length).toBeGreaterThan(40);
   });
 });

@@ -101,7 +101,7 @@ test('preparation: 80 grit keys, but never on board that will be seen; holes by 
       const plan = prepPlan(s);
       const grits = plan.flatMap((line) => line.grits);
       if (['drywall', 'unknown'].includes(s.survey.substrate)) expect(grits).not.toContain(80);
-      for (const line of plan) expect(reasonWord(line.how)).not.toMatch(/undefined/);
+      for (const line of plan) expect(said(reasonWord(line.how), 'imperial')).not.toMatch(/undefined/);
       expect(plan.filter((l) => l.step !== 'between').map((l) => l.step)).toEqual(
         PREP_STEPS.filter((step) => s.system.prep.value.includes(step)),
       );

@@ -297,6 +297,10 @@ export function formatLength(metres: Metres, system: System): string {
   return parts.join(' ');
 }
 
+/** A length that is summed or reckoned, to the inch or the centimetre: no tape was read to a sixteenth there. */
+export const aboutLength = (metres: Metres, system: System): string =>
+  formatLength(system === 'imperial' ? Math.round(metres / INCH) * INCH : Math.round(metres * 100) / 100, system);
+
 /** What a person would type for a length, exact to the micrometre: the shorthand's own writing. */
 export function typeLength(metres: Metres, system: System): string {
   if (system === 'imperial') {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { formatLength, parseLength, typeLength } from './length.ts';
+import { aboutLength, formatLength, parseLength, typeLength } from './length.ts';
 import {
   formatMinutes,
   formatTemperature,
@@ -22,6 +22,11 @@ const metres = (text: string, unit?: 'ft' | 'm') => {
   const parsed = parseLength(text, { unit });
   return parsed.ok ? parsed.value : parsed.problems[0]?.message;
 };
+
+test('a sum of lengths is said to the inch or the centimetre, and no finer', () => {
+  expect(aboutLength(16.374, 'imperial')).toBe('53′ 9″');
+  expect(aboutLength(16.3762, 'metric')).toBe('16.38 m');
+});
 
 describe('exact factors [std: NIST SP 811 Appendix B, from memory]', () => {
   test('1 ft = 0.3048 m, 1 US gal = 3.785411784 L = 231 in3, 1 mil over a gallon covers 1604 sq ft', () => {

@@ -1,19 +1,24 @@
 import type { System } from './si.ts';
 
-/** A word people read; where America and Britain say it differently, both. */
-export type Word = string | readonly [american: string, british: string];
+/** A word people read; where America and Britain say it differently, both. No text until `said`: the compiler sees to it. */
+export type Word = string | Pair;
+export interface Pair {
+  readonly american: string;
+  readonly british: string;
+}
+export const pair = (american: string, british: string): Word =>
+  american === british ? american : { american, british };
 
 /** Whoever tapes in feet and inches reads American words, whoever tapes in metres British ones. */
 export const said = (word: Word, system: System): string =>
-  typeof word === 'string' ? word : word[system === 'imperial' ? 0 : 1];
+  typeof word === 'string' ? word : system === 'imperial' ? word.american : word.british;
 
-const alike = (american: string, british: string): Word => (american === british ? american : [american, british]);
 /** A text that names a size: in the units of each. */
-export const inBoth = (on: (system: System) => string): Word => alike(on('imperial'), on('metric'));
+export const inBoth = (on: (system: System) => string): Word => pair(on('imperial'), on('metric'));
 
 /** A word changed in the same way on both sides. */
 export const both = (word: Word, change: (text: string) => string): Word =>
-  typeof word === 'string' ? change(word) : alike(change(word[0]), change(word[1]));
+  typeof word === 'string' ? change(word) : pair(change(word.american), change(word.british));
 
 /** Words put together: one text where all of them are the same on both sides, else a pair. */
 export function phrase(text: TemplateStringsArray, ...words: readonly (Word | number)[]): Word {

@@ -2,16 +2,16 @@ import type { Brush, Cover, PrimerChoice, Product, SystemValues } from '../job/p
 import type { Conditioner, PrepStep, Sheen } from '../job/vocabulary.ts';
 import { formatLength } from '../units/length.ts';
 import type { Metres } from '../units/si.ts';
-import { counted, inBoth, inOrder, phrase, type Word } from '../units/word.ts';
+import { counted, inBoth, inOrder, pair, phrase, type Word } from '../units/word.ts';
 import { BRISTLE, BRUSH, FABRIC, FAMILY, PREP, PRIMER, SHEEN, STYLE, THE } from './terms.ts';
 
 /** A system of finish in words: each member of it, and the paint. */
 const PILES: Readonly<Record<number, Word>> = {
-  0.005: ['3⁄16 in', '5 mm'],
-  0.01: ['3⁄8 in', '10 mm'],
-  0.013: ['1⁄2 in', '13 mm'],
-  0.018: ['3⁄4 in', '18 mm'],
-  0.028: ['1 1⁄8 in', '28 mm'],
+  0.005: pair('3⁄16 in', '5 mm'),
+  0.01: pair('3⁄8 in', '10 mm'),
+  0.013: pair('1⁄2 in', '13 mm'),
+  0.018: pair('3⁄4 in', '18 mm'),
+  0.028: pair('1 1⁄8 in', '28 mm'),
 };
 export const pileSize = (pile: Metres): Word => PILES[pile] ?? inBoth((system) => formatLength(pile, system));
 /** “3⁄8 in nap”, “10 mm pile”. */
@@ -44,10 +44,10 @@ export const coatsWord = (n: number): Word => counted(n, 'coat');
 export const conditionerWord = (dose: Conditioner): Word =>
   dose === 0
     ? 'none'
-    : [
+    : pair(
         `${Math.round(dose * 32)} fl oz to the quart left in the pot`,
         `${Math.round(dose * 1000)} mL to the litre left in the pot`,
-      ];
+      );
 
 /** “Wall paint, matte, W1 warm white”; a primer has no sheen of its own. */
 export const paintWord = (p: {

@@ -28,7 +28,7 @@ import type {
   TrimKind,
   TrimOrder,
 } from '../job/vocabulary.ts';
-import { both, phrase, type Word } from '../units/word.ts';
+import { both, pair, phrase, type Word } from '../units/word.ts';
 
 /**
  * The registry of what things are called, in the middle of a sentence: a row for each value of a published enum, a pair where
@@ -38,14 +38,14 @@ export type Words<K extends string> = Readonly<Record<K, Word>>;
 
 export const SHEEN: Words<Sheen> = {
   flat: 'flat',
-  matte: ['matte', 'matt'],
+  matte: pair('matte', 'matt'),
   eggshell: 'eggshell',
   satin: 'satin',
   'semi-gloss': 'semi-gloss',
   gloss: 'gloss',
 };
 export const SUBSTRATE: Words<Substrate> = {
-  drywall: ['drywall', 'plasterboard'],
+  drywall: pair('drywall', 'plasterboard'),
   plaster: 'plaster',
   wood: 'wood',
   mdf: 'MDF',
@@ -111,7 +111,7 @@ export const PREP: Words<PrepStep | 'between'> = {
   degrease: 'degrease',
   scrape: 'scrape',
   fill: 'fill',
-  degloss: ['degloss', 'key'],
+  degloss: pair('degloss', 'key'),
   sand: 'sand',
   dust: 'dust',
   caulk: 'caulk',
@@ -122,7 +122,7 @@ export const PRIMER: Words<PrimerKind> = {
   bonding: 'bonding primer',
   blocking: 'blocking primer',
   penetrating: 'penetrating primer',
-  board: ['drywall primer', 'plasterboard primer'],
+  board: pair('drywall primer', 'plasterboard primer'),
   undercoat: 'undercoat',
 };
 export const FAMILY: Words<PaintFamily> = {
@@ -139,7 +139,7 @@ export const STYLE: Words<CoatStyle> = {
   'one-heavy': 'one heavy coat',
 };
 export const FABRIC: Words<Fabric> = {
-  microfibre: ['microfiber', 'microfibre'],
+  microfibre: pair('microfiber', 'microfibre'),
   woven: 'woven',
   'nylon-polyester': 'nylon-polyester',
   foam: 'foam',
@@ -151,11 +151,11 @@ export const TINT_BASE: Words<TintBase> = { white: 'white', middle: 'middle', de
 export const TRIM_ORDER: Words<TrimOrder> = { 'trim-first': 'trim first', 'trim-last': 'trim last' };
 
 export const TRIM: Words<TrimKind | 'casing'> = {
-  baseboard: ['baseboard', 'skirting'],
-  crown: ['crown', 'cornice'],
-  'chair-rail': ['chair rail', 'dado rail'],
+  baseboard: pair('baseboard', 'skirting'),
+  crown: pair('crown', 'cornice'),
+  'chair-rail': pair('chair rail', 'dado rail'),
   'picture-rail': 'picture rail',
-  casing: ['casing', 'architrave'],
+  casing: pair('casing', 'architrave'),
 };
 export const OPENING: Words<OpeningKind> = { door: 'door', window: 'window', opening: 'opening' };
 export const LEAF: Words<Leaf> = { flush: 'flush', panelled: 'panelled', glazed: 'glazed', none: 'none' };
@@ -239,10 +239,10 @@ export const surfacesWord = (kind: SurfaceKind): Word =>
 
 /** Words of the trade that are no value of an enum. */
 export const THE = {
-  cover: ['cover', 'sleeve'],
-  rollerCover: ['roller cover', 'roller sleeve'],
-  pile: ['nap', 'pile'],
-  can: ['can', 'tin'],
-  dropCloth: ['drop cloth', 'dust sheet'],
-  mould: ['mold', 'mould'],
+  cover: pair('cover', 'sleeve'),
+  rollerCover: pair('roller cover', 'roller sleeve'),
+  pile: pair('nap', 'pile'),
+  can: pair('can', 'tin'),
+  dropCloth: pair('drop cloth', 'dust sheet'),
+  mould: pair('mold', 'mould'),
 } as const satisfies Readonly<Record<string, Word>>;

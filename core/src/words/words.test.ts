@@ -18,7 +18,7 @@ import { prepPlan } from '../specify/prep-plan.ts';
 import { QUESTIONS, readBack } from '../specify/questions.ts';
 import { warningsOf } from '../specify/warnings.ts';
 import type { System } from '../units/si.ts';
-import { counted, heading, listed, phrase, said, type Word } from '../units/word.ts';
+import { counted, heading, listed, pair, phrase, said, type Word } from '../units/word.ts';
 import type { Working } from '../units/working.ts';
 import { quoteOf } from '../whole/quote.ts';
 import { baseOrder, basePlan, wholeOf } from '../whole/whole.ts';
@@ -183,13 +183,13 @@ test('every published value has a word, and none is its key with a hyphen by acc
 
 describe('words are put together', () => {
   test('a phrase is a pair where a word of it is one', () => {
-    expect(phrase`wall to ${terms.TRIM.casing}`).toEqual(['wall to casing', 'wall to architrave']);
+    expect(phrase`wall to ${terms.TRIM.casing}`).toEqual(pair('wall to casing', 'wall to architrave'));
     expect(phrase`wall ${'A'}, coat ${2}`).toBe('wall A, coat 2');
     expect(said(listed(['A', 'B', 'C']), 'metric')).toBe('A, B and C');
     expect([counted(1, 'coat'), counted(2, 'brush', 'brushes')]).toEqual(['1 coat', '2 brushes']);
   });
   test('covers and brushes by the sizes each side asks for', () => {
-    expect(systems.pileWord(0.01)).toEqual(['3⁄8 in nap', '10 mm pile']);
+    expect(systems.pileWord(0.01)).toEqual(pair('3⁄8 in nap', '10 mm pile'));
     expect(said(systems.coverWord({ pile: 0.01, fabric: 'microfibre', width: 0.2286 }), 'metric')).toBe(
       '10 mm pile, 230 mm microfibre',
     );

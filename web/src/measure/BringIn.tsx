@@ -109,7 +109,7 @@ function FromList({ view, room, onClose }: Props) {
         <Button variant="contained" disabled={!assigned?.lengths.length} onClick={take}>
           Take {assigned?.lengths.length ?? 0} lengths
         </Button>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Close</Button>
       </div>
     </>
   );
@@ -267,7 +267,7 @@ function FromPlan({ view, room, onClose }: Props) {
         <Button variant="contained" disabled={!walls?.ok} onClick={take}>
           Take these walls
         </Button>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Close</Button>
       </div>
     </>
   );

@@ -1,5 +1,5 @@
 import type { SuspectClass, Suspicion } from '@kovelin/core/measure/suspects.ts';
-import { formatLength, typeLength } from '@kovelin/core/units/length.ts';
+import { aboutLength, formatLength, typeLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { Fragment } from 'react';
 import type { JobView } from '../app/job-context.ts';
@@ -31,14 +31,14 @@ export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Sus
     );
   if (!closure) return null;
   const gap = formatLength(closure.misclosure, system);
-  const tolerated = `1 in ${Math.round(closure.ratio ?? 0)}; ${formatLength(closure.tolerance, system)} is tolerated.`;
+  const careful = `the ${aboutLength(closure.tolerance, system)} a careful tape allows`;
   if (closure.provisional)
     return (
       <div className="closing with-sketch">
         <div>
           <h3>The walk does not close</h3>
           <p className="attention">
-            Its ends are {gap} apart, {tolerated} Nothing was changed; what may have been misread stands below.
+            Its ends are {gap} apart, more than {careful}. Nothing was changed; what may have been misread stands below.
           </p>
           <Suspects view={view} suspicion={suspicion} />
         </div>
@@ -52,7 +52,7 @@ export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Sus
         <p>
           {closure.misclosure < 0.0005
             ? 'It comes back exactly to its start.'
-            : `Its ends are ${gap} apart, ${tolerated} The lengths share it, so that the corners meet.`}
+            : `Its ends are ${gap} apart, within ${careful}. The lengths share it, so that the corners meet.`}
         </p>
         <dl className="facts">
           <div>
@@ -115,14 +115,13 @@ function Suspects({ view, suspicion }: { view: JobView; suspicion: Suspicion }) 
         ))}
       {tell && (
         <li>
-          Tape the diagonal from the start of {tell.from.label} to the start of {tell.to.label}:{' '}
-          {tell.expected.map(({ wall, length }, i) => (
+          Tape the diagonal from the start of {tell.from.label} to the start of {tell.to.label}.
+          {tell.expected.map(({ wall, length }) => (
             <Fragment key={wall.id}>
-              {i > 0 && ', '}
-              {show(length)} accuses {wall.label}
+              {' '}
+              If it tapes about {aboutLength(length, system)}, wall {wall.label} is the one.
             </Fragment>
           ))}
-          .
         </li>
       )}
     </ul>

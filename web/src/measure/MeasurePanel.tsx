@@ -1,6 +1,6 @@
 import { PART_RULES } from '@kovelin/core/measure/parts.ts';
 import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
-import { formatLength } from '@kovelin/core/units/length.ts';
+import { aboutLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import type { Working } from '@kovelin/core/units/working.ts';
 import { heading } from '@kovelin/core/units/word.ts';
@@ -45,8 +45,8 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
               <Line label="To paint">
                 <Figure working={surface.area} system={system} />
               </Line>
-              {surface.length > 0 && <Line label="Run">{formatLength(surface.length, system)}</Line>}
-              {surface.cut > 0 && <Line label="Cut-in">{formatLength(surface.cut, system)}</Line>}
+              {surface.length > 0 && <Line label="Run">{aboutLength(surface.length, system)}</Line>}
+              {surface.cut > 0 && <Line label="Cut-in">{aboutLength(surface.cut, system)}</Line>}
             </Section>
           )}
         </>
@@ -57,12 +57,12 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
         <Section title={`Lines of ${takeoff.room.name}`}>
           {takeoff.lines.map(({ kind, length }) => (
             <Line key={kind} label={heading(LINE[kind], system)}>
-              <Figure working={length} system={system} />
+              <Figure working={length} system={system} text={aboutLength(length.value, system)} />
             </Line>
           ))}
           {takeoff.trim.map((t) => (
             <Line key={t.kind} label={`${heading(TRIM[t.kind], system)} run`}>
-              <Figure working={t.length} system={system} />
+              <Figure working={t.length} system={system} text={aboutLength(t.length.value, system)} />
             </Line>
           ))}
         </Section>
@@ -124,7 +124,7 @@ function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
         >
           <Figure working={wall.painted} system={system} />
         </Line>
-        <Line label="Cut-in along this wall">{formatLength(cut, system)}</Line>
+        <Line label="Cut-in along this wall">{aboutLength(cut, system)}</Line>
       </Section>
       <Section title="To price labour on">
         {(['net', 'gross'] as const).map((key) => (

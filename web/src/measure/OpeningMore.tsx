@@ -70,7 +70,7 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
         <fieldset>
           <legend>{heading(TRIM.casing, system)}</legend>
           <span className="pair">
-            {field('girth', 'Developed girth', 'as its face')}
+            {field('girth', 'Painted width round the profile', 'as its face')}
             {field('back', 'On the far side', 'not painted')}
           </span>
         </fieldset>

@@ -152,8 +152,8 @@ function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) 
         label="Corners"
         value={room.turns}
         options={[
-          ['declared', 'held as written'],
-          ['measured', 'measured: they share the gap'],
+          ['declared', 'as typed'],
+          ['measured', 'measured, so they share the error'],
         ]}
         onChange={(turns) => session.edit(edit({ turns }))}
       />

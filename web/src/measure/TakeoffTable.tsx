@@ -95,10 +95,7 @@ function grouped(surfaces: readonly (Row & { kindWord: string })[], by: Grouping
   const keys = by === 'none' ? [] : [...new Set(surfaces.map((row) => (by === 'room' ? row.room : row.kindWord)))];
   const groups = keys.flatMap((key) => {
     const of = surfaces.filter((row) => (by === 'room' ? row.room : row.kindWord) === key);
-    return [
-      ...of,
-      totalRow(`total ${key}`, by === 'room' ? key : '', by === 'room' ? 'Together' : `${key}, together`, of),
-    ];
+    return [...of, totalRow(`total ${key}`, by === 'room' ? key : '', by === 'room' ? 'Total' : `${key}, total`, of)];
   });
   return [...(by === 'none' ? surfaces : groups), totalRow('total', '', 'The whole job', surfaces)];
 }

@@ -145,7 +145,7 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
             {changed ? `Take ${changed} ${changed === 1 ? 'price' : 'prices'}` : 'Nothing changed'}
           </Button>
         )}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Close</Button>
       </div>
     </>
   );

@@ -97,7 +97,7 @@ export default function QuoteSheet() {
           )}
           <tr className="sum">
             <td>
-              <b>Together</b>
+              <b>Total</b>
             </td>
             <td className="number right" data-total="quote">
               <b>{money(quote.total)}</b>

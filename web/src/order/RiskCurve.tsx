@@ -176,8 +176,9 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
         </button>
       </div>
       <p className="hint">
-        Drag the handle, or use its arrow keys: at {formatPercent(risk)}, for every paint of the job, at least{' '}
-        <b className="number">{formatVolume(Math.max(0, at), system)}</b> of this one are wanted.
+        Drag the handle, or use its arrow keys: at {formatPercent(risk)}, for every paint of the job, have at least{' '}
+        <b className="number">{formatVolume(Math.max(0, at), system)}</b> of this one:{' '}
+        {formatVolume(demand.mean, system)} to paint and keep, the rest against running short.
         {differs &&
           ` The broken line is ${SIMULATED_JOBS.toLocaleString('en-US')} simulated jobs: some hands roll so thin that another coat is needed.`}
         {risky &&

@@ -17,7 +17,7 @@ import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { usePlan } from '../workers/whole.ts';
-import { clock, dayWord } from './clock.ts';
+import { clock, dayWord, laterWord } from './clock.ts';
 import './sequence.css';
 
 const CrewChart = lazy(() => import('./CrewChart.tsx').then((m) => ({ default: m.CrewChart })));
@@ -198,7 +198,7 @@ function Verdict({ view }: { view: WholeView }) {
       <p>
         {gap < 1
           ? 'Nothing can be earlier with this crew and these drying times: the bound is met.'
-          : `No order of work can end before ${dayWord(schedule.bound, crew, true)} at ${clock(schedule.bound, crew).time}; this one is ${formatMinutes(gap)} later on the clock.`}
+          : `No order of work can end before ${dayWord(schedule.bound, crew, true)} at ${clock(schedule.bound, crew).time}; this one finishes ${laterWord(schedule.bound, schedule.finish, crew)}.`}
       </p>
       <dl className="facts">
         <div>
@@ -249,7 +249,7 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
   const otherOrder = order === 'trim-first' ? 'trim-last' : 'trim-first';
   const { data: other } = usePlan({ ...state.job, practice: { ...state.job.practice, trimOrder: otherOrder } });
   return (
-    <Section title="Crew and school">
+    <Section title="Crew and order of work">
       <Choice
         label="People"
         value={String(crew.people.length)}

@@ -111,7 +111,7 @@ function Turns({ view, s, member, say }: TurnsProps) {
   return (
     <ul>
       {turns.map((turn) => (
-        <li key={`${turn.key}${turn.answers.join()}`}>
+        <li key={`${turn.key} ${said(inOrder(turn.answers), view.system)}`}>
           {QUESTIONS.find((q) => q.key === turn.key)?.short}: {said(inOrder(turn.answers, ' or '), view.system)} →{' '}
           <i>{say(turn.becomes)}</i>
         </li>

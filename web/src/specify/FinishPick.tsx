@@ -67,7 +67,7 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
       />
       <DraftField
         key={s.product.id}
-        label="Hides (contrast ratio, or a class)"
+        label="Opacity on the label (per cent or class)"
         value={`${Number((s.product.contrast * 100).toFixed(2))} %, class ${hidingClass(s.product.contrast)}`}
         parse={between(
           (text) => {

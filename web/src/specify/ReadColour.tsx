@@ -41,8 +41,9 @@ export default function ReadColour({
       <div className="dialog bring-in">
         <h2 id="read-colour">Read a colour</h2>
         <p className="hint">
-          Hold the reader flat on a paper-thin chip from behind furniture or a plate, and press three to five times. The
-          chip leaves a small repair, and what was hidden may be less faded than the wall in view.
+          Simulated reader: no device connected. Hold it flat on a paper-thin chip from behind furniture or a plate, and
+          press three to five times. The chip leaves a small repair, and what was hidden may be less faded than the wall
+          in view.
         </p>
         <label className="stacked">
           True colour of the chip (the reader is simulated){' '}
@@ -82,7 +83,7 @@ export default function ReadColour({
           <Button variant="contained" disabled={!found} onClick={() => found && onTake(found.hex)}>
             Take this colour
           </Button>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Close</Button>
         </div>
       </div>
     </Dialog>

@@ -89,6 +89,10 @@ export default function SpecifyView() {
   );
 }
 
+/** How far what is still seen at thin spots lies from full hiding, CIEDE2000: about 1 is just seen side by side. */
+const showing = (delta: number): string =>
+  `old colour ${delta < 1 ? 'hardly shows' : delta < 3 ? 'shows where thin' : 'shows'} (ΔE ${delta.toFixed(1)})`;
+
 /** The question a painter asks: how many coats until the old colour is gone? */
 function Looks({ specified: s, system }: { specified: Specified; system: WholeView['system'] }) {
   const looks = s.hiding.looks.slice(0, Math.max(3, s.hiding.coats));
@@ -105,8 +109,8 @@ function Looks({ specified: s, system }: { specified: Specified; system: WholeVi
             <span className="swatch" style={{ background: look.mean }}>
               <span style={{ background: look.thin }} title="thin spots" />
             </span>
-            <b>{coatsWord(look.coats)}</b>
-            <small>thin spots ΔE {look.thinDelta.toFixed(1)}</small>
+            <b>{said(coatsWord(look.coats), system)}</b>
+            <small>{showing(look.thinDelta)}</small>
           </li>
         ))}
       </ol>
