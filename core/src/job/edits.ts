@@ -297,15 +297,3 @@ export function applyEdit(job: Job, edit: Edit): Result<Edited> {
     throw error;
   }
 }
-
-/** Do two sets of patches touch the same place of the document (one path a prefix of the other)? */
-export function overlap(a: readonly Pick<Patch, 'path'>[], b: readonly Pick<Patch, 'path'>[]): boolean {
-  // places in a list shift: a list counts as one place
-  const whole = (path: readonly (string | number)[]) =>
-    path.slice(0, path.findIndex((key) => typeof key === 'number') >>> 0);
-  const prefix = (p: readonly (string | number)[], q: readonly (string | number)[]) =>
-    p.every((key, i) => key === q[i]);
-  const meet = (p: readonly (string | number)[], q: readonly (string | number)[]) =>
-    p.length <= q.length ? prefix(p, q) : prefix(q, p);
-  return a.some((x) => b.some((y) => meet(whole(x.path), whole(y.path))));
-}

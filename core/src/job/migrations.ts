@@ -1,3 +1,4 @@
+import { JOB_VERSION } from './version.ts';
 import { toVersion5 } from './version5.ts';
 
 /** A job file's JSON before it is validated: nothing about its shape is certain yet. */
@@ -160,8 +161,6 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   3: toVersion4,
   4: toVersion5,
 };
-
-export const JOB_VERSION = 5;
 
 /** From whatever version it says, through every step to the one in force. */
 export function migrate(json: Json): Json {

@@ -1,7 +1,8 @@
 import { bad, good, type Problem, type Result } from '../units/problem.ts';
 import { faultsOf } from './admit.ts';
 import { MAX_JOB_BYTES, tooLarge } from './limits.ts';
-import { JOB_VERSION, migrate, type Json } from './migrations.ts';
+import { migrate, type Json } from './migrations.ts';
+import { JOB_VERSION } from './version.ts';
 import type { Job } from './types.ts';
 
 /**

@@ -8,13 +8,13 @@ import { useJob } from './job-context.ts';
 import { JobProvider } from './JobProvider.tsx';
 import { Ledger } from './Ledger.tsx';
 import { LostPage } from './LostPage.tsx';
-import { NotOpened } from './NotOpened.tsx';
 import { Rooms } from './Rooms.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
 import { onFileGone } from './stale.ts';
 import { Tape } from './Tape.tsx';
 import { Tools } from './Tools.tsx';
 
+const NotOpened = lazy(() => import('./NotOpened.tsx'));
 const KeysDialog = lazy(() => import('./KeysDialog.tsx'));
 const Notice = lazy(() => import('./Notice.tsx'));
 

@@ -5,7 +5,7 @@ import { whyNot } from '../store/why.ts';
 import { ExportAsIs, unfitWord } from './Unfit.tsx';
 
 /** A job that is there and does not open: why, and what can be done. */
-export function NotOpened({ error }: { error: unknown }) {
+export default function NotOpened({ error }: { error: unknown }) {
   const row = error instanceof UnfitJob ? error.row : null;
   return (
     <main className="lost" role="alert">

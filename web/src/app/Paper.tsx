@@ -1,8 +1,12 @@
 import type { System } from '@kovelin/core/units/si.ts';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState, type ReactNode } from 'react';
+import { Sides } from './Sides.tsx';
+
+const PAPERS = [
+  ['a4', 'A4'],
+  ['letter', 'Letter'],
+] as const;
 
 interface PaperProps {
   readonly label: string;
@@ -21,16 +25,7 @@ export function Paper({ label, system, children, tools }: PaperProps) {
         <Button variant="contained" onClick={() => window.print()}>
           Print
         </Button>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={paper}
-          onChange={(_, next: 'a4' | 'letter' | null) => next && setPaper(next)}
-          aria-label="Paper"
-        >
-          <ToggleButton value="a4">A4</ToggleButton>
-          <ToggleButton value="letter">Letter</ToggleButton>
-        </ToggleButtonGroup>
+        <Sides label="Paper" sides={PAPERS} value={paper} onChange={setPaper} />
         {tools}
       </div>
       <article className={`sheet ${paper}`}>{children}</article>

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { Link, useSearchParams } from 'react-router';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import { freshId } from '../store/ids.ts';
-import { exportJob } from '../store/jobs.ts';
+import { exportJob } from '../store/take-out.ts';
 import { useJob, useTakeoffs } from './job-context.ts';
 
 /** What a room still waits for, in a few words. */

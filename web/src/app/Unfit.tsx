@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { stateOf, type JobRow } from '../store/db.ts';
-import { download } from '../store/jobs.ts';
+import { download } from '../store/take-out.ts';
 
 /** Why a record cannot be worked with. */
 export const unfitWord = (row: JobRow): string =>

@@ -73,10 +73,14 @@ export function useShortcuts(onHelp: () => void): void {
       session.prepare();
       atFocus.set(field, field.value);
     };
+    // what follows a press may be an edit
+    const onPress = () => session.prepare();
     window.addEventListener('keydown', onKey);
+    window.addEventListener('pointerdown', onPress);
     window.addEventListener('focusin', onFocus);
     return () => {
       window.removeEventListener('keydown', onKey);
+      window.removeEventListener('pointerdown', onPress);
       window.removeEventListener('focusin', onFocus);
     };
   });

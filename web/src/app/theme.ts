@@ -50,22 +50,6 @@ export const THEME = createTheme({
       styleOverrides: { paper: { border: '1px solid var(--line)', boxShadow: '6px 6px 0 var(--shade)' } },
     },
     MuiMenu: { styleOverrides: { paper: { border: '1px solid var(--line)', boxShadow: '4px 4px 0 var(--shade)' } } },
-    MuiToggleButton: {
-      styleOverrides: {
-        root: {
-          paddingBlock: 3,
-          paddingInline: 11,
-          color: 'var(--ink)',
-          borderColor: 'var(--line)',
-          fontSize: 16,
-          '&.Mui-selected': {
-            background: 'var(--tape)',
-            color: 'var(--on-tape)',
-            '&:hover': { background: 'var(--tape)' },
-          },
-        },
-      },
-    },
     MuiSlider: {
       styleOverrides: {
         root: { color: 'var(--spruce)', height: 6, paddingBlock: 8 },

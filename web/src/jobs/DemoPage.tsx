@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { lazy, useEffect, useState } from 'react';
 import { Navigate } from 'react-router';
-import { NotOpened } from '../app/NotOpened.tsx';
 import { openDemo } from './demo.ts';
+
+const NotOpened = lazy(() => import('../app/NotOpened.tsx'));
 
 /** Opens the keeper's cottage: as it was left here, or fresh the first time. */
 export default function DemoPage() {

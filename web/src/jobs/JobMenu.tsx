@@ -3,7 +3,8 @@ import MenuItem from '@mui/material/MenuItem';
 import { attempt } from '../app/database.ts';
 import type { JobRow } from '../store/db.ts';
 import { freshId } from '../store/ids.ts';
-import { duplicateJob, exportJob } from '../store/jobs.ts';
+import { duplicateJob } from '../store/jobs.ts';
+import { exportJob } from '../store/take-out.ts';
 
 interface Props {
   readonly row: JobRow;

@@ -10,7 +10,7 @@ import type { ReactNode } from 'react';
 import { Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { Figure, WorkingTree } from '../app/Working.tsx';
-import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/jobs.ts';
+import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/take-out.ts';
 
 /** A figure asked about in the table: its formula with this job's figures. */
 export interface Explained {

@@ -1,10 +1,9 @@
 import type { Opening } from '@kovelin/core/job/measured.ts';
 import { suspectsOf } from '@kovelin/core/measure/suspects.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { useJob } from '../app/job-context.ts';
+import { Sides } from '../app/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import type { Placing } from '../drawing/placing.ts';
 import { ClosurePlan } from './ClosurePlan.tsx';
@@ -27,6 +26,11 @@ const TakeoffTable = lazy(() => import('./TakeoffTable.tsx'));
 const BringIn = lazy(() => import('./BringIn.tsx'));
 
 type Way = 'rows' | 'text' | 'table';
+const WAYS: readonly (readonly [Way, string])[] = [
+  ['rows', 'Row by row'],
+  ['text', 'Shorthand'],
+  ['table', 'Takeoff'],
+];
 
 export default function MeasureView() {
   const view = useJob();
@@ -67,17 +71,7 @@ export default function MeasureView() {
         <div className={way === 'table' ? 'entry-panel wide' : 'entry-panel'}>
           <div className="panel-head">
             <h2>{room.name}</h2>
-            <ToggleButtonGroup
-              exclusive
-              size="small"
-              value={way}
-              onChange={(_, next: Way | null) => next && setWay(next)}
-              aria-label="How to enter"
-            >
-              <ToggleButton value="rows">Row by row</ToggleButton>
-              <ToggleButton value="text">Shorthand</ToggleButton>
-              <ToggleButton value="table">Takeoff</ToggleButton>
-            </ToggleButtonGroup>
+            <Sides label="How to enter" sides={WAYS} value={way} onChange={setWay} />
             <button type="button" className="tool" aria-pressed={laser} onClick={() => setLaser(!laser)}>
               Laser
             </button>

@@ -24,11 +24,13 @@ export function Rows({ view, room, takeoff }: RoomProps) {
   const walls = rows(room.walls);
   const focus = (wall: string) =>
     panel.current?.querySelector<HTMLInputElement>(`#length-${CSS.escape(wall)}`)?.focus();
-  // a room that waits for its first wall starts there
-  const first = useRef(walls.every((wall) => !wall.length) ? walls[0]?.id : undefined);
+  /** The wall to type next, which may have to be drawn first: in a room without lengths its first one, then the one added. */
+  const wanted = useRef(walls.every((wall) => !wall.length) ? walls[0]?.id : undefined);
   useEffect(() => {
-    if (first.current) focus(first.current);
-  }, []);
+    if (!wanted.current || !room.walls.byId[wanted.current]) return;
+    focus(wanted.current);
+    wanted.current = undefined;
+  }, [room]);
   /** From a wall to the next, from the last to the button that adds one; from no wall to the first. */
   const goOn = useCallback((from: string | null) => {
     const lengths = [...(panel.current?.querySelectorAll<HTMLInputElement>('input[id^="length-"]') ?? [])];
@@ -38,8 +40,8 @@ export function Rows({ view, room, takeoff }: RoomProps) {
   }, []);
   const addWall = () => {
     const id = freshId();
+    wanted.current = id;
     session.run({ name: 'addWall', args: { room: room.id, id, after: walls.at(-1)?.id ?? null } });
-    requestAnimationFrame(() => focus(id));
   };
   return (
     <div className="rows" ref={panel}>

@@ -17,8 +17,12 @@ import './order.css';
 const Prices = lazy(() => import('./Prices.tsx'));
 const StartingValues = lazy(() => import('./StartingValues.tsx'));
 
-const TABLES = { paint: 'Paint', materials: 'Everything else', price: 'Labour and price' } as const;
-type TableKey = keyof typeof TABLES;
+const TABLES = [
+  ['paint', 'Paint'],
+  ['materials', 'Everything else'],
+  ['price', 'Labour and price'],
+] as const;
+type TableKey = (typeof TABLES)[number][0];
 
 export default function OrderView() {
   const view = useWhole();
@@ -57,7 +61,7 @@ export default function OrderView() {
         />
         <div className="entry-panel">
           <div className="panel-head">
-            <Sides label="What to show of the order" words={TABLES} value={table} onChange={setTable} />
+            <Sides label="What to show of the order" sides={TABLES} value={table} onChange={setTable} />
             <button type="button" className="tool" onClick={() => setDialog('prices')}>
               Prices …
             </button>

@@ -17,8 +17,12 @@ import { ProductCard } from './ProductCard.tsx';
 const RiskCurve = lazy(() => import('./RiskCurve.tsx'));
 const Compare = lazy(() => import('./Compare.tsx'));
 
-const SIDES = { enough: 'Enough?', mix: 'Mixing', product: 'The paint' } as const;
-type Side = keyof typeof SIDES;
+const SIDES = [
+  ['enough', 'Enough?'],
+  ['mix', 'Mixing'],
+  ['product', 'The paint'],
+] as const;
+type Side = (typeof SIDES)[number][0];
 /** The side looked at stays when another paint is chosen. */
 let kept: Side = 'enough';
 
@@ -44,7 +48,7 @@ export function PaintPanel({ view, line, surface, picked }: Props) {
       </p>
       <Sides
         label="About this paint"
-        words={SIDES}
+        sides={SIDES}
         value={side}
         onChange={(next) => setSide((kept = next))}
         fullWidth

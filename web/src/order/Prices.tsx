@@ -6,7 +6,10 @@ import { Sides } from '../app/Sides.tsx';
 import { DeskPrices } from './DeskPrices.tsx';
 import { ListPrices } from './ListPrices.tsx';
 
-const FROM = { desk: 'Ask the desk', list: 'From a list' } as const;
+const FROM = [
+  ['desk', 'Ask the desk'],
+  ['list', 'From a list'],
+] as const;
 
 interface Props {
   readonly view: WholeView;
@@ -16,12 +19,12 @@ interface Props {
 
 /** Prices from a trade counter’s desk or from a list: shown first, taken with their date. */
 export default function Prices(props: Props) {
-  const [from, setFrom] = useState<keyof typeof FROM>('desk');
+  const [from, setFrom] = useState<(typeof FROM)[number][0]>('desk');
   return (
     <Dialog open onClose={props.onClose} aria-labelledby="prices" maxWidth="md">
       <div className="dialog prices">
         <h2 id="prices">Prices</h2>
-        <Sides label="Where prices come from" words={FROM} value={from} onChange={setFrom} />
+        <Sides label="Where prices come from" sides={FROM} value={from} onChange={setFrom} />
         {from === 'desk' ? <DeskPrices {...props} /> : <ListPrices {...props} />}
       </div>
     </Dialog>

@@ -1,7 +1,7 @@
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Quote } from '@kovelin/core/whole/quote.ts';
 import type { ShoppingList } from '@kovelin/core/order/shopping.ts';
-import { download, fileName } from '../store/jobs.ts';
+import { download, fileName } from '../store/take-out.ts';
 
 /** Quotes and lists out of the browser; the heavy parts are loaded when they are asked for. */
 export async function exportQuote(job: Job, quote: Quote, format: 'pdf' | 'csv'): Promise<void> {

@@ -8,11 +8,10 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import { taskWord } from '@kovelin/core/words/work.ts';
 import { useQueryClient } from '@tanstack/react-query';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { daysWord } from '../app/days.ts';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
+import { Sides } from '../app/Sides.tsx';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
@@ -79,20 +78,15 @@ export default function SequenceView() {
           <div className="panel-head">
             <h2>Who does what, when?</h2>
             {days > 1 && (
-              <ToggleButtonGroup
-                exclusive
-                size="small"
+              <Sides
+                label="Days shown"
+                sides={[
+                  ['all', 'All'],
+                  ...Array.from({ length: Math.min(days, 10) }, (_, i) => [i, `Day ${i + 1}`] as const),
+                ]}
                 value={day ?? 'all'}
-                onChange={(_, next: number | 'all' | null) => setPicked(next === 'all' ? null : next)}
-                aria-label="Days shown"
-              >
-                <ToggleButton value="all">All</ToggleButton>
-                {Array.from({ length: Math.min(days, 10) }, (_, i) => (
-                  <ToggleButton key={i} value={i}>
-                    Day {i + 1}
-                  </ToggleButton>
-                ))}
-              </ToggleButtonGroup>
+                onChange={(next) => setPicked(next === 'all' ? null : next)}
+              />
             )}
             <span className="legend">
               {LEGEND.map(([letter, colour, words]) => (

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
 import { ReadingBar } from '../app/ReadingBar.tsx';
 import { freshId } from '../store/ids.ts';
-import { download } from '../store/jobs.ts';
+import { download } from '../store/take-out.ts';
 import { useReading } from '../workers/files.ts';
 
 const OWN: Palette = { colours: OWN_PALETTE.map((c) => ({ ...c, shown: true })), problems: [] };

@@ -8,7 +8,7 @@ import { brushWord, coatsWord, coverWord, MEMBER_WORDS, primerWord } from '@kove
 import { SHEEN, THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { exportSchedule } from '../store/jobs.ts';
+import { exportSchedule } from '../store/take-out.ts';
 import type { WholeView } from '../app/whole.ts';
 
 /** Surface by surface: the finish schedule of the room. */

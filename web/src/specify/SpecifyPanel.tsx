@@ -31,8 +31,12 @@ const MEMBERS: readonly Member[] = [
 ];
 
 /** The order a painter thinks in: what is there, what goes on it, how that will look. */
-const SIDE_WORDS = { there: 'There now', on: 'Goes on', look: 'Will look' } as const;
-export type Side = keyof typeof SIDE_WORDS;
+const SIDE_WORDS = [
+  ['there', 'There now'],
+  ['on', 'Goes on'],
+  ['look', 'Will look'],
+] as const;
+export type Side = (typeof SIDE_WORDS)[number][0];
 
 interface PanelProps {
   readonly view: WholeView;
@@ -48,7 +52,7 @@ export function SpecifyPanel({ view, side, onSide }: PanelProps) {
       <p className="sub">
         {takeoff.room.name} · {formatArea(s.surface.area.value, system)}
       </p>
-      <Sides label="About this surface" words={SIDE_WORDS} value={side} onChange={onSide} fullWidth />
+      <Sides label="About this surface" sides={SIDE_WORDS} value={side} onChange={onSide} fullWidth />
       <Warnings view={view} s={s} />
       {side === 'there' && <Survey view={view} s={s} />}
       {side === 'on' && <GoesOn view={view} s={s} />}

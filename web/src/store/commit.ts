@@ -1,5 +1,5 @@
 import type { Edit } from '@kovelin/core/job/edits.ts';
-import { overlap } from '@kovelin/core/job/edits.ts';
+import { overlap } from '@kovelin/core/job/overlap.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Patch } from 'immer';
 import type { Database } from './db.ts';

@@ -1,6 +1,7 @@
 import type { PriceRow } from '@kovelin/core/exchange/price-list.ts';
-import { JOB_VERSION, migrate, type Json } from '@kovelin/core/job/migrations.ts';
-import { Dexie, type EntityTable, type Table } from 'dexie';
+import type { Json } from '@kovelin/core/job/migrations.ts';
+import { JOB_VERSION } from '@kovelin/core/job/version.ts';
+import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Patch } from 'immer';
 
@@ -88,18 +89,27 @@ export class Database extends Dexie {
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {
       const version = this.version(i + 1).stores(stores);
-      if (i > 0) version.upgrade((upgrade) => upgrade.table<{ job: Json }>('jobs').toCollection().modify(bringUp));
+      if (i > 0) version.upgrade(bringUp);
     });
   }
 }
 
-/** A row that cannot be brought up to date stays as it is: it is said when it is opened, and the others open. */
-function bringUp(row: { job: Json }): void {
-  try {
-    row.job = migrate(row.job);
-  } catch {
-    // damaged: see `stateOf`
-  }
+/**
+ * The migrations are fetched where there is something to migrate; when they cannot be had, nothing is changed. A row that
+ * cannot be brought up to date stays as it is: it is said when it is opened, and the others open.
+ */
+async function bringUp(upgrade: Transaction): Promise<void> {
+  const { migrate } = await Dexie.waitFor(import('@kovelin/core/job/migrations.ts'));
+  await upgrade
+    .table<{ job: Json }>('jobs')
+    .toCollection()
+    .modify((row) => {
+      try {
+        row.job = migrate(row.job);
+      } catch {
+        // damaged: see `stateOf`
+      }
+    });
 }
 
 export const db = new Database();

@@ -1,14 +1,11 @@
 import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
-import { rows } from '@kovelin/core/job/table.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
-import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
-import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { db, newRow, type JobRow } from './db.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
 import { ownedBefore } from './kept.ts';
 
-/** Whole jobs: made, copied, removed, brought in and taken out. Each a single transaction; what cannot be written throws. */
+/** Whole jobs: made, copied, removed and brought in. Each a single transaction; what cannot be written throws. */
 const put = (job: Job): Promise<string> => db.jobs.add(newRow(job, freshId()));
 
 export async function createJob(id: string, name: string): Promise<string> {
@@ -67,47 +64,3 @@ export async function bringIn(job: Job, id: string): Promise<string> {
   const taken = await db.jobs.get(job.id);
   return put(taken || job.id === 'sheet' ? { ...job, id } : job);
 }
-
-export function download(name: string, text: string | Blob, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
-}
-
-export const fileName = ({ name }: { readonly name: string }) =>
-  name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'job';
-
-export async function exportTakeoff(job: Job): Promise<void> {
-  const { takeoffCsv } = await import('@kovelin/core/exchange/takeoff-csv.ts');
-  download(`${fileName(job)}-takeoff.csv`, takeoffCsv(job), 'text/csv');
-}
-
-export async function exportSchedule(job: Job, surfaces: readonly Specified[]): Promise<void> {
-  const { scheduleCsv } = await import('@kovelin/core/exchange/schedule-csv.ts');
-  download(`${fileName(job)}-finish-schedule.csv`, scheduleCsv(job, surfaces), 'text/csv');
-}
-
-export async function exportTapeSheet(job: Job): Promise<void> {
-  const { formatTapeSheet } = await import('@kovelin/core/exchange/tapesheet-write.ts');
-  download(`${fileName(job)}.tape`, formatTapeSheet(rows(job.rooms), job.units), 'text/plain');
-}
-
-/** The plan and the elevations of one room, to scale, with dimensions. */
-export async function exportDrawing(job: Job, takeoff: RoomTakeoff, format: 'dxf' | 'svg'): Promise<void> {
-  const { draft } = await import('@kovelin/core/exchange/plan/drafting.ts');
-  const marks = draft(takeoff, job.units);
-  const name = `${fileName(job)}-${fileName(takeoff.room)}.${format}`;
-  if (format === 'dxf') {
-    const { writeDxf } = await import('@kovelin/core/exchange/plan/dxf-write.ts');
-    download(name, writeDxf(marks), 'image/vnd.dxf');
-  } else {
-    const { writeSvg } = await import('@kovelin/core/exchange/plan/svg.ts');
-    download(name, writeSvg(marks, `${takeoff.room.name}, ${job.name}`), 'image/svg+xml');
-  }
-}
-
-export const exportJob = (job: Job): void =>
-  download(`${fileName(job)}.kovelin.json`, `${JSON.stringify(job, null, 1)}\n`);

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterAll, beforeEach, expect, test } from '@jest/globals';
 import type { PriceRow } from '@kovelin/core/exchange/price-list.ts';
-import { JOB_VERSION } from '@kovelin/core/job/migrations.ts';
+import { JOB_VERSION } from '@kovelin/core/job/version.ts';
 import { Dexie } from 'dexie';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';

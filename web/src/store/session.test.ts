@@ -44,6 +44,17 @@ afterEach(() => {
   db.close();
 });
 
+// the first test of this file: afterwards the rules are here
+test('what is done before the rules are here waits for them, and is refused in words', async () => {
+  const s = await open();
+  expect(s.edit(rename('a', 'Early'))).toBeNull();
+  s.edit({ name: 'removeRoom', args: { room: 'nowhere' } });
+  expect([s.state.job, s.state.saving]).toEqual([job, 'saving']);
+  await s.settled();
+  expect((await stored())?.rooms.byId['a']?.name).toBe('Early');
+  expect([s.state.saving, s.state.notice]).toEqual(['saved', expect.stringMatching(/no longer/)]);
+});
+
 test('an edit shows at once, is one save and one undo step', async () => {
   const s = await open();
   expect(s.edit(rename('a', 'Parlour'))).toBeNull();

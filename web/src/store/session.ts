@@ -1,10 +1,11 @@
-import { applyEdit, overlap, type Edit, type Edited } from '@kovelin/core/job/edits.ts';
+import type { Edit, Edited } from '@kovelin/core/job/edits.ts';
+import { overlap } from '@kovelin/core/job/overlap.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { liveQuery, type Subscription } from 'dexie';
 import type { Patch } from 'immer';
 import { commit, JobGone, touchesSince, type Pending } from './commit.ts';
 import { stateOf, type Database, type JobRow } from './db.ts';
-import { door, doorIsOpen, tryEdit } from './door.ts';
+import { door, openDoor } from './door.ts';
 import { freshId } from './ids.ts';
 import { leave, leftBehind } from './journal.ts';
 import { whyNot } from './why.ts';
@@ -52,6 +53,8 @@ export class JobSession {
   private readonly made: string | undefined;
   private saved: { job: Job; rev: number };
   private queue: Pending[] = [];
+  /** Made before the rules were here: run when they are. */
+  private early: Pending[] = [];
   private flushing: Promise<void> | null = null;
   private undoable: Entry[] = [];
   private redoable: Entry[] = [];
@@ -90,13 +93,13 @@ export class JobSession {
     if (!row || trashed) return null;
     if (stateOf(row) !== 'whole') throw new UnfitJob(row);
     const session = new JobSession(db, id, row);
-    session.takeUp();
+    await session.takeUp();
     return session;
   }
 
   /**
-   * Something is about to be typed: the rules are fetched. Drafts wait for them, for what they would draw is held against them
-   * first; and so is what was kept, once.
+   * Something is about to be typed: the rules are fetched. Drafts and edits wait for them; and what was kept is held against
+   * them, once.
    */
   prepare(): void {
     if (this.prepared) return;
@@ -106,6 +109,7 @@ export class JobSession {
         const [fault] = rules.faultsOf(this.saved.job);
         if (fault)
           this.notice = `Something in this job is not as it should be (${fault.path}: ${fault.message}) Export it, to be safe.`;
+        for (const { edit, key } of this.early.splice(0)) this.tellRefused(this.edit(edit, key));
         this.publish(this.state.job);
       },
       (error: unknown) => {
@@ -132,24 +136,32 @@ export class JobSession {
     this.publish(this.state.job);
   }
 
-  /** Runs a named edit. @returns a sentence when it cannot be done. */
-  edit(edit: Edit): string | null {
+  /** Runs a named edit, at once or when the rules are here. @returns a sentence when it cannot be done. */
+  edit(edit: Edit, key = freshId()): string | null {
     this.prepare();
     this.draft = null;
-    const done = this.gone ? null : tryEdit(this.state.job, edit, applyEdit);
-    if (!done?.ok || done.value.patches.length === 0) {
+    const rules = openDoor();
+    if (this.gone || !rules) {
+      if (!this.gone) this.early.push(this.pending(edit, key));
       this.publish(this.state.job);
-      return done ? (done.ok ? null : (done.problems[0]?.message ?? '')) : GONE;
+      return this.gone ? GONE : null;
+    }
+    const done = rules.editJob(this.state.job, edit);
+    if (!done.ok || done.value.patches.length === 0) {
+      this.publish(this.state.job);
+      return done.ok ? null : (done.problems[0]?.message ?? '');
     }
     this.undoable = [...this.undoable, step(done.value)].slice(-MOST_STEPS);
     this.redoable = [];
-    this.enqueue(edit, done.value.job);
+    this.enqueue(edit, done.value.job, key);
     return null;
   }
 
   /** The same where no field shows the sentence: it is told. @returns whether it was done. */
   run(edit: Edit): boolean {
-    const refused = this.edit(edit);
+    return this.tellRefused(this.edit(edit));
+  }
+  private tellRefused(refused: string | null): boolean {
     if (refused) this.tell(refused);
     return refused === null;
   }
@@ -167,7 +179,8 @@ export class JobSession {
   private replay(patches: readonly Patch[]): boolean {
     this.draft = null;
     const edit: Edit = { name: 'patch', args: { patches } };
-    const done = this.gone ? null : tryEdit(this.state.job, edit, applyEdit);
+    // only what was edited can be undone: the rules are here
+    const done = this.gone ? null : (openDoor()?.editJob(this.state.job, edit) ?? null);
     if (!done?.ok) {
       this.tell(done ? (done.problems[0]?.message ?? '') : GONE);
       return false;
@@ -183,6 +196,7 @@ export class JobSession {
 
   /** Resolves when everything edited here is in the database. */
   async settled(): Promise<void> {
+    if (this.early.length) await door();
     while (this.flushing) await this.flushing;
   }
 
@@ -194,23 +208,27 @@ export class JobSession {
 
   /** The page is being left: what is not in the database yet is noted down. @returns false when it cannot be. */
   leave(): boolean {
-    return this.gone || leave(this.id, this.by, { made: this.made, edits: this.queue });
+    return this.gone || leave(this.id, this.by, { made: this.made, edits: [...this.queue, ...this.early] });
   }
 
   /** What earlier pages left, when they were left in the middle of a save. An edit that was saved after all is not run twice. */
-  private takeUp(): void {
+  private async takeUp(): Promise<void> {
     for (const { made, edits, forget } of leftBehind(this.id)) {
       forget();
       if (made === this.made) this.queue.push(...edits);
     }
     if (!this.queue.length) return;
+    await door();
     this.publish(this.rerun());
     this.leave();
     this.start();
   }
 
-  private enqueue(edit: Edit, job: Job): void {
-    this.queue.push({ key: freshId(), edit, since: this.saved.rev });
+  private pending(edit: Edit, key: string): Pending {
+    return { key, edit, since: this.saved.rev };
+  }
+  private enqueue(edit: Edit, job: Job, key = freshId()): void {
+    this.queue.push(this.pending(edit, key));
     this.publish(job);
     this.start();
   }
@@ -275,8 +293,8 @@ export class JobSession {
   /** The saved document with what still waits. */
   private rerun(): Job {
     return this.queue.reduce((job, { edit }) => {
-      const done = tryEdit(job, edit, applyEdit);
-      return done.ok ? done.value.job : job;
+      const done = openDoor()?.editJob(job, edit);
+      return done?.ok ? done.value.job : job;
     }, this.saved.job);
   }
 
@@ -300,7 +318,7 @@ export class JobSession {
     for (const listener of this.listeners) listener();
   }
   private snapshot(job: Job): SessionState {
-    const draft = doorIsOpen() ? this.draft : null;
+    const draft = openDoor() ? this.draft : null;
     let shown: Job | null = draft ? null : job;
     return {
       job,
@@ -310,7 +328,13 @@ export class JobSession {
         return shown;
       },
       rev: this.saved.rev,
-      saving: this.gone ? 'gone' : this.failure ? 'failed' : this.queue.length ? 'saving' : 'saved',
+      saving: this.gone
+        ? 'gone'
+        : this.failure
+          ? 'failed'
+          : this.queue.length || this.early.length
+            ? 'saving'
+            : 'saved',
       canUndo: this.undoable.length > 0,
       canRedo: this.redoable.length > 0,
       notice: this.failure ?? this.notice,
@@ -320,7 +344,7 @@ export class JobSession {
 
 /** The job as it would be; what the door refuses changes nothing. */
 function withDraft(job: Job, draft: { readonly edit: Edit } | null): Job {
-  const done = draft && tryEdit(job, draft.edit, applyEdit);
+  const done = draft && openDoor()?.editJob(job, draft.edit);
   return done?.ok ? done.value.job : job;
 }
 
