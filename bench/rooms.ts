@@ -1,10 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { seededIds } from '../core/src/job/create.ts';
+import { seededIds, toTable } from '../core/src/job/blank.ts';
 import { openJob } from '../core/src/job/open.ts';
 import { rows } from '../core/src/job/table.ts';
 import type { Job } from '../core/src/job/types.ts';
 import type { Opening, Part, Room, Wall } from '../core/src/job/measured.ts';
-import { toTable } from '../core/src/job/create.ts';
 
 /** The keeper's cottage repeated to `count` rooms, every id new. */
 export function manyRooms(count: number): Job {

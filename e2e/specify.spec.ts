@@ -128,10 +128,10 @@ test('the practice is set once with its price, and overruled where the user like
   await expect(page.locator('.warned')).toContainText('one heavy coat sags');
   await page.locator('[data-member=style]').getByRole('button', { name: 'Go back to it' }).click();
   await expect(page.locator('.warned')).toHaveCount(0);
-  await page.getByLabel(/^Hides/).fill('class 4');
+  await page.getByLabel(/^Opacity/).fill('class 4');
   await page.keyboard.press('Enter');
-  await expect(page.getByLabel(/^Hides/)).toHaveValue('90 %, class 4');
-  await page.getByLabel(/^Hides/).fill('100 %');
+  await expect(page.getByLabel(/^Opacity/)).toHaveValue('90 %, class 4');
+  await page.getByLabel(/^Opacity/).fill('100 %');
   await expect(page.getByRole('alert').filter({ hasText: 'no thickness' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.locator('.schedule').getByRole('button', { name: /^Door/ }).first().click();

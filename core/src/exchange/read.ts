@@ -1,4 +1,5 @@
-import { newJob, seededIds } from '../job/create.ts';
+import { newJob } from '../job/create.ts';
+import { seededIds } from '../job/blank.ts';
 import { faultsOf } from '../job/admit.ts';
 import { openJob } from '../job/open.ts';
 import { roomFromDraft } from '../job/reconcile.ts';

@@ -1,4 +1,4 @@
-import { newOpening } from '../job/create.ts';
+import { newOpening } from '../job/blank.ts';
 import { rows } from '../job/table.ts';
 import type { Foot, Opening, Part, Room, TrimRun } from '../job/measured.ts';
 import type { Reading } from '../units/reading.ts';

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { seededIds } from '../job/create.ts';
+import { seededIds } from '../job/blank.ts';
 import { PART_KINDS, type PartKind } from '../job/vocabulary.ts';
 import { PART_RULES } from '../measure/parts.ts';
 import { assignReadings, readReadings } from './readings.ts';

@@ -1,7 +1,7 @@
 import type { DraftRoom } from '../job/reconcile.ts';
 import type { Foot, Opening, Peak, Room, TrimRun, Wall } from '../job/measured.ts';
 import type { Reading } from '../units/reading.ts';
-import { newOpening, newPart } from '../job/create.ts';
+import { newOpening, newPart } from '../job/blank.ts';
 import { MOST } from '../job/limits.ts';
 import {
   LEAVES,

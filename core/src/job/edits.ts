@@ -1,7 +1,7 @@
 import { applyPatches, castDraft, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { bad, good, type Result } from '../units/problem.ts';
 import type { System } from '../units/si.ts';
-import { letter, newRoom, newWall, seededIds } from './create.ts';
+import { letter, newRoom, newWall, seededIds } from './blank.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
 import { within } from './limits.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';

@@ -1,7 +1,7 @@
 import { GALLON, QUART, SQUARE_FOOT } from '../units/si.ts';
 import type { Colour, Product } from './paints.ts';
 import type { Survey } from './surveyed.ts';
-import type { Family, PaintFamily, PrimerKind, RoomUse, Sheen, TintBase } from './vocabulary.ts';
+import type { Family, PaintFamily, PrimerKind, Sheen, TintBase } from './vocabulary.ts';
 
 /** Starting products: plainly named, invented, with common label values. A job copies them and may change its copy. */
 const perGallon = (squareFeet: number) => (squareFeet * SQUARE_FOOT) / GALLON;
@@ -134,22 +134,3 @@ export const STARTING_SURVEY: Readonly<Record<Family, Survey>> = {
   ceiling: { ...SURFACE, sheen: 'flat', colour: '#efece4' },
   trim: { ...SURFACE, substrate: 'wood', sheen: 'semi-gloss', colour: '#ece8dc' },
 };
-
-const WORDS: readonly (readonly [RoomUse, RegExp])[] = [
-  ['bathroom', /bath|wash|shower|toilet|\bwc\b|cloak/i],
-  ['kitchen', /kitchen|scullery|pantry|galley/i],
-  ['hall', /hall|passage|corridor|stair|landing|entry|mudroom/i],
-  ['bedroom', /bed|nursery|dorm/i],
-  ['living', /living|parlou?r|lounge|sitting|dining|study|den\b|family/i],
-];
-
-/** A starting guess from the room's name; the user can change it. */
-export const useFromName = (name: string): RoomUse => WORDS.find(([, pattern]) => pattern.test(name))?.[0] ?? 'other';
-
-/** Developed girth of a moulding over its face, by profile: starting judgements, to be measured with a strip of paper. */
-export const PROFILES = [
-  { name: 'flat board', factor: 1 },
-  { name: 'bevelled', factor: 1.08 },
-  { name: 'curved', factor: 1.2 },
-  { name: 'built up of several', factor: 1.4 },
-] as const;

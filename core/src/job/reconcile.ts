@@ -1,6 +1,5 @@
-import type { IdSource } from './create.ts';
-import { newRoom, toTable } from './create.ts';
-import { useFromName } from './library.ts';
+import type { IdSource } from './blank.ts';
+import { newRoom, toTable, useFromName } from './blank.ts';
 import { rows, type Id } from './table.ts';
 import type { Check, Opening, Part, Room, Wall } from './measured.ts';
 import type { System } from '../units/si.ts';

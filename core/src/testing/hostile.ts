@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { newOpening, newPart, seededIds, newJob, newRoom } from '../job/create.ts';
+import { newJob } from '../job/create.ts';
+import { newOpening, newPart, seededIds, newRoom } from '../job/blank.ts';
 import { DEFAULT_KEYS } from '../job/defaults.ts';
 import { EDIT_NAMES, type Edit, type EditName } from '../job/edits.ts';
 import { rows } from '../job/table.ts';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
-import { newJob, seededIds } from '@kovelin/core/job/create.ts';
+import { newJob } from '@kovelin/core/job/create.ts';
+import { seededIds } from '@kovelin/core/job/blank.ts';
 import { roomFromDraft } from '@kovelin/core/job/reconcile.ts';
 import { takeoffRoom } from '@kovelin/core/measure/takeoff.ts';
 import fc from 'fast-check';

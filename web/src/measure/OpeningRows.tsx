@@ -1,4 +1,4 @@
-import { newOpening } from '@kovelin/core/job/create.ts';
+import { newOpening } from '@kovelin/core/job/blank.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Opening, Room } from '@kovelin/core/job/measured.ts';
 import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';

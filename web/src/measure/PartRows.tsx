@@ -1,4 +1,4 @@
-import { newPart } from '@kovelin/core/job/create.ts';
+import { newPart } from '@kovelin/core/job/blank.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Part } from '@kovelin/core/job/measured.ts';
 import * as kinds from '@kovelin/core/job/vocabulary.ts';

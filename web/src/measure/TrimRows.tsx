@@ -1,7 +1,7 @@
 import type { Reading } from '@kovelin/core/units/reading.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
 import { TRIM_KINDS, type TrimKind } from '@kovelin/core/job/vocabulary.ts';
-import { PROFILES } from '@kovelin/core/job/library.ts';
+import { PROFILES } from '@kovelin/core/job/profiles.ts';
 import { typeLength } from '@kovelin/core/units/length.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { TRIM } from '@kovelin/core/words/terms.ts';

@@ -1,4 +1,5 @@
-import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
+import { newJob } from '@kovelin/core/job/create.ts';
+import { newRoom, seededIds } from '@kovelin/core/job/blank.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { db, newRow, type JobRow } from './db.ts';
 import { freshId } from './ids.ts';

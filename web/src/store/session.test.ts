@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { afterAll, afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { openJob } from '@kovelin/core/job/open.ts';
-import { newJob, newRoom, seededIds } from '@kovelin/core/job/create.ts';
+import { newJob } from '@kovelin/core/job/create.ts';
+import { newRoom, seededIds } from '@kovelin/core/job/blank.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { Dexie } from 'dexie';
 import { readFileSync } from 'node:fs';

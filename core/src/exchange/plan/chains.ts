@@ -1,5 +1,5 @@
 import type { DraftRoom } from '../../job/reconcile.ts';
-import { letter, newWall } from '../../job/create.ts';
+import { letter, newWall } from '../../job/blank.ts';
 import { ENDS, MOST } from '../../job/limits.ts';
 import { signedArea, type Point } from '../../measure/geometry.ts';
 import { bad, good, type Problem, type Result } from '../../units/problem.ts';
