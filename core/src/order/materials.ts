@@ -12,7 +12,7 @@ import { INCH, type Metres, type Money } from '../units/si.ts';
 import { compute, given, unopened, type Dimension, type Working } from '../units/working.ts';
 import { phrase, type Word } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
-import { THE, TRIM } from '../words/terms.ts';
+import { HOLES, THE, TRIM } from '../words/terms.ts';
 import { maskedLength } from '../work/operations.ts';
 import type { PaintLine } from './paint.ts';
 
@@ -137,8 +137,12 @@ function needs(q: MaterialQuestion): Need[] {
 }
 
 /** `total` over what one piece holds, by a setting. */
-const per = (job: Pick<Job, 'settings'>, name: Word, total: Working, key: DefaultKey) =>
-  compute('quotient', name, 'count', total, given('one holds', setting(job, key), total.dimension));
+const per = (job: Pick<Job, 'settings'>, name: Word, total: Working, key: DefaultKey): Working => {
+  const holds = setting(job, key);
+  return unopened(total.value / holds, () =>
+    compute('quotient', name, 'count', total, given('one holds', holds, total.dimension)),
+  );
+};
 
 function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   const rough = new Set(
@@ -197,13 +201,16 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   const present = new Set(
     surfaces.filter((s) => effective(s.system.prep).includes('caulk')).map((s) => s.surface.room),
   );
-  const joints = sum(
-    'joints',
-    'length',
-    takeoffs
-      .filter((t) => present.has(t.room.id))
-      .flatMap((t) =>
-        t.trim.map((run) => given(phrase`${t.room.name}, ${TRIM[run.kind]}`, run.length.value, 'length')),
+  const runs = takeoffs
+    .filter((t) => present.has(t.room.id))
+    .flatMap((t) => t.trim.map(({ kind, length }) => ({ room: t.room.name, kind, length: length.value })));
+  const joints = unopened(
+    runs.reduce((total, run) => total + run.length, 0),
+    () =>
+      sum(
+        'joints',
+        'length',
+        runs.map(({ room, kind, length }) => given(phrase`${room}, ${TRIM[kind]}`, length, 'length')),
       ),
   );
   const volume = compute('product', 'bead', 'volume', joints, given('section', (bead * bead) / 2, 'area'));
@@ -219,7 +226,7 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
     holes.map(({ hole, count }) =>
       compute(
         'product',
-        `${hole} holes`,
+        HOLES[hole][1],
         'volume',
         given('holes', count, 'count'),
         given('each', setting(job, `filler.${hole}`), 'volume'),

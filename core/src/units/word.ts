@@ -22,8 +22,15 @@ export const both = (word: Word, change: (text: string) => string): Word =>
 
 /** Words put together: one text where all of them are the same on both sides, else a pair. */
 export function phrase(text: TemplateStringsArray, ...words: readonly (Word | number)[]): Word {
-  const on = (system: System) => (word: Word | number) => (typeof word === 'number' ? word : said(word, system));
-  return inBoth((system) => String.raw({ raw: text }, ...words.map(on(system))));
+  const on = (system: System): string => {
+    let whole = text[0] ?? '';
+    words.forEach((word, i) => {
+      whole += (typeof word === 'number' ? String(word) : said(word, system)) + (text[i + 1] ?? '');
+    });
+    return whole;
+  };
+  // most are the same on both sides: those are made once
+  return words.some((word) => typeof word === 'object') ? inBoth(on) : on('imperial');
 }
 
 /** As a sentence or a heading begins. */

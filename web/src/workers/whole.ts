@@ -12,13 +12,33 @@ export const ask = askers<WholeApi>(
 /** An answer stands as long as what it was made of; of one that nobody looks at, only the last few are kept. */
 export const AS_LONG_AS_ASKED = { staleTime: Infinity, gcTime: 30_000, retry: false } as const;
 
+/** Edits this close together, ms, are waited out: a worker that the next edit ends has worked for nothing. */
+const CLOSE = 1000;
+const MOMENT = 150;
+let asked = -Infinity;
+async function settling(signal: AbortSignal): Promise<void> {
+  const isClose = performance.now() - asked < CLOSE;
+  asked = performance.now();
+  if (!isClose) return;
+  await new Promise<void>((resolve, reject) => {
+    const wait = setTimeout(resolve, MOMENT);
+    signal.addEventListener('abort', () => {
+      clearTimeout(wait);
+      reject(signal.reason as Error);
+    });
+  });
+}
+
 /** The base plan and what the order by it comes to, worked out beside the page from what they read of the job and nothing else. */
 export function usePlan(job: Job) {
   const key = keyOf(job, WHOLE);
   return useQuery({
     ...AS_LONG_AS_ASKED,
     queryKey: ['plan', job.id, key],
-    queryFn: ({ signal }) => ask((api) => api.plan(key, inputsOf(job, WHOLE)), signal),
+    queryFn: async ({ signal }) => {
+      await settling(signal);
+      return ask((api) => api.plan(key, inputsOf(job, WHOLE)), signal);
+    },
     // the answer before stays until the next is there
     placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
