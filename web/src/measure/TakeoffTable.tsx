@@ -1,6 +1,6 @@
 import { takeoffJob, type RoomTakeoff, type Surface } from '@kovelin/core/measure/takeoff.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { formatLength } from '@kovelin/core/units/length.ts';
+import { aboutLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { compute, given, type Working } from '@kovelin/core/units/working.ts';
 import { heading } from '@kovelin/core/units/word.ts';
@@ -128,7 +128,7 @@ export default function TakeoffTable({
     value === null || (value === 0 && column !== 'openings')
       ? '–'
       : column === 'cut' || column === 'run'
-        ? formatLength(value, system)
+        ? aboutLength(value, system)
         : formatArea(value, system);
   const columns: GridColDef<Row>[] = [
     { field: 'room', headerName: 'Room', width: 108 },

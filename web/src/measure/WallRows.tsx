@@ -72,7 +72,7 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
     <table className="walls-table">
       <thead>
         <tr>
-          {['Wall', 'Length', 'Turn at its end', 'Height', 'Far end', 'Peak', 'Peak at', 'Adjusted'].map((heading) => (
+          {['Wall', 'Length', 'Then turn', 'Height', 'Far end', 'Peak', 'Peak at', 'Adjusted'].map((heading) => (
             <th key={heading}>{heading}</th>
           ))}
           <th>

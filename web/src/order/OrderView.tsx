@@ -146,7 +146,7 @@ function Totals({ view: { state }, order: { price, labour } }: { view: WholeView
       </dl>
       <p className="hint">
         The price has overhead, margin and tax in it.
-        {untaken > 0 && ` ${untaken} ${untaken === 1 ? 'option is' : 'options are'} priced apart.`}
+        {untaken > 0 && ` ${untaken} ${untaken === 1 ? 'option is' : 'options are'} priced separately.`}
       </p>
     </div>
   );

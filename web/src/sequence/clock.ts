@@ -25,7 +25,7 @@ export const dayWord = (minutes: number, crew: Crew, inside = false): string => 
 export function laterWord(bound: number, finish: number, crew: Crew): string {
   const [from, to] = [clock(bound, crew), clock(finish, crew)];
   const days = to.day - from.day;
-  if (days === 0) return `${formatMinutes(finish - bound)} later that day`;
+  if (days === 0) return `${formatMinutes(Math.round((finish - bound) / STEP) * STEP)} later that day`;
   const half = Number.parseInt(to.time) < 12 ? 'morning' : 'afternoon';
   return days === 1 ? `the next ${half}` : `${days} days later`;
 }
