@@ -1,3 +1,4 @@
+import { closest, distance } from 'fastest-levenshtein';
 import type { DraftRoom } from '../job/reconcile.ts';
 import type { Foot, Opening, Peak, Room, TrimRun, Wall } from '../job/measured.ts';
 import type { Reading } from '../units/reading.ts';
@@ -131,6 +132,14 @@ function finish({ line, lines, named: _named, ...room }: Building): SheetRoom {
   return { line, lines, draft: { ...room, openings, checks, parts } };
 }
 
+/** The nearest word, where one is near; else what lines there are. */
+function meant(word: string): string {
+  const near = closest(word, [...DIRECTIVES]);
+  if (distance(word, near) <= Math.max(1, Math.floor(word.length / 3))) return `Did you mean ${near}?`;
+  const lines = DIRECTIVES.slice(0, DIRECTIVES.indexOf('trim') + 1).join(', ');
+  return `One of ${lines}, or a part (${PART_KINDS.join(', ')}) does.`;
+}
+
 function readLine(line: Line, number: number, rooms: Building[], units: LengthUnit | null): LengthUnit | null {
   const start = line.column;
   const word = line.token('A word').toLowerCase();
@@ -161,10 +170,7 @@ function readLine(line: Line, number: number, rooms: Building[], units: LengthUn
     return units;
   }
   if (!(DIRECTIVES as readonly string[]).includes(word))
-    line.fail(
-      `“${word}” does not start a line of a tape sheet; one of ${DIRECTIVES.slice(0, DIRECTIVES.indexOf('trim') + 1).join(', ')}, or a part (${PART_KINDS.join(', ')}) does.`,
-      start,
-    );
+    line.fail(`“${word}” does not start a line of a tape sheet. ${meant(word)}`, start);
   const room = rooms.at(-1) ?? line.fail('Name the room first, with a line “room Bedroom”.', start);
   if (word === 'height') room.height = line.reading('a height', { max: 20 });
   else if (word === 'corners') room.turns = line.choice('How the corners are known', ['declared', 'measured'] as const);
