@@ -128,7 +128,9 @@ test('a foot too much is found before the paint is bought: the class, the tellin
   const suspects = page.getByRole('list', { name: 'What may have been misread' });
   await expect(suspects).toContainText('A foot too many or too few');
   await expect(suspects.getByRole('button', { name: /^take C as 8′/ })).toBeVisible();
-  await expect(suspects).toContainText(/diagonal from the start of A to the start of C\. If it tapes about .*, wall A is the one\. If it tapes about .*, wall C is the one/);
+  await expect(suspects).toContainText(
+    /diagonal from the start of A to the start of C\. If it tapes about .*, wall A is the one\. If it tapes about .*, wall C is the one/,
+  );
   await expect(page.getByRole('button', { name: /^Wall A, .*perhaps misread/ })).toBeVisible();
   await expect(wall).toHaveValue(`8'4`);
   await suspects.getByRole('button', { name: /^take A as 7′ 4″/ }).click();
