@@ -4,7 +4,7 @@ import type { Job } from '../job/types.ts';
 import type { Priced } from '../job/paints.ts';
 import { MATERIALS, REPAIR_CLASSES, type Fabric, type MaterialItem, type PieceUnit } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import { prepPlan } from '../specify/prep-plan.ts';
+import { gritsFor } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
@@ -214,12 +214,11 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
       ),
   );
   const volume = compute('product', 'bead', 'volume', joints, given('section', (bead * bead) / 2, 'area'));
-  const holes = REPAIR_CLASSES.map((hole) => {
-    const count = surfaces
-      .filter((s) => effective(s.system.prep).includes('fill'))
-      .reduce((n, s) => n + s.survey.repairs[hole], 0);
-    return { hole, count };
-  });
+  const filled = surfaces.filter((s) => effective(s.system.prep).includes('fill'));
+  const holes = REPAIR_CLASSES.map((hole) => ({
+    hole,
+    count: filled.reduce((n, s) => n + s.survey.repairs[hole], 0),
+  }));
   const filler = sum(
     'filler',
     'volume',
@@ -234,8 +233,7 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
     ),
   );
   const grits = new Map<number, Specified[]>();
-  for (const s of surfaces)
-    for (const grit of new Set(prepPlan(s).flatMap((line) => line.grits))) listed(grits, grit).push(s);
+  for (const s of surfaces) for (const grit of gritsFor(s)) listed(grits, grit).push(s);
   const scraped = surfaces.filter((s) => effective(s.system.prep).includes('scrape'));
   const rooms = new Set(surfaces.map((s) => s.surface.room)).size;
   return [
@@ -273,7 +271,7 @@ function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
     const sizes = new Map<string, { size: MaterialSize; litres: number; coats: number }>();
     for (const { specified: s, litres } of paint.uses) {
       const { pile, width, fabric } = effective(s.system.cover);
-      const key = JSON.stringify([pile, width, fabric]);
+      const key = `${pile} ${width} ${fabric}`;
       const old = sizes.get(key);
       const coats = paint.product.role === 'primer' ? 1 : effective(s.system.coats);
       sizes.set(key, {

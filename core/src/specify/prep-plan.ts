@@ -33,6 +33,16 @@ function gritsOf(s: Specified): number[] {
   return keyed ? [80, 150] : hard ? [120, 150] : [150];
 }
 
+/** An enamel is rubbed between its coats, with this paper. */
+const BETWEEN = 220;
+const isRubbedBetween = (s: Specified): boolean => familyOf(s.surface.kind) === 'trim' && effective(s.system.coats) > 1;
+
+/** Every grit of paper that a surface takes. */
+export const gritsFor = (s: Specified): readonly number[] => [
+  ...(effective(s.system.prep).includes('sand') ? gritsOf(s) : []),
+  ...(isRubbedBetween(s) ? [BETWEEN] : []),
+];
+
 /** The preparation decided on, step by step, and the rub between coats of an enamel. */
 export const prepPlan = remember((s: Specified): readonly PrepLine[] => {
   const lines = effective(s.system.prep).map((step): PrepLine => ({
@@ -48,6 +58,6 @@ export const prepPlan = remember((s: Specified): readonly PrepLine[] => {
           )
         : [],
   }));
-  const enamelled = familyOf(s.surface.kind) === 'trim' && effective(s.system.coats) > 1;
-  return enamelled ? [...lines, { step: 'between', how: because('how.between'), grits: [220], holes: [] }] : lines;
+  const between: PrepLine = { step: 'between', how: because('how.between'), grits: [BETWEEN], holes: [] };
+  return isRubbedBetween(s) ? [...lines, between] : lines;
 });

@@ -28,10 +28,9 @@ export function rememberLast<Q extends readonly unknown[], T>(
   return (...question) => {
     const key = keyOf(...question);
     const found = known.get(key) ?? { value: answer(...question) };
-    known.delete(key);
+    const isNew = !known.delete(key);
     known.set(key, found);
-    const [oldest] = known.keys();
-    if (known.size > most && oldest !== undefined) known.delete(oldest);
+    if (isNew && known.size > most) known.delete(known.keys().next().value ?? key);
     return found.value;
   };
 }
