@@ -42,12 +42,15 @@ export function overlay(layers: readonly Layer[]): Overlay {
       return [p.x < q.x ? { a: p, b: q, layer } : { a: q, b: p, layer }];
     }),
   );
-  const areas = new Map(layers.map((layer) => [layer.id, 0]));
-  const borders = new Map<string, Metres>();
-  const id = (index: number) => (index === OUTSIDE ? '' : (layers[index]?.id ?? ''));
-  const key = (a: string, b: string) => (a < b ? `${a}|${b}` : `${b}|${a}`);
+  const count = layers.length;
+  const seen = new Array<SquareMetres>(count).fill(0);
+  // a table of all pairs, outside being the last row and column: it is asked and added to for every edge of every slab
+  const borders = new Float64Array((count + 1) ** 2);
+  const place = (a: number, b: number) => (a < 0 ? count : a) * (count + 1) + (b < 0 ? count : b);
   const meet = (a: number, b: number, length: Metres) => {
-    if (a !== b) borders.set(key(id(a), id(b)), (borders.get(key(id(a), id(b))) ?? 0) + length);
+    if (a === b) return;
+    borders[place(a, b)] = (borders[place(a, b)] ?? 0) + length;
+    borders[place(b, a)] = (borders[place(b, a)] ?? 0) + length;
   };
   const xs = cuts(layers, edges);
   let before: Stretch[] = [];
@@ -70,9 +73,8 @@ export function overlay(layers: readonly Layer[]): Overlay {
       meet(below, top, Math.hypot(right - left, lower.right - lower.left));
       below = top;
       if (!upper || top === OUTSIDE) return;
-      const name = id(top);
       const area = ((upper.left - lower.left + upper.right - lower.right) / 2) * (right - left);
-      areas.set(name, (areas.get(name) ?? 0) + area);
+      seen[top] = (seen[top] ?? 0) + area;
       starts.push({ from: lower.left, to: upper.left, top });
       ends.push({ from: lower.right, to: upper.right, top });
     });
@@ -80,7 +82,18 @@ export function overlay(layers: readonly Layer[]): Overlay {
     before = ends;
   }
   beside(before, [], meet);
-  return { areas, border: (a, b) => borders.get(key(a, b)) ?? 0 };
+  const areas = new Map<string, SquareMetres>();
+  const named = new Map<string, number[]>([['', [OUTSIDE]]]);
+  layers.forEach(({ id }, i) => {
+    // several layers may bear one name
+    areas.set(id, (areas.get(id) ?? 0) + (seen[i] ?? 0));
+    named.set(id, [...(named.get(id) ?? []), i]);
+  });
+  const border = (a: string, b: string): Metres => {
+    const [as, bs] = [named.get(a) ?? [], named.get(b) ?? []];
+    return as.reduce((sum, i) => sum + bs.reduce((s, j) => s + (borders[place(i, j)] ?? 0), 0), 0);
+  };
+  return { areas, border };
 }
 
 /** Where a slab begins: at every corner, and wherever two edges cross. */
