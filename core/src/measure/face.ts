@@ -3,7 +3,7 @@ import type { Job } from '../job/types.ts';
 import type { Opening, Part, Room, TrimRun, Wall } from '../job/measured.ts';
 import type { LineKind, TrimKind } from '../job/vocabulary.ts';
 import type { Metres, SquareMetres } from '../units/si.ts';
-import { compute, given, type Working } from '../units/working.ts';
+import { compute, given, unopened, type Working } from '../units/working.ts';
 import { phrase, type Word } from '../units/word.ts';
 import { TRIM } from '../words/terms.ts';
 import type { Point } from './geometry.ts';
@@ -261,18 +261,20 @@ function trimFaces(
   openings: readonly Opening[],
   runs: Partial<Record<TrimKind, Metres>>,
 ): Working[] {
-  const face = (name: Word, length: Metres, width: Metres) =>
-    compute('product', name, 'area', given('run', length, 'length'), given('face', width, 'length'));
+  const face = (name: () => Word, length: Metres, width: Metres) =>
+    unopened(length * width, () =>
+      compute('product', name(), 'area', given('run', length, 'length'), given('face', width, 'length')),
+    );
   return [
     ...(Object.entries(runs) as [TrimKind, Metres][]).map(([kind, length]) =>
-      face(TRIM[kind], length, room.trim[kind]?.face.metres ?? 0),
+      face(() => TRIM[kind], length, room.trim[kind]?.face.metres ?? 0),
     ),
     ...openings.flatMap((o) =>
       o.casing
-        ? [face(phrase`${TRIM.casing} of ${o.label}`, casingLength(o, isOffFloor(o, outline)), o.casing.metres)]
+        ? [face(() => phrase`${TRIM.casing} of ${o.label}`, casingLength(o, isOffFloor(o, outline)), o.casing.metres)]
         : [],
     ),
-    ...openings.flatMap((o) => (o.apron ? [face(`apron of ${o.label}`, boardLength(o), o.apron.metres)] : [])),
+    ...openings.flatMap((o) => (o.apron ? [face(() => `apron of ${o.label}`, boardLength(o), o.apron.metres)] : [])),
   ];
 }
 

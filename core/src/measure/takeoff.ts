@@ -7,7 +7,7 @@ import type { TrimKind } from '../job/vocabulary.ts';
 import type { Problem } from '../units/problem.ts';
 import { remember } from '../units/remember.ts';
 import type { Metres, SquareMetres, System } from '../units/si.ts';
-import { compute, given, type Working } from '../units/working.ts';
+import { compute, given, unopened, type Working } from '../units/working.ts';
 import { ceilingOver, insetPerimeter, planOf, type Ceiling } from './ceiling.ts';
 import { checkRoom, crossingWalls } from './check.ts';
 import { close, type Closure, type ClosureSettings, type WalkReadings } from './closure.ts';
@@ -199,28 +199,32 @@ export const closureSettings = (job: Pick<Job, 'settings'>): ClosureSettings => 
 
 /** Cut-in length by kind of line, each line once: a corner belongs to two walls, and counts as high as the lower of them. */
 function gather(job: Context, room: Room, walls: readonly WallTakeoff[], parts: readonly Part[]): RoomTakeoff['lines'] {
-  const terms = new Map<LineKind, Working[]>();
-  const add = (kind: LineKind, term: Working) => terms.set(kind, [...(terms.get(kind) ?? []), term]);
+  const found = new Map<LineKind, { readonly of: () => string; readonly length: Metres }[]>();
+  const add = (kind: LineKind, length: Metres, of: () => string) => {
+    const list = found.get(kind);
+    if (list) list.push({ of, length });
+    else found.set(kind, [{ of, length }]);
+  };
   walls.forEach(({ wall, outline, lines }, i) => {
-    for (const line of lines)
-      if (line.kind !== 'corner') add(line.kind, given(`wall ${wall.label}`, line.length, 'length'));
-    if (room.trim.crown) add('crown-ceiling', given(`wall ${wall.label}`, topLength(outline), 'length'));
+    const own = () => `wall ${wall.label}`;
+    for (const { kind, length } of lines) if (kind !== 'corner') add(kind, length, own);
+    if (room.trim.crown) add('crown-ceiling', topLength(outline), own);
     const next = walls[(i + 1) % walls.length];
     if (next && walls.length > 2)
       add(
         'corner',
-        given(
-          `${wall.label} to ${next.wall.label}`,
-          Math.min(cornersOf(outline)[1], cornersOf(next.outline)[0]),
-          'length',
-        ),
+        Math.min(cornersOf(outline)[1], cornersOf(next.outline)[0]),
+        () => `${wall.label} to ${next.wall.label}`,
       );
   });
   const overhead = parts.filter((p) => p.wall === null).reduce((sum, p) => sum + fixtureCut(job, p), 0);
-  if (overhead > 0) add('fixture', given('ceiling', overhead, 'length'));
+  if (overhead > 0) add('fixture', overhead, () => 'ceiling');
   return LINE_KINDS.flatMap((kind) => {
-    const of = terms.get(kind);
-    return of ? [{ kind, length: compute('sum', LINE[kind], 'length', ...of) }] : [];
+    const list = found.get(kind);
+    if (!list) return [];
+    const length = list.reduce((sum, line) => sum + line.length, 0);
+    const terms = () => list.map((line) => given(line.of(), line.length, 'length'));
+    return [{ kind, length: unopened(length, () => compute('sum', LINE[kind], 'length', ...terms())) }];
   });
 }
 
