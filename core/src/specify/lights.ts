@@ -26,7 +26,7 @@ function seenUnder(hex: string, light: LightName) {
   const [day, there] = [white(XY.day), white(XY[light])];
   const seen = day.map((d, i) => d + (1 - ADAPTED) * ((there[i] ?? 1) - d)) as Triple;
   const { x = 0, y = 0, z = 0 } = toXyz(hex) ?? {};
-  const [ax, ay, az] = multiplyMatrices(adapt(day, seen), [x, y, z]) as unknown as Triple;
+  const [ax = 0, ay = 0, az = 0] = multiplyMatrices(adapt(day, seen), [x, y, z]).map(Number);
   return { x: ax, y: ay, z: az };
 }
 

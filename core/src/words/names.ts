@@ -32,8 +32,20 @@ const KINDS: Readonly<Record<Exclude<NameKind, PartKind>, readonly [one: Word, m
   reveal: ['reveal of', 'reveals of'],
   board: ['board of', 'boards of'],
 };
+/** Parts that do not take an s. */
+const MANY: Readonly<Partial<Record<PartKind, Word>>> = {
+  recess: 'recesses',
+  hatch: 'hatches',
+  spindles: 'spindles',
+  shelf: 'shelves',
+  furniture: 'furniture',
+};
 const isPart = (kind: NameKind): kind is PartKind => kind in PART;
-const wordsOf = (kind: NameKind): readonly [Word, Word] => (isPart(kind) ? plural(PART[kind]) : KINDS[kind]);
+const wordsOf = (kind: NameKind): readonly [Word, Word] => {
+  if (!isPart(kind)) return KINDS[kind];
+  const [one, many] = plural(PART[kind]);
+  return [one, MANY[kind] ?? many];
+};
 const onWall = ({ wall }: Name, word: Word): Word => (wall === null ? word : phrase`wall ${wall}, ${word}`);
 
 /** “wall A”, “baseboard”, “far casing of d1”, “wall A, dado p1”. */

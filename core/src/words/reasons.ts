@@ -12,7 +12,6 @@ import type {
 } from '../job/vocabulary.ts';
 import { INCH } from '../units/si.ts';
 import { capital, counted, inOrder, phrase, type Word } from '../units/word.ts';
-
 import { across, coatsWord, pileWord } from './systems.ts';
 import {
   BRUSH,

@@ -214,6 +214,7 @@ describe('words are put together', () => {
     expect(said(namesWord(several), 'imperial')).toBe(
       'walls A and C; ceiling; door d1; baseboard (2); wall B, dado p1',
     );
+    expect(said(namesWord([name('shelf', 's1'), name('shelf', 's2')]), 'metric')).toBe('shelves s1 and s2');
     const four = ['A', 'B', 'C', 'D'].map((label) => name('wall', label));
     expect(said(namesWord(four, 4), 'imperial')).toBe('all four walls');
     expect(said(namesWord(four, 5), 'imperial')).toBe('walls A, B, C and D');
