@@ -17,7 +17,7 @@ import { useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { columnsBefore, rememberColumns } from '../store/kept.ts';
 import { priceLists, pricesByCode, removeList, searchPrices } from '../store/price-lists.ts';
-import { priceListWorker } from '../workers/price-list.ts';
+import { priceListWorker, type ListReader } from '../workers/price-list.ts';
 
 interface Props {
   readonly view: WholeView;
@@ -83,7 +83,7 @@ const COLUMN_WORDS: Readonly<Record<keyof PriceColumns, string>> = {
 
 /** A file: its columns are shown and may be put right, then it is read beside the page. */
 function BringList({ currency, onDone }: { currency: string; onDone: (id: string) => void }) {
-  const worker = useRef<ReturnType<typeof priceListWorker> | null>(null);
+  const worker = useRef<ListReader | null>(null);
   const [head, setHead] = useState<(ListHead & { name: string; file: File }) | null>(null);
   const [columns, setColumns] = useState<PriceColumns | null>(null);
   const [progress, setProgress] = useState<{ done: number; rows: number } | null>(null);
@@ -94,22 +94,17 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
     setProgress(null);
   };
   useEffect(() => () => worker.current?.end(), []);
-  /** The list in a worker of its own; what was there before is ended. */
-  const openList = async (file: File) => {
-    const reader = priceListWorker();
-    worker.current = reader;
-    const read = await reader.run(async (api) => api.open(new Uint8Array(await file.arrayBuffer())));
-    return { worker: reader, read };
-  };
+  const openIn = (reader: ListReader, file: File) =>
+    reader.run(async (api) => api.open(new Uint8Array(await file.arrayBuffer())));
   const open = async (file: File | undefined) => {
     if (!file) return;
     end();
     setHead(null);
     if (file.size > MAX_PRICE_BYTES)
       return setTold(['This list is larger than 60 MB; keep only the rows you buy and save it again.']);
-    const opened = await attempt('The list was not read', () => openList(file));
-    if (!opened) return;
-    const { read } = opened;
+    const reader = priceListWorker();
+    worker.current = reader;
+    const read = await attempt('The list was not read', () => openIn(reader, file));
     if (!read) return;
     if (!read.ok) return setTold(read.problems.map(sentence));
     setTold([]);
@@ -121,20 +116,24 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
     const id = freshId();
     setProgress({ done: 0, rows: 0 });
     const asked = { id, name: head.name, imported: today(), currency, separator: head.separator, columns };
+    // cancelled before: its worker is gone, and another opens the list again
+    const before = worker.current;
+    const reader = before ?? priceListWorker();
+    worker.current = reader;
+    // what a worker posted before it was ended still arrives
+    const goesOn = () => worker.current === reader;
+    const onProgress = (share: number, rows: number) => {
+      if (goesOn()) setProgress({ done: share, rows });
+    };
     const done = await attempt('The list was not brought in', async () => {
       await rememberColumns(head.headings, columns);
-      // cancelled before: the worker went with it, and the list is opened again
-      const { worker: reader } = worker.current ? { worker: worker.current } : await openList(head.file);
-      return reader.run((api) =>
-        api.bringIn(
-          asked,
-          proxy((share, rows) => setProgress({ done: share, rows })),
-        ),
-      );
+      if (!before) await openIn(reader, head.file);
+      return reader.run((api) => api.bringIn(asked, proxy(onProgress)));
     });
-    const stopped = done === null || worker.current === null;
+    // cancelled in the moment it ended: it is taken out again
+    if (!goesOn()) return void (await attempt('The list was not taken out', () => removeList(id)));
     end();
-    if (stopped) return;
+    if (!done) return;
     setHead(null);
     setTold([
       `${done.rows.toLocaleString('en-US')} prices were read${done.refused ? `; ${done.refused.toLocaleString('en-US')} rows could not be` : ''}.`,
