@@ -45,6 +45,7 @@ test('takeoff', () => {
     'closure',
     'walls',
     'lines',
+    'meetings',
     'trim',
     'surfaces',
     'warnings',

@@ -53,6 +53,7 @@ function roomContract(job: Job, t: RoomTakeoff) {
       painted: w.painted.value,
     })),
     lines: t.lines.map(({ kind, length }) => ({ kind, length: length.value })),
+    meetings: t.meetings.map((meeting) => ({ ...meeting, geometry: meeting.geometry() })),
     trim: t.trim.map(({ kind, length, area }) => ({ kind, length: length.value, area: area.value })),
     surfaces: t.surfaces.map(({ id, kind, name, area, length, cut }) => ({
       id,

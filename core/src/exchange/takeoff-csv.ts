@@ -1,5 +1,5 @@
 import type { Job } from '../job/types.ts';
-import { takeoffJob } from '../measure/takeoff.ts';
+import { cutIn, takeoffJob } from '../measure/takeoff.ts';
 import { heading } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { toCsv } from './csv.ts';
@@ -61,8 +61,7 @@ export function takeoffCsv(job: Job): string {
       ];
     });
     const painted = t.surfaces.reduce((sum, s) => sum + s.area.value, 0);
-    const cut = t.lines.reduce((sum, l) => sum + l.length.value, 0);
-    return [...surfaces, [t.room.name, 'total', '', '', '', '', '', asArea(painted), '', asLength(cut)]];
+    return [...surfaces, [t.room.name, 'total', '', '', '', '', '', asArea(painted), '', asLength(cutIn(t))]];
   });
   return toCsv([headings, ...lines]);
 }

@@ -198,7 +198,7 @@ export type Billing = (typeof BILLINGS)[number];
 export const TAXED = ['all', 'materials', 'nothing'] as const;
 export type Taxed = (typeof TAXED)[number];
 
-/** Lines a brush cuts in. */
+/** Where two surfaces of a room touch; the last three are lines of trim, which no wall or ceiling is cut in along. */
 export const LINE_KINDS = [
   'wall-ceiling',
   'wall-crown',
@@ -209,11 +209,15 @@ export const LINE_KINDS = [
   'wall-stair',
   'wall-casing',
   'wall-opening',
+  'wall-board',
   'wall-chair-rail',
   'wall-picture-rail',
   'region',
   'cover',
   'fixture',
+  'baseboard-floor',
+  'casing-frame',
+  'frame-leaf',
 ] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
 

@@ -4,7 +4,7 @@ import { formatLength } from '../units/length.ts';
 import type { Problem } from '../units/problem.ts';
 import type { Metres, System } from '../units/si.ts';
 import { crossing } from './geometry.ts';
-import { placeOf } from './face.ts';
+import { placeOf } from './runs.ts';
 import { boxOf, riseOf } from './openings.ts';
 import { highestFoot, lowestTop, outlineOf, overlaps, type Box, type Outline } from './outline.ts';
 import { PART_RULES } from './parts.ts';

@@ -11,12 +11,21 @@ export interface Overlay {
   readonly areas: ReadonlyMap<string, SquareMetres>;
   /** Length of the border between what is uppermost on its two sides; `''` is outside. */
   readonly border: (a: string, b: string) => Metres;
+  /** The same borders, stretch by stretch. */
+  readonly edges: readonly Edge[];
 }
 
 const OUTSIDE = -1;
 const E = 1e-9;
 
-interface Edge {
+/** A stretch of border between what is uppermost on its two sides; `''` is outside. */
+export interface Edge {
+  readonly a: string;
+  readonly b: string;
+  readonly from: Point;
+  readonly to: Point;
+}
+interface Side {
   readonly a: Point;
   readonly b: Point;
   readonly layer: number;
@@ -27,7 +36,7 @@ interface Stretch {
   readonly top: number;
 }
 
-const yAt = ({ a, b }: Edge, x: Metres): Metres => a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
+const yAt = ({ a, b }: Side, x: Metres): Metres => a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
 
 /**
  * Lays shapes on one another, the first at the bottom, and measures what is seen of each and how they border on one
@@ -35,8 +44,8 @@ const yAt = ({ a, b }: Edge, x: Metres): Metres => a.y + ((b.y - a.y) * (x - a.x
  * other, so each slab falls into trapezia. What reaches beyond the first layer counts as nothing.
  */
 export function overlay(layers: readonly Layer[]): Overlay {
-  const edges: Edge[] = layers.flatMap(({ points }, layer) =>
-    points.flatMap((p, i): Edge[] => {
+  const sides: Side[] = layers.flatMap(({ points }, layer) =>
+    points.flatMap((p, i): Side[] => {
       const q = points[(i + 1) % points.length] as Point;
       if (Math.abs(p.x - q.x) < E) return [];
       return [p.x < q.x ? { a: p, b: q, layer } : { a: q, b: p, layer }];
@@ -47,17 +56,21 @@ export function overlay(layers: readonly Layer[]): Overlay {
   // a table of all pairs, outside being the last row and column: it is asked and added to for every edge of every slab
   const borders = new Float64Array((count + 1) ** 2);
   const place = (a: number, b: number) => (a < 0 ? count : a) * (count + 1) + (b < 0 ? count : b);
-  const meet = (a: number, b: number, length: Metres) => {
+  const edges: Edge[] = [];
+  const nameOf = (layer: number) => layers[layer]?.id ?? '';
+  const meet = (a: number, b: number, from: Point, to: Point) => {
     if (a === b) return;
+    const length = Math.hypot(to.x - from.x, to.y - from.y);
+    edges.push({ a: nameOf(a), b: nameOf(b), from, to });
     borders[place(a, b)] = (borders[place(a, b)] ?? 0) + length;
     borders[place(b, a)] = (borders[place(b, a)] ?? 0) + length;
   };
-  const xs = cuts(layers, edges);
+  const xs = cuts(layers, sides);
   let before: Stretch[] = [];
   for (let i = 1; i < xs.length; i++) {
     const [left, right] = [xs[i - 1] as Metres, xs[i] as Metres];
     const mid = (left + right) / 2;
-    const across = edges
+    const across = sides
       .filter(({ a, b }) => a.x < mid && b.x > mid)
       .map((edge) => ({ edge, mid: yAt(edge, mid), left: yAt(edge, left), right: yAt(edge, right) }))
       .sort((p, q) => p.mid - q.mid);
@@ -70,7 +83,7 @@ export function overlay(layers: readonly Layer[]): Overlay {
       // edges that coincide enclose nothing: the border belongs to what lies beyond the last of them
       if (upper && upper.mid - lower.mid < E) return;
       const top = inside[0] ? inside.lastIndexOf(true) : OUTSIDE;
-      meet(below, top, Math.hypot(right - left, lower.right - lower.left));
+      meet(below, top, { x: left, y: lower.left }, { x: right, y: lower.right });
       below = top;
       if (!upper || top === OUTSIDE) return;
       const area = ((upper.left - lower.left + upper.right - lower.right) / 2) * (right - left);
@@ -78,10 +91,10 @@ export function overlay(layers: readonly Layer[]): Overlay {
       starts.push({ from: lower.left, to: upper.left, top });
       ends.push({ from: lower.right, to: upper.right, top });
     });
-    beside(before, starts, meet);
+    beside(left, before, starts, meet);
     before = ends;
   }
-  beside(before, [], meet);
+  beside(xs.at(-1) ?? 0, before, [], meet);
   const areas = new Map<string, SquareMetres>();
   const named = new Map<string, number[]>([['', [OUTSIDE]]]);
   layers.forEach(({ id }, i) => {
@@ -93,15 +106,15 @@ export function overlay(layers: readonly Layer[]): Overlay {
     const [as, bs] = [named.get(a) ?? [], named.get(b) ?? []];
     return as.reduce((sum, i) => sum + bs.reduce((s, j) => s + (borders[place(i, j)] ?? 0), 0), 0);
   };
-  return { areas, border };
+  return { areas, border, edges };
 }
 
 /** Where a slab begins: at every corner, and wherever two edges cross. */
-function cuts(layers: readonly Layer[], edges: readonly Edge[]): Metres[] {
+function cuts(layers: readonly Layer[], sides: readonly Side[]): Metres[] {
   const xs = layers.flatMap((layer) => layer.points.map((p) => p.x));
-  edges.forEach((p, i) => {
-    for (let j = i + 1; j < edges.length; j++) {
-      const q = edges[j] as Edge;
+  sides.forEach((p, i) => {
+    for (let j = i + 1; j < sides.length; j++) {
+      const q = sides[j] as Side;
       if (p.layer === q.layer) continue;
       const [from, to] = [Math.max(p.a.x, q.a.x), Math.min(p.b.x, q.b.x)];
       if (from >= to) continue;
@@ -114,9 +127,10 @@ function cuts(layers: readonly Layer[], edges: readonly Edge[]): Metres[] {
 
 /** What stands left and right of the upright line between two slabs. */
 function beside(
+  x: Metres,
   left: readonly Stretch[],
   right: readonly Stretch[],
-  meet: (a: number, b: number, length: Metres) => void,
+  meet: (a: number, b: number, from: Point, to: Point) => void,
 ): void {
   const ys: Metres[] = [];
   for (const { from, to } of left) ys.push(from, to);
@@ -125,6 +139,6 @@ function beside(
   const at = (list: readonly Stretch[], y: Metres) => list.find((s) => s.from < y && y < s.to)?.top ?? OUTSIDE;
   for (let i = 1; i < ys.length; i++) {
     const [from, to] = [ys[i - 1] as Metres, ys[i] as Metres];
-    if (to - from > E) meet(at(left, (from + to) / 2), at(right, (from + to) / 2), to - from);
+    if (to - from > E) meet(at(left, (from + to) / 2), at(right, (from + to) / 2), { x, y: from }, { x, y: to });
   }
 }

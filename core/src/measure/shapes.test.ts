@@ -9,9 +9,10 @@ import { FOOT } from '../units/si.ts';
 import { evaluate } from '../units/working.ts';
 import { arcOver, arcPoints } from './arc.ts';
 import { insetPerimeter } from './ceiling.ts';
-import { runsOn, seenOn } from './face.ts';
+import { seenOn } from './face.ts';
 import { polygonArea, type Point } from './geometry.ts';
 import { overlay, type Layer } from './overlay.ts';
+import { runsOn } from './runs.ts';
 import { takeoffRoom, type RoomTakeoff } from './takeoff.ts';
 
 function takeoff(sheet: string): RoomTakeoff {

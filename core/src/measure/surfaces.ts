@@ -1,7 +1,7 @@
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
 import type { Opening, Part, Room } from '../job/measured.ts';
-import type { SurfaceKind } from '../job/vocabulary.ts';
+import { familyOf, type SurfaceKind } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import { compute, given, type Working } from '../units/working.ts';
 import { phrase, type Word } from '../units/word.ts';
@@ -9,13 +9,13 @@ import type { Name, NameKind } from '../words/names.ts';
 import { TRIM } from '../words/terms.ts';
 import type { WallTakeoff } from './face.ts';
 import { boardLength, casingLength, isOffFloor, revealLength } from './openings.ts';
-import { topLength } from './outline.ts';
-import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
+import { cutOf, type Meeting } from './meetings.ts';
+import { PART_RULES, sizesOf } from './parts.ts';
 import type { Surface, TrimTakeoff } from './surface.ts';
 
 type Context = Pick<Job, 'settings'>;
 
-/** What there is to paint in a room, each with its id, area and lines. `parts`: the sound ones. */
+/** What there is to paint in a room, each with its id, area and the length of its lines. `parts`: the sound ones. */
 export function surfacesOf(
   job: Context,
   room: Room,
@@ -23,8 +23,10 @@ export function surfacesOf(
   trim: readonly TrimTakeoff[],
   parts: readonly Part[],
   ceilingArea: Working | null,
+  meetings: readonly Meeting[],
 ): Surface[] {
   const surfaces: Surface[] = [];
+  const cut = cutOf(meetings);
   const add = (id: string, kind: SurfaceKind, name: Name, area: Working, more: Partial<Measured> = {}) =>
     surfaces.push({
       id,
@@ -34,20 +36,16 @@ export function surfacesOf(
       wall: more.wall ?? null,
       area,
       length: more.length ?? 0,
-      cut: more.cut ?? 0,
+      cut: familyOf(kind) === 'trim' ? 0 : (cut.get(id) ?? 0),
     });
-  if (ceilingArea) {
-    const fixtures = parts.filter((p) => p.wall === null).reduce((s, p) => s + fixtureCut(job, p), 0);
-    const cut = walls.reduce((s, w) => s + topLength(w.outline), 0) + fixtures;
-    add(`${room.id}/ceiling`, 'ceiling', only('ceiling'), ceilingArea, { cut });
-  }
+  if (ceilingArea) add(`${room.id}/ceiling`, 'ceiling', only('ceiling'), ceilingArea);
   for (const w of walls) {
     const wall = w.wall.id;
     const { label } = w.wall;
-    add(`${wall}/field`, 'wall', { kind: 'wall', label, wall: null }, w.painted, { wall, cut: w.cut });
-    for (const { part, area, cut } of w.regions) {
+    add(`${wall}/field`, 'wall', { kind: 'wall', label, wall: null }, w.painted, { wall });
+    for (const { part, area } of w.regions) {
       const name = { kind: part.kind, label: part.label, wall: label };
-      add(`${wall}/region/${part.id}`, 'wall', name, area, { wall, cut });
+      add(`${wall}/region/${part.id}`, 'wall', name, area, { wall });
     }
   }
   for (const t of trim) add(`${room.id}/${t.kind}`, t.kind, only(t.kind), t.area, { length: t.length.value });
@@ -66,7 +64,7 @@ export function surfacesOf(
   }
   return surfaces;
 }
-type Measured = Pick<Surface, 'wall' | 'length' | 'cut'>;
+type Measured = Pick<Surface, 'wall' | 'length'>;
 
 /** A room has one of these. */
 const only = (kind: NameKind): Name => ({ kind, label: '', wall: null });

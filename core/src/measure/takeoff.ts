@@ -5,6 +5,7 @@ import type { Job } from '../job/types.ts';
 import type { Part, Room, TrimRun } from '../job/measured.ts';
 import type { TrimKind } from '../job/vocabulary.ts';
 import type { Problem } from '../units/problem.ts';
+import { groupBy } from '../units/group.ts';
 import { remember } from '../units/remember.ts';
 import type { Metres, SquareMetres, System } from '../units/si.ts';
 import { compute, given, unopened, type Working } from '../units/working.ts';
@@ -12,10 +13,11 @@ import { ceilingOver, insetPerimeter, planOf, type Ceiling } from './ceiling.ts'
 import { checkRoom, crossingWalls } from './check.ts';
 import { close, type Closure, type ClosureSettings, type WalkReadings } from './closure.ts';
 import { LINE, TRIM } from '../words/terms.ts';
-import { cornersOf, takeoffWall, type WallTakeoff } from './face.ts';
+import { takeoffWall, type WallTakeoff } from './face.ts';
 import { directions, polygonArea, walk, type Point } from './geometry.ts';
-import { outlineOf, topLength } from './outline.ts';
-import { fixtureCut, PART_RULES, sizesOf } from './parts.ts';
+import { MEETING_RULES, meetingsOf, type Meeting } from './meetings.ts';
+import { outlineOf } from './outline.ts';
+import { PART_RULES, sizesOf } from './parts.ts';
 import { reversedTurns } from './slips.ts';
 import type { Surface, TrimTakeoff } from './surface.ts';
 import { casingTrim, surfacesOf } from './surfaces.ts';
@@ -38,6 +40,8 @@ export interface RoomTakeoff {
   readonly ceiling: Ceiling | null;
   readonly ceilingArea: Working | null;
   readonly walls: readonly WallTakeoff[];
+  /** Where surfaces touch, and the sums of that by kind. */
+  readonly meetings: readonly Meeting[];
   readonly lines: readonly { readonly kind: LineKind; readonly length: Working }[];
   readonly trim: readonly TrimTakeoff[];
   /** Parts that are sound. */
@@ -102,7 +106,7 @@ function derive(job: Context, room: Room): RoomTakeoff {
   const covered = ceiling ? ceilingWith(job, room, ceiling, chords as Metres[], parts, wallTakeoffs) : null;
   if (covered && 'message' in covered) problems.push({ path: `rooms/${room.id}/parts`, message: covered.message });
   const ceilingArea = covered && !('message' in covered) ? covered : null;
-  const lines = gather(job, room, wallTakeoffs, parts);
+  const meetings = meetingsOf(job, room, wallTakeoffs, parts);
   const trim = takeoffTrim(room, wallTakeoffs);
   return {
     room,
@@ -114,13 +118,14 @@ function derive(job: Context, room: Room): RoomTakeoff {
     plan: plan.points,
     ceiling,
     ceilingArea,
-    lines,
+    meetings,
+    lines: sumLines(meetings, wallTakeoffs),
     trim,
     parts,
     perimeter: lengths.reduce((a, b) => a + b, 0),
     floorArea: whole ? polygonArea(plan.points) : null,
     walls: wallTakeoffs,
-    surfaces: surfacesOf(job, room, wallTakeoffs, trim, parts, ceilingArea),
+    surfaces: surfacesOf(job, room, wallTakeoffs, trim, parts, ceilingArea, meetings),
   };
 }
 
@@ -197,36 +202,23 @@ export const closureSettings = (job: Pick<Job, 'settings'>): ClosureSettings => 
   diagonalError: setting(job, 'diagonal.se'),
 });
 
-/** Cut-in length by kind of line, each line once: a corner belongs to two walls, and counts as high as the lower of them. */
-function gather(job: Context, room: Room, walls: readonly WallTakeoff[], parts: readonly Part[]): RoomTakeoff['lines'] {
-  const found = new Map<LineKind, { readonly of: () => string; readonly length: Metres }[]>();
-  const add = (kind: LineKind, length: Metres, of: () => string) => {
-    const list = found.get(kind);
-    if (list) list.push({ of, length });
-    else found.set(kind, [{ of, length }]);
-  };
-  walls.forEach(({ wall, outline, lines }, i) => {
-    const own = () => `wall ${wall.label}`;
-    for (const { kind, length } of lines) if (kind !== 'corner') add(kind, length, own);
-    if (room.trim.crown) add('crown-ceiling', topLength(outline), own);
-    const next = walls[(i + 1) % walls.length];
-    if (next && walls.length > 2)
-      add(
-        'corner',
-        Math.min(cornersOf(outline)[1], cornersOf(next.outline)[0]),
-        () => `${wall.label} to ${next.wall.label}`,
-      );
-  });
-  const overhead = parts.filter((p) => p.wall === null).reduce((sum, p) => sum + fixtureCut(job, p), 0);
-  if (overhead > 0) add('fixture', overhead, () => 'ceiling');
+/** Meetings added up by kind. */
+function sumLines(meetings: readonly Meeting[], walls: readonly WallTakeoff[]): RoomTakeoff['lines'] {
+  const byKind = groupBy(meetings, (meeting) => meeting.kind);
+  const on = (id: Id | null) => walls.find((w) => w.wall.id === id)?.wall.label;
+  const name = ({ wall }: Meeting) => (wall === null ? 'ceiling' : `wall ${on(wall)}`);
   return LINE_KINDS.flatMap((kind) => {
-    const list = found.get(kind);
+    const list = byKind.get(kind);
     if (!list) return [];
-    const length = list.reduce((sum, line) => sum + line.length, 0);
-    const terms = () => list.map((line) => given(line.of(), line.length, 'length'));
+    const length = list.reduce((sum, meeting) => sum + meeting.length, 0);
+    const terms = () => list.map((meeting) => given(name(meeting), meeting.length, 'length'));
     return [{ kind, length: unopened(length, () => compute('sum', LINE[kind], 'length', ...terms())) }];
   });
 }
+
+/** Length that a brush cuts walls and ceilings in along, each line once. */
+export const cutIn = ({ lines }: Pick<RoomTakeoff, 'lines'>): Metres =>
+  lines.reduce((sum, { kind, length }) => sum + (MEETING_RULES[kind].cut ? length.value : 0), 0);
 
 function takeoffTrim(room: Room, walls: readonly WallTakeoff[]): TrimTakeoff[] {
   const kinds = Object.entries(room.trim) as [TrimKind, TrimRun][];

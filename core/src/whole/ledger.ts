@@ -1,4 +1,4 @@
-import type { RoomTakeoff } from '../measure/takeoff.ts';
+import { cutIn, type RoomTakeoff } from '../measure/takeoff.ts';
 import type { JobOrder } from './whole.ts';
 
 /** The paint most likely to run short. */
@@ -34,7 +34,7 @@ export function orderedOf({ paints, labour, price }: JobOrder): Ordered {
 export const ledgerOf = (takeoffs: readonly RoomTakeoff[] | null, ordered: Ordered | null): Ledger => ({
   measured: takeoffs && {
     area: takeoffs.flatMap((t) => t.surfaces).reduce((sum, s) => sum + s.area.value, 0),
-    cutIn: takeoffs.flatMap((t) => t.lines).reduce((sum, line) => sum + line.length.value, 0),
+    cutIn: takeoffs.reduce((sum, t) => sum + cutIn(t), 0),
   },
   ordered,
 });

@@ -227,11 +227,15 @@ export const LINE: Words<LineKind> = {
   'wall-stair': 'wall to stairs',
   'wall-casing': phrase`wall to ${TRIM.casing}`,
   'wall-opening': 'wall to opening',
+  'wall-board': 'wall to window board',
   'wall-chair-rail': phrase`wall to ${TRIM['chair-rail']}`,
   'wall-picture-rail': phrase`wall to ${TRIM['picture-rail']}`,
   region: 'between finishes on a wall',
   cover: 'round what hides wall',
   fixture: 'round fixtures',
+  'baseboard-floor': phrase`${TRIM.baseboard} to floor`,
+  'casing-frame': phrase`${TRIM.casing} to lining`,
+  'frame-leaf': 'lining to door',
 };
 /** “Doors”, “sashes”, “skirtings”. */
 export const surfacesWord = (kind: SurfaceKind): Word =>

@@ -1,4 +1,4 @@
-import { gaps } from '@kovelin/core/measure/face.ts';
+import { gaps } from '@kovelin/core/measure/runs.ts';
 import type { Point } from '@kovelin/core/measure/geometry.ts';
 import type { RoomTakeoff, WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { shapesOf, type WallShapes } from './shapes.ts';

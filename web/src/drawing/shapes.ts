@@ -1,6 +1,6 @@
 import type { Opening, Part, Room } from '@kovelin/core/job/measured.ts';
 import type { TrimKind } from '@kovelin/core/job/vocabulary.ts';
-import { placeOf, trimBands } from '@kovelin/core/measure/face.ts';
+import { placeOf, trimBands } from '@kovelin/core/measure/runs.ts';
 import { boxOf, frameOf, isOffFloor, pointsOf } from '@kovelin/core/measure/openings.ts';
 import { pointsOfBox, polygonOf, type Box } from '@kovelin/core/measure/outline.ts';
 import { PART_RULES } from '@kovelin/core/measure/parts.ts';

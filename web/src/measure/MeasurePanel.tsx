@@ -104,7 +104,7 @@ export function Line({ label, children }: { label: string; children: ReactNode }
 function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
   const { system, state, session } = view;
   const school = state.shown.practice.openings;
-  const cut = wall.cut;
+  const cut = view.takeoff?.surfaces.find((s) => s.id === `${wall.wall.id}/field`)?.cut ?? 0;
   return (
     <>
       <Section title="Area">

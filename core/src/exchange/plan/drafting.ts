@@ -1,5 +1,5 @@
 import type { TrimKind } from '../../job/vocabulary.ts';
-import { placeOf, trimBands } from '../../measure/face.ts';
+import { placeOf, trimBands } from '../../measure/runs.ts';
 import { frameOf, isOffFloor, pointsOf } from '../../measure/openings.ts';
 import { pointsOfBox, polygonOf } from '../../measure/outline.ts';
 import { PART_RULES } from '../../measure/parts.ts';
