@@ -5,11 +5,11 @@ const may = {
   words: ['units', 'job'],
   measure: ['units', 'job', 'words'],
   specify: ['units', 'job', 'words', 'measure'],
-  lines: ['units', 'job', 'words', 'measure', 'specify'],
-  work: ['units', 'job', 'words', 'measure', 'specify', 'lines'],
-  order: ['units', 'job', 'words', 'measure', 'specify', 'lines', 'work'],
-  sequence: ['units', 'job', 'words', 'measure', 'specify', 'lines', 'work'],
-  whole: ['units', 'job', 'words', 'measure', 'specify', 'lines', 'work', 'order', 'sequence'],
+  paces: ['units', 'job', 'words', 'measure', 'specify'],
+  work: ['units', 'job', 'words', 'measure', 'specify', 'paces'],
+  order: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'work'],
+  sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'work'],
+  whole: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'work', 'order', 'sequence'],
 };
 const core = (folder) => `^core/src/${folder}/`;
 const rules = Object.entries(may).map(([folder, others]) => ({
@@ -27,7 +27,7 @@ module.exports = {
       comment: 'order/paint and order/cans know surfaces and systems, not minutes',
       severity: 'error',
       from: { path: '^core/src/order/(paint|cans|shortfall)' },
-      to: { path: '^core/src/(work|lines)/' },
+      to: { path: '^core/src/(work|paces)/' },
     },
     { name: 'core-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(web|server|e2e)/' } },
     {

@@ -1,5 +1,11 @@
 import { basename, extname } from 'node:path';
-import { orderContract, scheduleContract, specifyContract, takeoffContract } from '../exchange/contracts.ts';
+import {
+  orderContract,
+  scheduleContract,
+  specifyContract,
+  takeoffContract,
+  workContract,
+} from '../exchange/contracts.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
 import { baseOrder, basePlan, wholeOf } from '../whole/whole.ts';
@@ -10,6 +16,7 @@ const VERBS: Readonly<Record<string, (job: Job) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
   specify: (job) => ({ ok: true, value: specifyContract(job, wholeOf(job)) }),
   order: (job) => ({ ok: true, value: orderContract(job, baseOrder(job)) }),
+  work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
   schedule: (job) => {
     const schedule = basePlan(job);
     return schedule.problems.length

@@ -9,6 +9,11 @@ import type { Specified } from '../specify/specify.ts';
 import type { System } from '../units/si.ts';
 import { heading, said } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
+import { ruleOf } from '../paces/rules.ts';
+import { groupBy } from '../units/group.ts';
+import type { Working } from '../units/working.ts';
+import { dayOperations } from '../work/days.ts';
+import { isWaiting } from '../work/operations.ts';
 import { reasonWord } from '../words/reasons.ts';
 
 /** The headless contracts: plain JSON in SI units and degrees, documented in docs/formats.md. */
@@ -137,18 +142,65 @@ export const orderContract = (job: Job, order: JobOrder) => ({
   price: order.price,
 });
 
+/** Every operation with where its minutes come from; set-up and clean-up of the plan's days with them, trips not. */
+export function workContract(job: Job, { operations, surfaces }: Whole, plan: JobSchedule) {
+  const done = operations.map((op) => ({
+    id: op.id,
+    room: op.room,
+    surface: op.surface,
+    line: op.line,
+    kind: op.kind,
+    coat: op.coat,
+    quantity: op.quantity,
+    unit: ruleOf(op.kind).quantity,
+    minutes: op.minutes.value,
+    terms: termsOf(op.minutes, job.units),
+  }));
+  const ofDays = dayOperations(job, plan.personDays).map((op) => ({
+    ...op,
+    room: null,
+    surface: null,
+    line: null,
+    coat: 0,
+    quantity: 1,
+    unit: ruleOf(op.kind).quantity,
+    minutes: op.minutes.value,
+    terms: termsOf(op.minutes, job.units),
+  }));
+  const all = [...done, ...ofDays];
+  const byKind = Object.fromEntries(
+    [...groupBy(all, (op) => op.kind)].map(([kind, ops]) => [kind, ops.reduce((sum, op) => sum + op.minutes, 0)]),
+  );
+  return {
+    operations: all,
+    minutes: all.reduce((sum, op) => sum + op.minutes, 0),
+    byKind,
+    travel: plan.travel,
+    waiting: surfaces.filter(isWaiting).map((s) => s.surface.id),
+  };
+}
+
+/** The tree of a figure, its names said. */
+const termsOf = (working: Working, units: System): unknown => ({
+  name: said(working.name, units),
+  value: working.value,
+  ...(working.op === 'given' ? {} : { op: working.op, of: working.of.map((term) => termsOf(term, units)) }),
+});
+
 export const scheduleContract = (job: Job, s: JobSchedule) => ({
   crew: job.crew.people.map((person) => person.name),
   workingTime: s.workingTime,
   tasks: s.placed.map(({ task, pieces, who }) => ({
     id: task.id,
-    surface: task.operation.surface,
-    operation: task.operation.kind,
-    coat: task.operation.coat,
+    room: task.go.room,
+    surface: task.surface,
+    operation: task.kind,
+    coat: task.coat,
+    operations: task.operations.map((op) => op.id),
     work: task.work,
     people: task.people,
     interruptible: task.interruptible,
-    after: task.after,
+    after: task.after.map((lag) => ({ ...lag, because: said(reasonWord({ rule: lag.because, with: {} }), job.units) })),
     pieces,
     who: who.map((index) => job.crew.people[index]?.name ?? ''),
   })),
@@ -158,6 +210,16 @@ export const scheduleContract = (job: Job, s: JobSchedule) => ({
     setUp,
     cleanUp,
   })),
+  travel: s.placed.flatMap(({ task, travel }) =>
+    travel
+      ? travel.who.map((index) => ({
+          who: job.crew.people[index]?.name ?? '',
+          room: task.go.room,
+          task: task.id,
+          pieces: travel.pieces,
+        }))
+      : [],
+  ),
   finish: s.finish,
   bound: s.bound,
 });

@@ -118,7 +118,7 @@ export function formatRoom(room: Room, system: System): string {
   for (const check of room.checks) lines.push(`check ${labelOf(check.from)} ${labelOf(check.to)} ${w(check.length)}`);
   for (const [kind, run] of Object.entries(room.trim) as [TrimKind, TrimRun][])
     lines.push(
-      `trim ${said(TRIM_KEYWORDS[kind], system)} ${write(run.face, system, true)}${run.girth ? ` girth ${write(run.girth, system, true)}` : ''}${run.at ? ` at ${w(run.at)}` : ''}`,
+      `trim ${said(TRIM_KEYWORDS[kind], system)} ${write(run.face, system, true)}${run.girth ? ` girth ${write(run.girth, system, true)}` : ''}${run.at ? ` at ${w(run.at)}` : ''}${run.later ? ' later' : ''}`,
     );
   return lines.join('\n');
 }

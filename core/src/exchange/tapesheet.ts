@@ -405,13 +405,15 @@ function readTrim(line: Line, number: number, room: Building): void {
   const face = line.reading('a face', { unit: undefined, max: 1 });
   let girth: Reading | null = null;
   let at: Reading | null = null;
+  let later = false;
   while (!line.done)
     if (line.keyword('girth')) girth = line.reading('a girth', { unit: undefined, max: 1 });
     else if (line.keyword('at')) at = line.reading('a height', { max: 20 });
+    else if (line.keyword('later')) later = true;
     else break;
   const rail = kind === 'chair-rail' || kind === 'picture-rail';
   if (rail && !at) line.fail(`Say how high it is: trim ${keywords(kind)} 2 1/2" at 3'.`);
   if (!rail && at) line.fail(`A ${keywords(kind)} has its place; leave “at” out.`, column);
-  room.trim[kind] = { face, girth, at };
+  room.trim[kind] = { face, girth, at, later };
   room.lines.set(`trim ${kind}`, number);
 }

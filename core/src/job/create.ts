@@ -37,7 +37,7 @@ export const STARTING_DAY = 34_650;
 export function newJob(id: Id, name: string, units: System = 'imperial', rooms: readonly Room[] = []): Job {
   return {
     format: 'kovelin-job',
-    version: 5,
+    version: 6,
     id,
     name,
     units,

@@ -99,6 +99,8 @@ export interface TrimRun {
   readonly girth: Reading | null;
   /** Height above the floor of its lower edge; null where the kind says it (baseboard, crown). */
   readonly at: Reading | null;
+  /** Still to come: it hides wall, is not painted, and nothing is cut fine along it. */
+  readonly later: boolean;
 }
 
 export interface Room {

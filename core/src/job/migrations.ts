@@ -154,12 +154,30 @@ function toVersion4(job: Json): Json {
   };
 }
 
+/** 6: minutes step by step, so that what stood for several of them at once is gone; trim that is still to come. */
+function toVersion6(job: Json): Json {
+  const { ...settings } = isRecord(job['settings']) ? job['settings'] : {};
+  for (const gone of ['pace.prep', 'pace.prepTrim', 'pace.prime', 'prep.poor']) Reflect.deleteProperty(settings, gone);
+  const room = (r: Json): Json => ({
+    ...r,
+    trim: over({ trim: r['trim'] }, 'trim', (run) => ({ ...run, later: false }))['trim'],
+  });
+  return {
+    ...each(job, 'rooms', room),
+    settings: isRecord(job['settings'])
+      ? reword(settings, { 'load.minutes': ['travel.minutes', {}] })
+      : job['settings'],
+    version: 6,
+  };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
   2: toVersion3,
   3: toVersion4,
   4: toVersion5,
+  5: toVersion6,
 };
 
 /** From whatever version it says, through every step to the one in force. */

@@ -136,7 +136,10 @@ const room = shape<Room>({
     .max(MOST.diagonals)
     .required(),
   trim: Joi.object()
-    .pattern(one(v.TRIM_KINDS), Joi.object({ face: size, girth: maybeSize, at: maybePlace }))
+    .pattern(
+      one(v.TRIM_KINDS),
+      Joi.object({ face: size, girth: maybeSize, at: maybePlace, later: Joi.boolean().required() }),
+    )
     .required(),
   parts: table(parts, MOST.parts),
 });
@@ -318,7 +321,7 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(5).required(),
+  version: Joi.number().valid(6).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),

@@ -8,7 +8,7 @@ import type { Money, System } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 5;
+  readonly version: 6;
   readonly id: Id;
   readonly name: string;
   readonly units: System;

@@ -221,9 +221,95 @@ export const LINE_KINDS = [
 ] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
 
-/** What is done, and priced as labour. */
-export const OPERATIONS = ['protect', 'prep', 'prime', 'cut', 'roll', 'brush', 'mask', 'unmask', 'clear'] as const;
+/** What is done, in the order a room sees it. */
+export const OPERATIONS = [
+  'set-up',
+  'furniture-out',
+  'cloths-down',
+  'platform',
+  'power-off',
+  'detectors-covered',
+  'curtains-off',
+  'plates-off',
+  'hardware-off',
+  'wash',
+  'degrease',
+  'rinse',
+  'scrape',
+  'fill',
+  'degloss',
+  'sand',
+  'dust',
+  'caulk',
+  'prime-spot',
+  'prime-cut',
+  'prime-roll',
+  'prime-brush',
+  'prime-faces',
+  'rub',
+  'mask',
+  'card',
+  'cut',
+  'roll',
+  'brush',
+  'edges',
+  'faces',
+  'unmask',
+  'look',
+  'touch-up',
+  'detectors-uncovered',
+  'plates-on',
+  'hardware-on',
+  'curtains-on',
+  'power-on',
+  'furniture-back',
+  'cloths-up',
+  'clean-up',
+] as const;
 export type OperationKind = (typeof OPERATIONS)[number];
+
+/** Operations that are one go of work: what a plan places, in the order a room sees it. */
+export const TASKS = [
+  'protect',
+  'wash',
+  'fill',
+  'sand',
+  'caulk',
+  'spot',
+  'prime-cut',
+  'prime-roll',
+  'prime-brush',
+  'mask',
+  'card',
+  'cut',
+  'roll',
+  'brush',
+  'unmask',
+  'look',
+  'touch-up',
+  'clear',
+] as const;
+export type TaskKind = (typeof TASKS)[number];
+
+/** What labour is priced by. */
+export const LABOUR_GROUPS = [
+  'protect',
+  'prep',
+  'prime',
+  'mask',
+  'cut',
+  'roll',
+  'brush',
+  'look',
+  'clear',
+  'travel',
+  'daily',
+] as const;
+export type LabourGroup = (typeof LABOUR_GROUPS)[number];
+
+/** What is in the hand. */
+export const TOOLS = ['none', 'sponge', 'scraper', 'knife', 'paper', 'gun', 'tape', 'brush', 'roller'] as const;
+export type Tool = (typeof TOOLS)[number];
 
 /** What is bought besides paint. */
 export const MATERIALS = [

@@ -21,4 +21,10 @@ export interface Surface {
   readonly length: Metres;
   /** Lines a brush cuts in along this surface. */
   readonly cut: Metres;
+  /** Painted edges of a door’s leaf; 0 for anything else. */
+  readonly edges: Metres;
+  /** Its highest place above the floor it is worked from; 0: within a hand's reach. */
+  readonly high: Metres;
+  /** It is worked over stairs. */
+  readonly stairs: boolean;
 }

@@ -10,7 +10,9 @@ import { TRIM } from '../words/terms.ts';
 import type { WallTakeoff } from './face.ts';
 import { boardLength, casingLength, isOffFloor, revealLength } from './openings.ts';
 import { cutOf, type Meeting } from './meetings.ts';
+import { climbs } from './outline.ts';
 import { PART_RULES, sizesOf } from './parts.ts';
+import { placeOf } from './runs.ts';
 import type { Surface, TrimTakeoff } from './surface.ts';
 
 type Context = Pick<Job, 'settings'>;
@@ -37,22 +39,31 @@ export function surfacesOf(
       area,
       length: more.length ?? 0,
       cut: familyOf(kind) === 'trim' ? 0 : (cut.get(id) ?? 0),
+      edges: more.edges ?? 0,
+      high: more.high ?? 0,
+      stairs: more.stairs ?? false,
     });
-  if (ceilingArea) add(`${room.id}/ceiling`, 'ceiling', only('ceiling'), ceilingArea);
+  const tall = walls.map(standing);
+  const over = { high: Math.max(0, ...tall.map((t) => t.high)), stairs: tall.some((t) => t.stairs) };
+  if (ceilingArea) add(`${room.id}/ceiling`, 'ceiling', only('ceiling'), ceilingArea, over);
   for (const w of walls) {
     const wall = w.wall.id;
     const { label } = w.wall;
-    add(`${wall}/field`, 'wall', { kind: 'wall', label, wall: null }, w.painted, { wall });
+    const placed = { wall, ...standing(w) };
+    add(`${wall}/field`, 'wall', { kind: 'wall', label, wall: null }, w.painted, placed);
     for (const { part, area } of w.regions) {
       const name = { kind: part.kind, label: part.label, wall: label };
-      add(`${wall}/region/${part.id}`, 'wall', name, area, { wall });
+      add(`${wall}/region/${part.id}`, 'wall', name, area, { ...placed, high: placeOf(part, w.outline).top });
     }
   }
-  for (const t of trim) add(`${room.id}/${t.kind}`, t.kind, only(t.kind), t.area, { length: t.length.value });
+  for (const t of trim) {
+    const high = t.kind === 'crown' ? over : {};
+    add(`${room.id}/${t.kind}`, t.kind, only(t.kind), t.area, { length: t.length.value, ...high });
+  }
   for (const w of walls)
     for (const o of w.openings)
-      for (const { id, kind, name, area, length } of piecesOf(job, o, isOffFloor(o, w.outline)))
-        add(`${o.id}/${id}`, kind, name, area, { wall: w.wall.id, length });
+      for (const { id, kind, name, area, length, edges } of piecesOf(job, o, isOffFloor(o, w.outline)))
+        add(`${o.id}/${id}`, kind, name, area, { wall: w.wall.id, length, edges });
   for (const part of parts) {
     const rule = PART_RULES[part.kind];
     if (!rule.paints || !rule.area) continue;
@@ -64,21 +75,27 @@ export function surfacesOf(
   }
   return surfaces;
 }
-type Measured = Pick<Surface, 'wall' | 'length'>;
+type Measured = Pick<Surface, 'wall' | 'length' | 'edges' | 'high' | 'stairs'>;
+
+/** How high a wall goes above its foot, and whether that climbs. */
+const standing = ({ outline }: WallTakeoff): Pick<Surface, 'high' | 'stairs'> => ({
+  high: Math.max(...outline.top.map((p) => p.y)) - Math.min(...outline.foot.map((p) => p.y)),
+  stairs: climbs(outline),
+});
 
 /** A room has one of these. */
 const only = (kind: NameKind): Name => ({ kind, label: '', wall: null });
 
-type Piece = Pick<Surface, 'id' | 'kind' | 'name' | 'area' | 'length'>;
+type Piece = Pick<Surface, 'id' | 'kind' | 'name' | 'area' | 'length' | 'edges'>;
 
 /** What is painted of an opening besides its casing on this side. */
 function piecesOf(job: Context, o: Opening, offFloor: boolean): Piece[] {
   const pieces: Piece[] = [];
-  const add = (id: string, kind: SurfaceKind, name: NameKind, area: Working, length: Metres = 0) =>
-    pieces.push({ id, kind, name: { kind: name, label: o.label, wall: null }, area, length });
+  const add = (id: string, kind: SurfaceKind, name: NameKind, area: Working, length: Metres = 0, edges: Metres = 0) =>
+    pieces.push({ id, kind, name: { kind: name, label: o.label, wall: null }, area, length, edges });
   const run = (name: Word, length: Metres, girth: Metres) =>
     compute('product', name, 'area', given('run', length, 'length'), given('girth', girth, 'length'));
-  if (o.leaf !== 'none') add('leaf', 'door', 'door', leafArea(job, o));
+  if (o.leaf !== 'none') add('leaf', 'door', 'door', leafArea(job, o), 0, 2 * o.height.metres + o.width.metres);
   if (o.kind === 'door' && o.frame) {
     const length = revealLength(o, false);
     const girth = o.frame.metres + setting(job, 'door.stop');

@@ -221,7 +221,7 @@ export const cutIn = ({ lines }: Pick<RoomTakeoff, 'lines'>): Metres =>
   lines.reduce((sum, { kind, length }) => sum + (MEETING_RULES[kind].cut ? length.value : 0), 0);
 
 function takeoffTrim(room: Room, walls: readonly WallTakeoff[]): TrimTakeoff[] {
-  const kinds = Object.entries(room.trim) as [TrimKind, TrimRun][];
+  const kinds = (Object.entries(room.trim) as [TrimKind, TrimRun][]).filter(([, run]) => !run.later);
   const result = kinds.map(([kind, run]): TrimTakeoff => {
     const terms = walls.map((w) => given(`wall ${w.wall.label}`, w.runs[kind] ?? 0, 'length'));
     const length = compute('sum', TRIM[kind], 'length', ...terms);

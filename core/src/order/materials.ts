@@ -8,12 +8,14 @@ import { gritsFor } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
+import { groupBy } from '../units/group.ts';
 import { INCH, type Metres, type Money } from '../units/si.ts';
 import { compute, given, unopened, type Dimension, type Working } from '../units/working.ts';
 import { phrase, type Word } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { HOLES, THE, TRIM } from '../words/terms.ts';
-import { maskedLength } from '../work/operations.ts';
+import { isCarded, lengthOf } from '../work/lines.ts';
+import { maskedOf } from '../work/operations.ts';
 import type { PaintLine } from './paint.ts';
 
 /** Where in a shop it stands: the order of the shopping list. */
@@ -150,13 +152,15 @@ function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   );
   const present = new Set(surfaces.map((s) => s.surface.room));
   const rooms = takeoffs.filter((t) => present.has(t.room.id));
+  const inRoom = groupBy(surfaces, (s) => s.surface.room);
+  const masked = (t: RoomTakeoff) => maskedOf(job, t, inRoom.get(t.room.id) ?? []);
   const lined = (onRough: boolean) =>
     sum(
       'lines taped',
       'length',
       rooms
         .filter((t) => rough.has(t.room.id) === onRough)
-        .map((t) => given(t.room.name, maskedLength(job, t), 'length')),
+        .map((t) => given(t.room.name, lengthOf(masked(t).filter((m) => !isCarded(m))), 'length')),
     );
   const glass = rooms.flatMap((t) =>
     t.walls.flatMap((w) =>
@@ -171,22 +175,18 @@ function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
       .map((p) => given(p.label, (p.width?.metres ?? 0) * (p.height?.metres ?? 0), 'area')),
   );
   const floors = rooms.map((t) => t.floorArea ?? 0);
-  const list = [
+  // a shield is moved along, so that a person needs one, however long the wall
+  const shields = rooms.some((t) => masked(t).some(isCarded)) ? job.crew.people.length : 0;
+  return [
+    need('tape', per(job, 'tape', lined(false), 'tape.length'), EDGE),
+    need('tape-fine', per(job, 'better tape on rough walls', lined(true), 'tape.length'), EDGE),
+    need('card', given('a person', shields, 'count')),
     need('film', per(job, 'masking film', sum('covered', 'area', [...glass, ...hidden]), 'film.area')),
     need(
       'drop-cloth',
       per(job, phrase`${THE.dropCloth}s`, given('largest floor', Math.max(0, ...floors), 'area'), 'dropcloth.area'),
     ),
   ];
-  if (job.practice.trimOrder === 'trim-first')
-    return [
-      need('tape', per(job, 'tape', lined(false), 'tape.length'), EDGE),
-      need('tape-fine', per(job, 'better tape on rough walls', lined(true), 'tape.length'), EDGE),
-      ...list,
-    ];
-  // a shield is moved along, so that a person needs one, however long the wall
-  const shields = rooms.some((t) => maskedLength(job, t) > 0) ? job.crew.people.length : 0;
-  return [need('card', given('a person', shields, 'count')), ...list];
 }
 
 /** The list kept under a key, made when it is first asked for. */
@@ -264,11 +264,13 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   ];
 }
 
-function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
+function rolling({ job, surfaces: all, paints, days }: MaterialQuestion): Need[] {
   const people = job.crew.people.length;
+  /** Who may roll at one time: two painters do not share a cover. */
+  const hands = (rolled: number) => Math.max(1, Math.min(people, rolled));
   const covers = new Map<string, { size: MaterialSize; working: Working[] }>();
   for (const paint of paints) {
-    const sizes = new Map<string, { size: MaterialSize; litres: number; coats: number }>();
+    const sizes = new Map<string, { size: MaterialSize; litres: number; coats: number; surfaces: number }>();
     for (const { specified: s, litres } of paint.uses) {
       const { pile, width, fabric } = effective(s.system.cover);
       const key = `${pile} ${width} ${fabric}`;
@@ -278,9 +280,10 @@ function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
         size: { pile, width, fabric },
         litres: (old?.litres ?? 0) + litres.value,
         coats: Math.max(old?.coats ?? 0, coats),
+        surfaces: (old?.surfaces ?? 0) + 1,
       });
     }
-    for (const [key, { size, litres, coats }] of sizes) {
+    for (const [key, { size, litres, coats, surfaces }] of sizes) {
       const worn = Math.max(
         Math.ceil(litres / setting(job, 'cover.litres')),
         Math.ceil(days / setting(job, 'cover.days')),
@@ -290,7 +293,11 @@ function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
       const entry = covers.get(key) ?? { size, working: [] };
       entry.working.push(
         sum(name, 'count', [
-          given('worn by litres and days', coats > 1 ? Math.max(1, worn - 1) : worn, 'count'),
+          given(
+            'worn by litres and days, one a painter',
+            Math.max(hands(surfaces), coats > 1 ? worn - 1 : worn),
+            'count',
+          ),
           given('a new one for the last coat', coats > 1 ? 1 : 0, 'count'),
         ]),
       );
@@ -298,12 +305,12 @@ function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
     }
   }
   const brushes = new Map<number, Set<string>>();
-  for (const s of surfaces) {
+  for (const s of all) {
     const { width } = effective(s.system.brush);
     brushes.set(width, (brushes.get(width) ?? new Set()).add(s.product.base));
   }
-  const widths = new Set(surfaces.map((s) => effective(s.system.cover).width));
-  const broad = surfaces.some((s) => s.surface.kind === 'wall' || s.surface.kind === 'ceiling');
+  const widths = new Set(all.map((s) => effective(s.system.cover).width));
+  const broad = all.some((s) => s.surface.kind === 'wall' || s.surface.kind === 'ceiling');
   const dose = sum(
     'conditioner',
     'volume',
@@ -315,7 +322,7 @@ function rolling({ job, surfaces, paints, days }: MaterialQuestion): Need[] {
     ),
     ...[...widths].map((width) => need('frame', given('people', people, 'count'), { width })),
     need('pole', given('people who roll', broad ? people : 0, 'count')),
-    need('tray', given('people', surfaces.length ? people : 0, 'count')),
+    need('tray', given('people', all.length ? people : 0, 'count')),
     need('liner', given('paints', paints.length, 'count')),
     ...[...brushes].map(([width, bases]) =>
       need(

@@ -12,7 +12,7 @@ import { lrvOf } from '../specify/colour.ts';
 import { effective } from '../specify/reasons.ts';
 import { buyingRate } from '../specify/spread.ts';
 import { isPorous } from '../specify/system.ts';
-import { dilution, type Specified } from '../specify/specify.ts';
+import { cutCoatsOf, dilution, type Specified } from '../specify/specify.ts';
 import { INCH, type Litres } from '../units/si.ts';
 import { remember } from '../units/remember.ts';
 import { compute, given, unopened, type Working } from '../units/working.ts';
@@ -121,6 +121,7 @@ const usesOf = remember((s: Specified, settings: Job['settings']): { primer: Pai
       share: 1,
       thirst: under,
       coats: effective(s.system.coats),
+      cuts: cutCoatsOf(s) - effective(s.system.coats),
     }),
   };
 });
@@ -135,6 +136,8 @@ interface Coats {
   readonly share: number;
   /** How much of a porous ground's thirst is left for the first of them, 0-1. */
   readonly thirst: number;
+  /** Times that the band along the edges is cut more often than the field is rolled. */
+  readonly cuts?: number;
 }
 
 /**
@@ -149,7 +152,7 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
   const full = films.reduce((sum, film) => sum + film, 0);
   const texture = setting(job, `texture.${s.survey.texture}` as DefaultKey);
   const painted = paintedWith(job, s);
-  const litres = unopened((painted.value * full * texture * s.nap.film * c.share) / rate, () => {
+  const rolled = unopened((painted.value * full * texture * s.nap.film * c.share) / rate, () => {
     const factors = [
       ['texture', texture],
       [THE.pile, s.nap.film],
@@ -164,7 +167,27 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
       given(product.solids ? 'spread by solids, less losses' : 'label rate', rate, 'spread'),
     );
   });
-  return { specified: s, litres, coats: films.map((film) => (full ? (litres.value * film) / full : 0)) };
+  const band = bandAgain(job, s, (c.cuts ?? 0) * c.dose, texture / rate);
+  const litres = band ? compute('sum', nameWord(s.surface.name), 'volume', rolled, band) : rolled;
+  const coats = films.map((film) => (full ? (rolled.value * film) / full : 0));
+  // the band is cut more often before the first coat of the field
+  const first = (coats[0] ?? 0) + (band?.value ?? 0);
+  return { specified: s, litres, coats: coats.map((value, i) => (i === 0 ? first : value)) };
+}
+
+/** Paint of the cuts that go beyond the coats of the field; null: there are none. */
+function bandAgain(job: Pick<Job, 'settings'>, s: Specified, cuts: number, litresPerArea: number): Working | null {
+  if (cuts <= 0 || s.surface.cut === 0) return null;
+  return compute(
+    'product',
+    'cut more often than rolled',
+    'volume',
+    given('cuts more', cuts, 'count'),
+    given('cut in', s.surface.cut, 'length'),
+    given('band', setting(job, 'cut.band'), 'length'),
+    given('film of the band', setting(job, 'hiding.cutFilm'), 'ratio'),
+    given('litres to the square metre', litresPerArea, 'ratio'),
+  );
 }
 
 function paintedWith(job: Pick<Job, 'settings'>, s: Specified): Working {

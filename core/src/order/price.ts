@@ -1,13 +1,15 @@
 import type { Id } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Minutes, Money } from '../units/si.ts';
-import { OPERATIONS, type OperationKind } from '../job/vocabulary.ts';
+import { LABOUR_GROUPS, type LabourGroup } from '../job/vocabulary.ts';
+import { ruleOf } from '../paces/rules.ts';
+import { groupBy } from '../units/group.ts';
 import type { Operation } from '../work/operations.ts';
 import { daily, dayLength, type WorkDays } from '../work/days.ts';
 
 /** A line of labour: by kind of work where hours are billed, by person where days are. */
 export interface LabourLine {
-  readonly kind: OperationKind | 'daily' | 'person';
+  readonly kind: LabourGroup | 'person';
   /** Who, where days are billed. */
   readonly person: Id | null;
   readonly minutes: Minutes;
@@ -25,23 +27,22 @@ export interface Labour {
 export const hourlyOf = ({ crew }: Pick<Job, 'crew'>): number =>
   crew.people.reduce((sum, p) => sum + p.day, 0) / crew.people.length / (dayLength({ crew }) / 60);
 
-/** Minutes and their cost, set-up and clean-up of the days with them; the cost is the sum of the lines. */
+/** Minutes and their cost, set-up and clean-up of the days and the trips with them; the cost is the sum of the lines. */
 export function priceLabour(
   job: Pick<Job, 'crew' | 'settings' | 'pricing'>,
   operations: readonly Operation[],
-  { days, byPerson }: WorkDays,
+  { days, byPerson, travel }: WorkDays,
 ): Labour {
   const worked = operations.reduce((sum, op) => sum + op.minutes.value, 0);
   const aDay = daily(job);
   const allDays = byPerson.reduce((sum, own) => sum + own, 0) * aDay;
   const hourly = hourlyOf(job);
-  const byKind = [
-    ...OPERATIONS.map((kind) => ({
-      kind,
-      minutes: operations.filter((op) => op.kind === kind).reduce((sum, op) => sum + op.minutes.value, 0),
-    })),
-    { kind: 'daily' as const, minutes: allDays },
-  ].filter(({ minutes }) => minutes > 0);
+  const done = groupBy(operations, (op) => ruleOf(op.kind).group);
+  const other: Readonly<Partial<Record<LabourGroup, Minutes>>> = { daily: allDays, travel };
+  const byKind = LABOUR_GROUPS.map((kind) => ({
+    kind,
+    minutes: (done.get(kind) ?? []).reduce((sum, op) => sum + op.minutes.value, other[kind] ?? 0),
+  })).filter(({ minutes }) => minutes > 0);
   const lines =
     job.pricing.billed === 'hours'
       ? byKind.map(({ kind, minutes }): LabourLine => ({
@@ -53,10 +54,10 @@ export function priceLabour(
       : job.crew.people.map((person, i): LabourLine => ({
           kind: 'person',
           person: person.id,
-          minutes: worked / job.crew.people.length + (byPerson[i] ?? 0) * aDay,
+          minutes: (worked + travel) / job.crew.people.length + (byPerson[i] ?? 0) * aDay,
           cost: (byPerson[i] ?? 0) * person.day,
         }));
-  return { lines, minutes: worked + allDays, days, cost: lines.reduce((sum, line) => sum + line.cost, 0) };
+  return { lines, minutes: worked + travel + allDays, days, cost: lines.reduce((sum, line) => sum + line.cost, 0) };
 }
 
 export const PRICE_LINES = ['paint', 'materials', 'labour', 'overhead', 'margin', 'tax'] as const;

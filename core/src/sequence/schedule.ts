@@ -21,7 +21,7 @@ import {
   type Span,
 } from './calendar.ts';
 import { lowerBound, scheduleTasks, type Placed, type Schedule, type SearchOptions } from './search.ts';
-import { tasksOf, type Task } from './tasks.ts';
+import { leastTravel, tasksOf, type Task } from './tasks.ts';
 
 /** A person's day, minutes from the job's start. */
 export interface PersonDay {
@@ -42,14 +42,15 @@ export interface JobSchedule extends Schedule {
   readonly workingTime: readonly Span[];
   /** Who works on which day, and when they set up and clean up. */
   readonly personDays: readonly PersonDay[];
-  /** Person-minutes of all its tasks. */
+  /** Person-minutes of all its tasks; and of the trips to them. */
   readonly minutes: Minutes;
+  readonly travel: Minutes;
   readonly problems: readonly PlanProblem[];
 }
 
 /** What the search reads of a task. */
-const bare = ({ id, work, people, interruptible, after, operation }: Task) =>
-  [id, work, people, interruptible, after, operation.surface] as const;
+const bare = ({ id, work, people, interruptible, after, surface, trip }: Task) =>
+  [id, work, people, interruptible, after, surface, trip] as const;
 
 /** The same tasks on the same calendar are not searched twice, whatever else of the job changed. */
 const search = rememberLast(
@@ -86,8 +87,8 @@ export function scheduleJob(
   );
   const tooLong = tasks.filter((t) => !t.interruptible && t.work > longest + 1e-9);
   const problems = tooLong.map((t): PlanProblem => ({
-    path: t.operation.surface,
-    message: phrase`${names.get(t.operation.surface) ?? 'This'} takes ${formatMinutes(t.work)} without a stop with ${t.people} on it, and the longest working stretch is ${formatMinutes(longest)}. Put more people on the job, or work a longer stretch that day.`,
+    path: t.surface,
+    message: phrase`${names.get(t.surface) ?? 'This'} takes ${formatMinutes(t.work)} without a stop with ${t.people} on it, and the longest working stretch is ${formatMinutes(longest)}. Put more people on the job, or work a longer stretch that day.`,
   }));
   const found = problems.length ? null : searched(tasks, calendar, crew.length, options);
   if (!found) {
@@ -112,12 +113,20 @@ export function scheduleJob(
       workingTime: workingTime(hours, 0),
       personDays: [],
       minutes,
+      travel: leastTravel(tasks),
       problems,
     };
   }
   const personDays = personDaysOf(found.placed, hours, calendar, setting(job, 'day.cleanUp'));
-  return { ...found, crew, workingTime: workingTime(hours, found.finish), personDays, minutes, problems };
+  const travel = travelOf(found.placed);
+  return { ...found, crew, workingTime: workingTime(hours, found.finish), personDays, minutes, travel, problems };
 }
+
+const lengthOf = (pieces: readonly Span[]): Minutes => pieces.reduce((sum, [from, to]) => sum + to - from, 0);
+
+/** Person-minutes of fetching. */
+const travelOf = (placed: readonly Placed[]): Minutes =>
+  placed.reduce((sum, { travel }) => sum + (travel ? lengthOf(travel.pieces) * travel.who.length : 0), 0);
 
 /** Everybody sets up at the beginning of a day on which they do anything, and cleans up after the last of it. */
 function personDaysOf(placed: readonly Placed[], hours: Calendar, calendar: Calendar, cleanUp: Minutes): PersonDay[] {
@@ -146,12 +155,13 @@ function personDaysOf(placed: readonly Placed[], hours: Calendar, calendar: Cale
 /** The days of a plan; where none fits, as many as its minutes fill. */
 export function daysOf(
   job: Pick<Job, 'settings' | 'crew'>,
-  { personDays, problems, minutes }: Pick<JobSchedule, 'personDays' | 'problems' | 'minutes'>,
+  { personDays, problems, minutes, travel }: Pick<JobSchedule, 'personDays' | 'problems' | 'minutes' | 'travel'>,
 ): WorkDays {
-  if (problems.length) return countedDays(job, minutes);
+  if (problems.length) return countedDays(job, minutes, travel);
   return {
     days: new Set(personDays.map((p) => p.day)).size,
     byPerson: job.crew.people.map((_, i) => personDays.filter((p) => p.person === i).length),
+    travel,
     planned: true,
   };
 }

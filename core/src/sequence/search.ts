@@ -1,15 +1,16 @@
 import { groupBy } from '../units/group.ts';
 import { seeded } from '../units/random.ts';
 import type { Minutes } from '../units/si.ts';
-import type { Operation } from '../work/operations.ts';
 import { crewTime, fit, HORIZON, longestStretch, nextWorking, type Calendar, type Span } from './calendar.ts';
-import type { Task } from './tasks.ts';
+import { leastTravel, type Task } from './tasks.ts';
 
 export interface Placed<T extends SmallTask = Task> {
   readonly task: T;
   readonly pieces: readonly Span[];
   /** Indices into the crew. */
   readonly who: readonly number[];
+  /** Fetching before the first piece, and by whom; null: nobody has to. */
+  readonly travel: { readonly pieces: readonly Span[]; readonly who: readonly number[] } | null;
 }
 export interface Schedule<T extends SmallTask = Task> {
   readonly placed: readonly Placed<T>[];
@@ -17,12 +18,14 @@ export interface Schedule<T extends SmallTask = Task> {
   /** Proven: nobody finishes earlier. Reads the tasks and the calendar, never the schedule. */
   readonly bound: Minutes;
 }
-/** What the scheduler needs of a task; a job's own tasks carry their operation too. */
-export type SmallTask = Pick<Task, 'id' | 'work' | 'people' | 'interruptible' | 'after'> & {
-  readonly operation?: Pick<Operation, 'surface'>;
+/** What the scheduler needs of a task; a job's own tasks carry their operations too. */
+export type SmallTask = Pick<Task, 'id' | 'work' | 'people' | 'interruptible'> & {
+  readonly after: readonly Omit<Task['after'][number], 'because'>[];
+  readonly surface?: string;
+  readonly trip?: Task['trip'];
 };
 
-const at = (lag: Task['after'][number], placed: Placed<SmallTask>): Minutes =>
+const at = (lag: SmallTask['after'][number], placed: Placed<SmallTask>): Minutes =>
   lag.from === 'finish' ? (placed.pieces.at(-1) as Span)[1] : (placed.pieces[0] as Span)[0];
 
 /** Tasks in an order where what comes before stands before; null when the lags run in a circle. */
@@ -52,19 +55,19 @@ function earliest(tasks: readonly SmallTask[], calendar: Calendar): Map<string, 
     );
     const pieces = fit(calendar, ready, task.work, task.interruptible);
     if (!pieces) return null;
-    early.set(task.id, { task, pieces, who: [] });
+    early.set(task.id, { task, pieces, who: [], travel: null });
   }
   return early;
 }
 
 /**
  * A lower bound on the finish: the larger of the critical path with its lags on the calendar, and the crew's minutes
- * on the calendar if nobody ever waits. Both hold for every schedule.
+ * on the calendar if nobody ever waits, the trips that cannot be spared with them. Both hold for every schedule.
  */
 export function lowerBound(tasks: readonly SmallTask[], calendar: Calendar, crew: number): Minutes {
   const early = earliest(topological(tasks) ?? [], calendar);
   const path = early ? largest([...early.values()].map((p) => (p.pieces.at(-1) as Span)[1])) : Infinity;
-  const minutes = tasks.reduce((sum, task) => sum + task.work * task.people, 0);
+  const minutes = tasks.reduce((sum, task) => sum + task.work * task.people, leastTravel(tasks));
   return Math.max(path, crewTime(calendar, minutes, crew));
 }
 
@@ -114,16 +117,34 @@ class Agenda {
   }
 }
 
+const inOrder = (people: readonly number[]): number[] => [...people].sort((p, q) => p - q);
+
+/** Stretches cut in two after so many minutes of them. */
+function parted(pieces: readonly Span[], minutes: Minutes): [Span[], Span[]] {
+  const [first, second]: [Span[], Span[]] = [[], []];
+  let left = minutes;
+  for (const [from, to] of pieces) {
+    const end = Math.min(to, from + left);
+    if (end > from) first.push([from, end]);
+    if (to - end > 1e-9) second.push([end, to]);
+    left -= end - from;
+  }
+  return [first, second];
+}
+
 class Board<T extends SmallTask> {
   readonly placed = new Map<string, Placed<T>>();
   private readonly agendas: Agenda[];
   private readonly last: (string | undefined)[];
+  /** Paints that each person has in which room already. */
+  private readonly fetched: Set<string>[];
   constructor(
     private readonly calendar: Calendar,
     crew: number,
   ) {
     this.agendas = Array.from({ length: crew }, () => new Agenda());
     this.last = new Array<string | undefined>(crew).fill(undefined);
+    this.fetched = this.agendas.map(() => new Set());
   }
 
   /** Earliest placement at or after `ready`; people who were last on the same surface go on with it. null: beyond the horizon. */
@@ -131,30 +152,58 @@ class Board<T extends SmallTask> {
     for (let moment = ready; Number.isFinite(moment);) {
       const pieces = fit(this.calendar, moment, task.work, task.interruptible);
       if (!pieces) return null;
-      const free = this.agendas.flatMap((agenda, person) => (agenda.isFree(pieces) ? [person] : []));
-      if (free.length >= task.people) {
-        const surface = task.operation?.surface;
-        const start = (pieces[0] as Span)[0];
-        const lastEnd = (p: number) => (this.agendas[p] as Agenda).lastEnd(start);
-        const goesOn = (p: number) => Number(this.last[p] === surface);
-        free.sort((p, q) => goesOn(q) - goesOn(p) || lastEnd(q) - lastEnd(p) || p - q);
-        return { task, pieces, who: free.slice(0, task.people).sort((p, q) => p - q) };
-      }
+      const ready = this.free(task, pieces).filter((person) => !this.mustFetch(task, person));
+      if (ready.length >= task.people) return { task, pieces, who: inOrder(ready.slice(0, task.people)), travel: null };
+      const fetching = this.withTravel(task, moment);
+      if (fetching) return fetching;
       moment = Math.min(...this.agendas.map((agenda) => agenda.nextEnd(moment)));
     }
     return null;
+  }
+
+  private mustFetch({ trip }: T, person: number): boolean {
+    return trip ? !this.fetched[person]?.has(trip.key) : false;
+  }
+
+  /** Who is free for all of it: those who were last on the same surface first, then those who worked last. */
+  private free(task: T, pieces: readonly Span[]): number[] {
+    const free = this.agendas.flatMap((agenda, person) => (agenda.isFree(pieces) ? [person] : []));
+    const start = (pieces[0] as Span)[0];
+    const lastEnd = (p: number) => (this.agendas[p] as Agenda).lastEnd(start);
+    const goesOn = (p: number) => Number(this.last[p] === task.surface);
+    return free.sort((p, q) => goesOn(q) - goesOn(p) || lastEnd(q) - lastEnd(p) || p - q);
+  }
+
+  /** The same task after its paint was fetched; null: nobody is free for as long as that takes. */
+  private withTravel(task: T, moment: Minutes): Placed<T> | null {
+    const minutes = task.trip?.minutes ?? 0;
+    const all = minutes > 0 ? fit(this.calendar, moment, minutes + task.work, task.interruptible) : null;
+    if (!all) return null;
+    const free = this.free(task, all);
+    if (free.length < task.people) return null;
+    const who = inOrder(free.slice(0, task.people));
+    const [travel, pieces] = parted(all, minutes);
+    return { task, pieces, who, travel: { pieces: travel, who: who.filter((p) => this.mustFetch(task, p)) } };
   }
 
   private commit(placed: Placed<T>): void {
     this.placed.set(placed.task.id, placed);
     for (const person of placed.who) {
       this.agendas[person]?.add(placed.pieces);
-      this.last[person] = placed.task.operation?.surface;
+      this.last[person] = placed.task.surface;
+    }
+    for (const person of placed.travel?.who ?? []) {
+      this.agendas[person]?.add(placed.travel?.pieces ?? []);
+      this.fetched[person]?.add(placed.task.trip?.key ?? '');
     }
   }
   private undo(placed: Placed<T>): void {
     this.placed.delete(placed.task.id);
     for (const person of placed.who) this.agendas[person]?.remove(placed.pieces);
+    for (const person of placed.travel?.who ?? []) {
+      this.agendas[person]?.remove(placed.travel?.pieces ?? []);
+      this.fetched[person]?.delete(placed.task.trip?.key ?? '');
+    }
   }
 
   readyAt(task: T): Minutes {

@@ -1,10 +1,15 @@
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
-import { familyOf, type Family } from '../job/vocabulary.ts';
-import { effective } from '../specify/reasons.ts';
+import type { SurfaceId } from '../job/table.ts';
+import type { TaskKind } from '../job/vocabulary.ts';
+import { ruleOf } from '../paces/rules.ts';
 import { groupBy } from '../units/group.ts';
 import type { Minutes } from '../units/si.ts';
+import { goesOf, type Go } from '../work/goes.ts';
+import { driesAfter, lagsOf } from '../work/lags.ts';
+import { finishOf, primerOf } from '../work/lines.ts';
 import type { Operation } from '../work/operations.ts';
+import type { RuleId } from '../words/reasons.ts';
 
 export interface Lag {
   readonly task: string;
@@ -12,133 +17,81 @@ export interface Lag {
   readonly minLag: Minutes;
   /** null: none. */
   readonly maxLag: Minutes | null;
+  readonly because: RuleId;
+}
+/** Going somewhere: a person who comes to a room with a paint for the first time fetches, stirs and loads it. */
+export interface Trip {
+  readonly key: string;
+  readonly minutes: Minutes;
 }
 export interface Task {
   readonly id: string;
-  readonly operation: Operation;
+  readonly go: Go;
+  readonly surface: SurfaceId;
+  readonly kind: TaskKind;
+  readonly coat: number;
+  readonly operations: readonly Operation[];
   /** Minutes with `people` on it. */
   readonly work: Minutes;
   readonly people: number;
   readonly interruptible: boolean;
+  /** null: nothing is fetched for it. */
+  readonly trip: Trip | null;
   readonly after: readonly Lag[];
   /** What then dries, minutes after its end, before the next coat. */
   readonly drying: Minutes;
 }
 
 type Sequencing = Pick<Job, 'settings' | 'practice' | 'crew'>;
-const INTERRUPTIBLE = new Set(['protect', 'prep', 'mask', 'unmask', 'clear']);
-const isPaint = (op: Operation) =>
-  op.kind === 'prime' || op.kind === 'cut' || op.kind === 'roll' || op.kind === 'brush';
 
 /**
  * Operations of a job as tasks with lags. In each room: cover, prepare, then top down; trim before or after the walls
- * by the school chosen. A coat is cut, then rolled; the last coat is rolled while its cut is wet.
- * Lags are elapsed minutes: drying runs through breaks. `longest` is the longest working stretch.
+ * by the school chosen; what was painted is looked at when it is dry. `longest` is the longest working stretch.
  */
 export function tasksOf(job: Sequencing, operations: readonly Operation[], longest: Minutes): Task[] {
   const rooms = groupBy(operations, (op) => op.room);
   return [...rooms.values()].flatMap((ops) => roomTasks(job, ops, longest));
 }
 
-function roomTasks(job: Sequencing, ops: readonly Operation[], longest: Minutes): Task[] {
+function roomTasks(job: Sequencing, operations: readonly Operation[], longest: Minutes): Task[] {
   const crew = job.crew.people.length;
-  const lags = new Map<string, Lag[]>(ops.map((op) => [op.id, []]));
-  const after = (
-    op: Operation | undefined,
-    before: Operation | undefined,
-    minLag = 0,
-    maxLag: Minutes | null = null,
-  ) => {
-    if (op && before) lags.get(op.id)?.push({ task: before.id, from: 'finish', minLag, maxLag });
-  };
-  const one = (kind: Operation['kind']) => ops.find((op) => op.kind === kind && op.specified === null);
-  const preps = ops.filter((op) => op.kind === 'prep');
-  for (const prep of preps) after(prep, one('protect'));
-
-  const bySurface = groupBy(ops.filter(isPaint), (op) => op.surface);
-  const paths: Path[] = [];
-  for (const coats of bySurface.values()) {
-    for (let i = 1; i < coats.length; i++) {
-      const [before, op] = [coats[i - 1] as Operation, coats[i] as Operation];
-      const last = op.coat === effective((op.specified as NonNullable<Operation['specified']>).system.coats);
-      const together = before.minutes.value + op.minutes.value <= longest;
-      if (before.kind === 'cut' && op.kind === 'roll')
-        after(op, before, 0, last && together ? setting(job, 'cut.wet') : null);
-      else after(op, before, dryingOf(before));
-    }
-    const start = coats[0] as Operation;
-    // no sanding dust near wet paint: every surface of the room is prepared before its first coat
-    for (const prep of preps)
-      after(
-        start,
-        prep,
-        prep.specified && effective(prep.specified.system.prep).includes('fill') ? setting(job, 'fill.dry') : 0,
-      );
-    if (!preps.length) after(start, one('protect'));
-    paths.push(pathOf(coats));
-  }
-  const of = (family: Family) => paths.filter((p) => p.family === family);
-  // top down: a coat is cut against a ceiling that is dry, the last coat against its last
-  for (const path of [...of('wall'), ...of('trim')])
-    for (const ceiling of of('ceiling')) {
-      after(path.first, ceiling.firstEnd, dryToCut(ceiling.firstEnd));
-      after(path.last, ceiling.end, dryToCut(ceiling.end));
-    }
-  const trimFirst = job.practice.trimOrder === 'trim-first';
-  const [early, late] = trimFirst ? [of('trim'), of('wall')] : [of('wall'), of('trim')];
-  const [mask, unmask, clear] = [one('mask'), one('unmask'), one('clear')];
-  const toMask = (op: Operation) => (trimFirst ? setting(job, 'mask.dry') : dryToCut(op));
-  for (const { end } of early) {
-    after(mask, end, toMask(end));
-    for (const { first } of late) after(first, end, toMask(end));
-  }
-  for (const op of early.length ? [] : [...preps, one('protect')]) after(mask, op);
-  for (const { first } of late) after(first, mask);
-  for (const { end } of late) after(unmask, end);
-  if (!late.length) after(unmask, mask);
-  for (const { end } of paths) after(clear, end);
-  for (const op of [...preps, unmask, one('protect')]) after(clear, op);
-
-  return ops.map((op): Task => {
-    const minutes = op.minutes.value;
-    const interruptible = INTERRUPTIBLE.has(op.kind);
-    const people = interruptible ? 1 : Math.min(crew, Math.max(1, Math.ceil(minutes / longest - 1e-9)));
+  const goes = goesOf(operations, crew);
+  const lags = groupBy(lagsOf(job, goes, longest), ({ to }) => to.id);
+  return goes.map((go): Task => {
+    const interruptible = go.operations.every((op) => ruleOf(op.kind).interruptible);
+    const people = interruptible ? 1 : Math.min(crew, Math.max(1, Math.ceil(go.minutes / longest - 1e-9)));
     return {
-      id: op.id,
-      operation: op,
-      work: minutes / people,
+      id: go.id,
+      go,
+      surface: go.surface,
+      kind: go.kind,
+      coat: go.coat,
+      operations: go.operations,
+      work: go.minutes / people,
       people,
       interruptible,
-      after: lags.get(op.id) ?? [],
-      drying: op.kind === 'cut' ? 0 : isPaint(op) ? dryingOf(op) : 0,
+      trip: tripOf(job, go),
+      after: (lags.get(go.id) ?? []).map(({ from, least, most, because }) => ({
+        task: from.id,
+        from: 'finish',
+        minLag: least,
+        maxLag: most,
+        because,
+      })),
+      drying: go.specified && go.kind !== 'cut' && go.kind !== 'prime-cut' ? driesAfter(job, go).next : 0,
     };
   });
 }
 
-/** The paint operations of one surface, in order. */
-interface Path {
-  readonly family: Family;
-  /** First operation of the first and of the last finish coat. */
-  readonly first: Operation;
-  readonly last: Operation;
-  /** Last operation of the first finish coat, and of all. */
-  readonly firstEnd: Operation;
-  readonly end: Operation;
-}
-function pathOf(coats: readonly Operation[]): Path {
-  const end = coats.at(-1) as Operation;
-  const finish = coats.filter((op) => op.kind !== 'prime');
-  const coat = (n: number) => finish.filter((op) => op.coat === n);
-  return {
-    family: familyOf((end.specified as NonNullable<Operation['specified']>).surface.kind),
-    first: coat(1)[0] ?? end,
-    firstEnd: coat(1).at(-1) ?? end,
-    last: coat(end.coat)[0] ?? end,
-    end,
-  };
+function tripOf(job: Sequencing, go: Go): Trip | null {
+  const minutes = setting(job, 'travel.minutes');
+  if (!go.specified || minutes <= 0) return null;
+  const paint = go.kind.startsWith('prime') ? primerOf(go.specified) : finishOf(go.specified);
+  return { key: `${go.room}|${paint}`, minutes };
 }
 
-const productOf = (op: Operation) => (op.kind === 'prime' ? op.specified?.primer : op.specified?.product);
-/** Recoat time from the label. */
-const dryingOf = (op: Operation): Minutes => productOf(op)?.recoat ?? 0;
-const dryToCut = (op: Operation): Minutes => productOf(op)?.dry ?? 0;
+/** Trips that cannot be spared: somebody comes to each room with each of its paints once. */
+export function leastTravel(tasks: readonly { readonly trip?: Trip | null }[]): Minutes {
+  const trips = new Map(tasks.flatMap(({ trip }) => (trip ? [[trip.key, trip.minutes] as const] : [])));
+  return [...trips.values()].reduce((sum, minutes) => sum + minutes, 0);
+}

@@ -1,5 +1,5 @@
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import type { OperationKind } from '../job/vocabulary.ts';
+import type { OperationKind, TaskKind } from '../job/vocabulary.ts';
 import type { Word } from '../units/word.ts';
 import type { Name } from '../words/names.ts';
 import { paintWord } from '../words/systems.ts';
@@ -13,7 +13,7 @@ export interface TaskView {
   readonly surface: string;
   /** null: done to the room as a whole. */
   readonly name: Name | null;
-  readonly kind: OperationKind;
+  readonly kind: TaskKind;
   readonly coat: number;
   /** Paint or primer used; null: none. */
   readonly paint: Word | null;
@@ -22,6 +22,13 @@ export interface TaskView {
   readonly who: readonly number[];
   /** Minutes it dries before the next coat. */
   readonly drying: number;
+  /** What is done in it. */
+  readonly steps: readonly {
+    readonly kind: OperationKind;
+    readonly surface: string;
+    readonly coat: number;
+    readonly minutes: number;
+  }[];
 }
 export type ScheduleView = Pick<JobSchedule, 'finish' | 'bound' | 'workingTime' | 'personDays' | 'problems'> & {
   readonly tasks: readonly TaskView[];
@@ -32,13 +39,8 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
   const names = new Map(takeoffs.flatMap((t) => t.surfaces.map((s) => [s.id, s.name] as const)));
   const rooms = new Map(takeoffs.map((t) => [t.room.id, t.room.name]));
   const tasks = placed.map(({ task, pieces, who }): TaskView => {
-    const { room, surface, kind, coat, specified } = task.operation;
-    const paint =
-      kind === 'prime'
-        ? (specified?.primer?.name ?? null)
-        : kind === 'cut' || kind === 'roll' || kind === 'brush'
-          ? specified && paintWord(specified)
-          : null;
+    const { room, surface, kind, coat, specified } = task.go;
+    const paint = specified && (kind.startsWith('prime') ? (specified.primer?.name ?? null) : paintWord(specified));
     return {
       id: task.id,
       room,
@@ -52,6 +54,12 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
       pieces,
       who,
       drying: task.drying,
+      steps: task.operations.map((op) => ({
+        kind: op.kind,
+        surface: op.surface,
+        coat: op.coat,
+        minutes: op.minutes.value,
+      })),
     };
   });
   return { tasks, finish, bound, workingTime, personDays, problems };

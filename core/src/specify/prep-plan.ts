@@ -27,7 +27,7 @@ const HOW: Readonly<Record<PrepStep, Reason['rule']>> = {
 };
 
 /** 80 to key, never on board that will be seen; 120-150 to prepare; 220 between coats [common practice, no source]. */
-function gritsOf(s: Specified): number[] {
+export function gritsOf(s: Specified): number[] {
   const hard = ['oil', 'clear', 'unknown'].includes(coatOf(s.survey)) || isGlossy(s.survey.sheen);
   const keyed = hard && !['drywall', 'unknown'].includes(s.survey.substrate);
   return keyed ? [80, 150] : hard ? [120, 150] : [150];

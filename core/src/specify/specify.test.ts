@@ -97,6 +97,9 @@ function specified(kind: SurfaceKind, use: RoomUse, survey: Partial<Survey> = {}
     area: given('area', 10, 'area'),
     length: 0,
     cut: 10,
+    edges: 0,
+    high: 2.4,
+    stairs: false,
   };
   let job: Job = { ...base, survey: { 'r-0/field': survey } };
   for (const edit of edits) {

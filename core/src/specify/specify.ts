@@ -8,6 +8,7 @@ import type { Survey } from '../job/surveyed.ts';
 import { familyOf, PILES, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { numberOf, remember, rememberLast } from '../units/remember.ts';
+import type { SquareMetres } from '../units/si.ts';
 import { because, type Reason } from '../words/reasons.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import { bestTint, hideAll, primed, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
@@ -22,6 +23,7 @@ import {
   prepFor,
   primerFor,
   sheenFor,
+  sizeOf,
   styleFor,
   type Case,
 } from './system.ts';
@@ -76,10 +78,12 @@ export function specifySurface(
   surface: Surface,
   room: Case['room'],
   grazedBy: readonly string[] = [],
+  floor: SquareMetres | null = null,
 ): Specified {
   const { product, colour, from } = finishOf(job, surface);
   const survey = surveyOf(job.survey, surface);
-  const c: Case = { kind: surface.kind, room, survey, product, colour, practice: job.practice, grazedBy };
+  const size = sizeOf(surface, floor);
+  const c: Case = { kind: surface.kind, room, survey, product, colour, practice: job.practice, size, grazedBy };
   const s = systemOf(job, c, job.decisions[surface.id]);
   // member by member: a spread of so many takes longer than all else here
   return {
@@ -123,6 +127,7 @@ const systemOf = rememberLast(
       ...[job.settings, job.products, c.practice, c.survey, c.product, c.colour].map(numberOf),
       c.kind,
       c.room.use,
+      c.size,
       c.grazedBy.join('/'),
       Object.keys(decisions).length ? numberOf(decisions) : 0,
     ].join('|'),
@@ -279,6 +284,17 @@ function zonesOf(c: Case, prep: System['prep'], primer: System['primer']): ZoneS
   });
 }
 
+/**
+ * Coats that the brushed band is cut: those of the field, or more where its thinner film hides later; never more for a
+ * refresh in the same colour, nor where no number of coats would do.
+ */
+export function cutCoatsOf({ system, hiding, question }: Specified): number {
+  const coats = effective(system.coats);
+  if (!system.coats.because.some(({ rule }) => rule === 'coats.cut-band')) return coats;
+  const hides = (hiding.looks[hiding.cutCoats - 1]?.cutDelta ?? Infinity) <= question.limit;
+  return hides ? Math.max(coats, hiding.cutCoats) : coats;
+}
+
 /** Coats from hiding, never under the minimum: two, or one for a like-for-like refresh of a sound coat. */
 function coatsFor(
   job: Specifying,
@@ -332,7 +348,9 @@ const remembered = remember(
   ): Specified[] => {
     const job = { settings, products, colours, finishes, survey, decisions, practice };
     const grazed = grazing(job, takeoff);
-    return takeoff.surfaces.map((surface) => specifySurface(job, surface, takeoff.room, grazedOf(grazed, surface)));
+    return takeoff.surfaces.map((surface) =>
+      specifySurface(job, surface, takeoff.room, grazedOf(grazed, surface), takeoff.floorArea),
+    );
   },
 );
 

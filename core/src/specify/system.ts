@@ -15,10 +15,26 @@ import {
 import type { Brush, Colour, Cover, Practice, PrimerChoice, Product } from '../job/paints.ts';
 import type { Room } from '../job/measured.ts';
 import type { Survey } from '../job/surveyed.ts';
-import { INCH } from '../units/si.ts';
+import type { Surface } from '../measure/surface.ts';
+import { INCH, type SquareMetres } from '../units/si.ts';
 import { lrvOf } from './colour.ts';
 import { because, type Reason, type RuleId, type Uses } from '../words/reasons.ts';
 import type { Decided } from './reasons.ts';
+
+/** How much of it there is to roll at a time: a strip or a piece, a wall, a large room, a hall. */
+export const SURFACE_SIZES = ['narrow', 'medium', 'usual', 'large', 'vast'] as const;
+export type SurfaceSize = (typeof SURFACE_SIZES)[number];
+
+/** Square metres up to which a surface takes a medium cover; of floor from which a room takes a wide one [starting judgement]. */
+const MEDIUM = 2;
+const LARGE = 25;
+const VAST = 50;
+export function sizeOf(surface: Pick<Surface, 'kind' | 'area'>, floor: SquareMetres | null): SurfaceSize {
+  if (familyOf(surface.kind) === 'trim') return 'narrow';
+  if (surface.area.value < MEDIUM) return 'medium';
+  if (floor === null || floor < LARGE) return 'usual';
+  return floor < VAST ? 'large' : 'vast';
+}
 
 /** What a rule may look at. */
 export interface Case {
@@ -28,6 +44,7 @@ export interface Case {
   readonly product: Product;
   readonly colour: Colour;
   readonly practice: Practice;
+  readonly size: SurfaceSize;
   /** Windows whose light grazes it, by label. */
   readonly grazedBy: readonly string[];
 }
@@ -259,6 +276,15 @@ export function prepFor(c: Case, order: readonly PrepStep[]): Decided<readonly P
 
 const isBrick = (c: Case) => c.survey.texture === 'brick';
 
+/** Width by room and piece [common practice, no source]. */
+const WIDTH: readonly Rule<Cover['width']>[] = [
+  { rule: 'cover.narrow', when: isTrim, then: 4 * INCH },
+  { rule: 'cover.medium', when: (c) => c.size === 'medium', then: 6 * INCH },
+  { rule: 'cover.large', when: (c) => c.size === 'large', then: 12 * INCH },
+  { rule: 'cover.vast', when: (c) => c.size === 'vast', then: 18 * INCH },
+  { rule: 'cover.wide', when: always, then: 9 * INCH },
+];
+
 /** Pile by texture first, then by sheen [common practice, no source]. Needs the sheen that counts. */
 export function coverFor(c: Case, sheen: Sheen): Decided<Cover> {
   const narrow = isTrim(c);
@@ -285,22 +311,23 @@ export function coverFor(c: Case, sheen: Sheen): Decided<Cover> {
     { rule: 'cover.fabric', when: always, then: 'microfibre' },
   ];
   const cloth = decide(fabric, c);
+  const width = decide(WIDTH, c);
   const { house } = c.practice;
   const far = house ? Math.abs(PILES.indexOf(house.pile) - PILES.indexOf(chosen.value)) : 0;
   const serves = house && !narrow && far <= 1 && !(isGlossy(sheen) && house.pile > chosen.value);
   if (house && !narrow && far > 0 && !serves) chosen.because.push(because('cover.house-not'));
   if (serves)
     return {
-      value: { ...house, width: 9 * INCH },
+      value: { ...house, width: width.value },
       because: [
         because(far === 0 ? 'cover.house' : house.pile > chosen.value ? 'cover.house-long' : 'cover.house-short'),
         ...(far === 0 ? [] : chosen.because),
-        because('cover.wide'),
+        ...width.because,
       ],
     };
   return {
-    value: { pile: chosen.value, fabric: cloth.value, width: (narrow ? 4 : 9) * INCH },
-    because: [...chosen.because, ...cloth.because, because(narrow ? 'cover.narrow' : 'cover.wide')],
+    value: { pile: chosen.value, fabric: cloth.value, width: width.value },
+    because: [...chosen.because, ...cloth.because, ...width.because],
   };
 }
 

@@ -1,3 +1,4 @@
+import { DEFAULTS } from '../job/defaults.ts';
 import { familyOf } from '../job/vocabulary.ts';
 import { remember } from '../units/remember.ts';
 import type { SystemValues } from '../job/paints.ts';
@@ -127,6 +128,8 @@ export interface Caution {
 }
 
 const LEAD_YEAR = 1978;
+/** Steps and a pole do not reach further. */
+const BEYOND_A_POLE = DEFAULTS['reach.pole'].value;
 const SANDS = ['scrape', 'sand', 'degloss'] as const;
 
 /** Cautions of a surface, each deferring to local codes and licensed practice in its words [US EPA RRP for lead; else common practice]. */
@@ -141,6 +144,8 @@ export const cautionsOf = remember((s: Specified): readonly Caution[] => {
     s.product.base === 'oil' && { rule: 'caution.solvent', step: 'paint' },
     steps.includes('plates-off') && { rule: 'caution.electricity', step: 'prep' },
     isDamp(s.survey) && { rule: 'caution.damp', step: 'survey' },
+    s.surface.stairs && { rule: 'caution.stairs', step: 'paint' },
+    !s.surface.stairs && s.surface.high > BEYOND_A_POLE && { rule: 'caution.height', step: 'paint' },
   ];
   return list.filter((c) => c !== false);
 });

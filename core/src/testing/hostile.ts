@@ -60,7 +60,7 @@ export function smallJob(): Job {
     openings: { byId: { o1: { ...door, casing: at('0.07 m') } }, order: ['o1'] },
     parts: { byId: { p1: dado }, order: ['p1'] },
     checks: [{ from: walls[0]?.id ?? '', to: walls[2]?.id ?? '', length: at('5 m') }],
-    trim: { baseboard: { face: at('0.1 m'), girth: null, at: null } },
+    trim: { baseboard: { face: at('0.1 m'), girth: null, at: null, later: false } },
   };
   const job = newJob('j1', 'Small', 'metric', [room]);
   return {

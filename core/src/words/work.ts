@@ -1,4 +1,4 @@
-import type { Fabric, MaterialItem, OperationKind, PieceUnit } from '../job/vocabulary.ts';
+import type { Fabric, LabourGroup, MaterialItem, PieceUnit, TaskKind } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import { both, capital, counted, inOrder, phrase, type Word } from '../units/word.ts';
 import { nameWord, type Name } from './names.ts';
@@ -59,38 +59,48 @@ export function pieceWord(n: number, unit: PieceUnit): Word {
   return counted(Number(n.toFixed(2)), one, MANY[unit] ?? both(one, (text) => `${text}s`));
 }
 
-export const LABOUR: Words<OperationKind | 'daily'> = {
-  protect: 'Covering floors and furniture',
+export const LABOUR: Words<LabourGroup> = {
+  protect: 'Covering, power and plates off',
   prep: 'Preparation',
   prime: 'Priming',
+  mask: 'Masking',
   cut: 'Cutting in',
   roll: 'Rolling',
   brush: 'Brushing trim and doors',
-  mask: 'Masking',
-  unmask: 'Pulling the masking',
-  clear: 'Uncovering and clearing',
+  look: 'Looking over and touching up',
+  clear: 'Plates on, uncovering and clearing',
+  travel: 'Fetching and stirring, room by room',
   daily: 'Setting up and cleaning up, every day',
 };
 
-/** “Cut in wall A, coat 2”. */
+/** “Cut in wall A, coat 2”, “Fill, visit 2”. */
 export function taskWord(task: {
-  readonly kind: OperationKind;
+  readonly kind: TaskKind;
   readonly coat: number;
   /** null: done to the room as a whole. */
   readonly name: Name | null;
 }): Word {
   const name = task.name ? nameWord(task.name) : '';
   const coat = task.coat ? `, coat ${task.coat}` : '';
-  const words: Words<OperationKind> = {
-    protect: 'Cover the floor and furniture',
-    prep: phrase`Prepare ${name}`,
-    prime: phrase`Prime ${name}`,
+  const words: Words<TaskKind> = {
+    protect: 'Cover, power off, plates off',
+    wash: 'Wash and rinse',
+    fill: task.coat > 1 ? `Fill, visit ${task.coat}` : 'Scrape and fill',
+    sand: 'Sand and dust off',
+    caulk: 'Caulk the joints',
+    spot: 'Spot-prime',
+    'prime-cut': phrase`Cut in ${name} with primer`,
+    'prime-roll': phrase`Prime ${name}`,
+    'prime-brush': phrase`Prime ${name}`,
+    mask: 'Mask',
+    card: 'Set card along the floor',
     cut: phrase`Cut in ${name}${coat}`,
     roll: phrase`Roll ${name}${coat}`,
     brush: phrase`Paint ${name}${coat}`,
-    mask: 'Mask',
     unmask: 'Pull the masking',
-    clear: 'Uncover and clear',
+    look: 'Look it over, dry, from the side',
+    'touch-up': 'Touch up',
+    clear: 'Plates on, uncover and clear',
   };
   return words[task.kind];
 }

@@ -1,6 +1,8 @@
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
+import { minutesOf } from '../paces/minutes.ts';
 import type { Minutes } from '../units/si.ts';
+import type { Working } from '../units/working.ts';
 
 type Crewed = Pick<Job, 'settings' | 'crew'>;
 
@@ -10,6 +12,8 @@ export interface WorkDays {
   readonly days: number;
   /** The days of each person of the crew. */
   readonly byPerson: readonly number[];
+  /** Person-minutes of going to each room with each paint. */
+  readonly travel: Minutes;
   /** They are those of a plan; else no plan fits, and they are counted from the minutes. */
   readonly planned: boolean;
 }
@@ -21,9 +25,23 @@ export const dayLength = ({ crew }: Pick<Job, 'crew'>): Minutes =>
 /** Set-up and clean-up of one person and day. */
 export const daily = (job: Pick<Job, 'settings'>): Minutes => setting(job, 'day.setUp') + setting(job, 'day.cleanUp');
 
+/** Set-up and clean-up of each person and day of a plan. */
+export function dayOperations(
+  job: Crewed,
+  personDays: readonly { readonly person: number; readonly day: number }[],
+): { readonly id: string; readonly kind: 'set-up' | 'clean-up'; readonly minutes: Working }[] {
+  return personDays.flatMap(({ person, day }) =>
+    (['set-up', 'clean-up'] as const).map((kind) => ({
+      id: `day${day + 1}/${job.crew.people[person]?.id ?? person}:${kind}`,
+      kind,
+      minutes: minutesOf(job, kind, [{ name: 'once', quantity: 1 }]),
+    })),
+  );
+}
+
 /** Days for so many person-minutes without a plan: what set-up and clean-up leave of a day, by everybody. */
-export function countedDays(job: Crewed, minutes: Minutes): WorkDays {
+export function countedDays(job: Crewed, minutes: Minutes, travel: Minutes = 0): WorkDays {
   const useful = Math.max(30, dayLength(job) - daily(job)) * job.crew.people.length;
-  const days = minutes > 0 ? Math.ceil(minutes / useful - 1e-9) : 0;
-  return { days, byPerson: job.crew.people.map(() => days), planned: false };
+  const days = minutes > 0 ? Math.ceil((minutes + travel) / useful - 1e-9) : 0;
+  return { days, byPerson: job.crew.people.map(() => days), travel, planned: false };
 }

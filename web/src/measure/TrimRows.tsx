@@ -25,7 +25,14 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
           args: { room: room.id, kind, run: next ?? null },
         });
         const withFace = (face: Reading | null) =>
-          edit(face && { face, girth: run?.girth ?? null, at: run?.at ?? STARTS_AT[kind] ?? null });
+          edit(
+            face && {
+              face,
+              girth: run?.girth ?? null,
+              at: run?.at ?? STARTS_AT[kind] ?? null,
+              later: run?.later ?? false,
+            },
+          );
         return (
           <span key={kind} className="trim-pair">
             <LengthField
@@ -60,6 +67,16 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
                   </option>
                 ))}
               </datalist>
+            )}
+            {run && (
+              <label className="check">
+                <input
+                  type="checkbox"
+                  checked={run.later}
+                  onChange={(event) => session.edit(edit({ ...run, later: event.target.checked }))}
+                />
+                still to come
+              </label>
             )}
             {run?.at && (
               <LengthField

@@ -27,14 +27,23 @@ interface RenderApi {
 /** Family of work by fill and by a letter, so that colour is never alone. */
 const LOOK: Readonly<Record<TaskView['kind'], readonly [colour: keyof Palette, letter: string]>> = {
   protect: ['line', ''],
-  clear: ['line', ''],
-  prep: ['lichen', 'P'],
-  prime: ['slate', '1'],
+  wash: ['lichen', 'P'],
+  fill: ['lichen', 'P'],
+  sand: ['lichen', 'P'],
+  caulk: ['lichen', 'P'],
+  spot: ['slate', '1'],
+  'prime-cut': ['slate', '1'],
+  'prime-roll': ['slate', '1'],
+  'prime-brush': ['slate', '1'],
+  mask: ['tape', 'M'],
+  card: ['tape', 'M'],
   cut: ['ochre', 'C'],
   roll: ['spruce', 'R'],
   brush: ['clay', 'B'],
-  mask: ['tape', 'M'],
   unmask: ['tape', 'M'],
+  look: ['card', 'L'],
+  'touch-up': ['card', 'L'],
+  clear: ['line', ''],
 };
 const DEEP: ReadonlySet<keyof Palette> = new Set(['spruce', 'slate', 'clay']);
 

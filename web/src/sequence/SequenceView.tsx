@@ -27,6 +27,7 @@ const LEGEND: readonly (readonly [string, string, string])[] = [
   ['R', 'spruce', 'roll'],
   ['B', 'clay', 'brush trim, doors'],
   ['M', 'tape', 'mask'],
+  ['L', 'card', 'look, touch up'],
 ];
 
 export default function SequenceView() {

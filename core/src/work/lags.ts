@@ -1,0 +1,223 @@
+import { setting } from '../job/defaults.ts';
+import type { Job } from '../job/types.ts';
+import { familyOf, type TaskKind } from '../job/vocabulary.ts';
+import { ruleOf, type Lags } from '../paces/rules.ts';
+import type { Minutes } from '../units/si.ts';
+import type { RuleId } from '../words/reasons.ts';
+import { paintOf, type Go } from './goes.ts';
+import { deepestIn } from './preparation.ts';
+
+type Waiting = Pick<Job, 'settings' | 'practice'>;
+
+/** What one go waits for, elapsed minutes after the other ends; drying runs through breaks. */
+export interface Lag {
+  readonly from: Go;
+  readonly to: Go;
+  readonly least: Minutes;
+  /** Not later than; null: as late as one likes. */
+  readonly most: Minutes | null;
+  readonly because: RuleId;
+}
+interface LagRow {
+  readonly rule: RuleId;
+  readonly from: readonly TaskKind[];
+  readonly to: readonly TaskKind[];
+  readonly lag: (from: Go, job: Waiting) => Minutes;
+  /** Only where the two touch; left out: all over the room. */
+  readonly touching?: (from: Go, to: Go) => boolean;
+}
+
+/** What dries after a go: the longest of its operations. */
+export function driesAfter(job: Waiting, go: Go): Lags {
+  const lags = go.operations.flatMap((op) => {
+    const deepest = op.specified ? deepestIn(op.specified.survey, op.coat) : null;
+    return ruleOf(op.kind).dries?.({ job, product: paintOf(go), deepest }) ?? [];
+  });
+  return { touch: Math.max(0, ...lags.map((l) => l.touch)), next: Math.max(0, ...lags.map((l) => l.next)) };
+}
+const next = (from: Go, job: Waiting): Minutes => driesAfter(job, from).next;
+const atOnce = (): Minutes => 0;
+
+/** Another step of the room, or a coat of a surface that the step was done to. */
+const onIt = (from: Go, to: Go): boolean =>
+  to.specified === null || from.operations.some((op) => op.surface === to.surface);
+/** A joint is the trim's and the wall's; a ceiling is beside one only where a crown is. */
+const besideJoints = (from: Go, to: Go): boolean =>
+  to.specified?.surface.kind !== 'ceiling' || from.operations.some((op) => op.specified?.surface.kind === 'crown');
+
+const FIRST_COATS: readonly TaskKind[] = ['prime-cut', 'prime-roll', 'prime-brush', 'cut', 'roll', 'brush'];
+/** In the order in which a room is prepared. */
+const PREPARING: readonly TaskKind[] = ['protect', 'wash', 'fill', 'sand', 'caulk', 'spot'];
+
+/** Before the first coat of a room; a new lag is a row. [common practice, no source; the times are starting values] */
+const PREPARED: readonly LagRow[] = [
+  {
+    rule: 'lag.covered',
+    from: ['protect'],
+    to: ['wash', 'fill', 'sand', 'caulk', 'spot', 'mask', ...FIRST_COATS],
+    lag: atOnce,
+  },
+  { rule: 'lag.washed', from: ['wash'], to: ['fill', 'sand', 'caulk', 'spot', 'mask', ...FIRST_COATS], lag: next },
+  { rule: 'lag.visit', from: ['fill'], to: ['fill'], lag: next },
+  { rule: 'lag.filled', from: ['fill'], to: ['sand', 'caulk', 'spot', 'mask', ...FIRST_COATS], lag: next },
+  { rule: 'lag.dust', from: ['sand'], to: ['caulk', 'spot', 'mask', ...FIRST_COATS], lag: atOnce },
+  { rule: 'lag.caulked', from: ['caulk'], to: ['mask', ...FIRST_COATS], lag: next, touching: besideJoints },
+  { rule: 'lag.spotted', from: ['spot'], to: ['mask', ...FIRST_COATS], lag: next, touching: onIt },
+];
+
+/** All lags of the goes of one room. `longest`: the longest stretch that is worked. */
+export function lagsOf(job: Waiting, goes: readonly Go[], longest: Minutes): Lag[] {
+  const paths = pathsOf(goes);
+  return [
+    ...beforeCoats(job, goes, paths),
+    ...paths.flatMap((path) => betweenCoats(job, path, longest)),
+    ...topDown(job, paths),
+    ...bySchool(job, goes, paths),
+    ...atTheEnd(job, goes, paths),
+  ];
+}
+
+const lag = (from: Go, to: Go, because: RuleId, least: Minutes = 0, most: Minutes | null = null): Lag => ({
+  from,
+  to,
+  because,
+  least,
+  most,
+});
+
+/** The coats of one surface in order. */
+interface Path {
+  readonly goes: readonly Go[];
+  readonly kind: 'ceiling' | 'wall' | 'trim' | 'piece';
+  /** The first go of all, of the first finish coat and of the last; the last of the first finish coat and of all. */
+  readonly start: Go;
+  readonly first: Go;
+  readonly firstEnd: Go;
+  readonly last: Go;
+  readonly end: Go;
+}
+function pathsOf(goes: readonly Go[]): Path[] {
+  const bySurface = new Map<string, Go[]>();
+  for (const go of goes) if (go.specified) bySurface.set(go.surface, [...(bySurface.get(go.surface) ?? []), go]);
+  return [...bySurface.values()].map((own): Path => {
+    const [start, end] = [own[0] as Go, own.at(-1) as Go];
+    const finish = own.filter((go) => !go.kind.startsWith('prime'));
+    const first = finish[0] ?? start;
+    const { kind } = (start.specified as NonNullable<Go['specified']>).surface;
+    const rolled = end.kind === 'roll' && own.at(-2)?.kind === 'cut' ? (own.at(-2) as Go) : end;
+    const firstEnd = first.kind === 'cut' && finish[1]?.kind === 'roll' ? finish[1] : first;
+    return {
+      goes: own,
+      kind: kind === 'piece' ? 'piece' : familyOf(kind),
+      start,
+      first,
+      firstEnd,
+      last: rolled,
+      end,
+    };
+  });
+}
+
+/** Each step waits for those before it that no step in between waits for long enough. */
+function beforeCoats(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
+  const steps = goes
+    .filter((go) => PREPARING.includes(go.kind))
+    .sort((a, b) => PREPARING.indexOf(a.kind) - PREPARING.indexOf(b.kind) || a.coat - b.coat);
+  const targets = [...steps, ...goes.filter((go) => go.kind === 'mask'), ...paths.map((path) => path.start)];
+  const comesBefore = (a: Go, b: Go) => a.kind !== b.kind || a.coat < b.coat;
+  const rowOf = (from: Go, to: Go) =>
+    comesBefore(from, to)
+      ? PREPARED.find((r) => r.from.includes(from.kind) && r.to.includes(to.kind) && (r.touching?.(from, to) ?? true))
+      : undefined;
+  return targets.flatMap((to) =>
+    steps.flatMap((from, i): Lag[] => {
+      const row = rowOf(from, to);
+      if (!row) return [];
+      const least = row.lag(from, job);
+      const covered = steps
+        .slice(i + 1)
+        .some((mid) => rowOf(mid, to) !== undefined && (rowOf(from, mid)?.lag(from, job) ?? -1) >= least);
+      return covered ? [] : [lag(from, to, row.rule, least)];
+    }),
+  );
+}
+
+/** A coat is cut, then rolled, the last one while its cut is wet; then it dries for the next. */
+function betweenCoats(job: Waiting, { goes, end }: Path, longest: Minutes): Lag[] {
+  return goes.slice(1).map((to, i): Lag => {
+    const from = goes[i] as Go;
+    const follows =
+      (from.kind === 'cut' && to.kind === 'roll') || (from.kind === 'prime-cut' && to.kind === 'prime-roll');
+    if (!follows)
+      return lag(
+        from,
+        to,
+        to.kind.startsWith('prime') || !from.kind.startsWith('prime') ? 'lag.recoat' : 'lag.primed',
+        next(from, job),
+      );
+    const together = from.minutes + to.minutes <= longest;
+    return to === end && together
+      ? lag(from, to, 'lag.wet-cut', 0, setting(job, 'cut.wet'))
+      : lag(from, to, 'lag.cut-first');
+  });
+}
+
+/** Top down: walls are cut against a ceiling that is dry, their last coat against its last; trim waits for its last coat. */
+function topDown(job: Waiting, paths: readonly Path[]): Lag[] {
+  const touch = (go: Go) => driesAfter(job, go).touch;
+  return paths
+    .filter((path) => path.kind === 'ceiling')
+    .flatMap((ceiling) =>
+      paths.flatMap((path): Lag[] => {
+        if (path.kind === 'wall')
+          return [
+            lag(ceiling.firstEnd, path.first, 'lag.top-down', touch(ceiling.firstEnd)),
+            lag(ceiling.end, path.last, 'lag.top-down', touch(ceiling.end)),
+          ];
+        if (path.kind !== 'trim') return [];
+        const crown = path.start.specified?.surface.kind === 'crown';
+        return [lag(ceiling.end, path.start, 'lag.over-trim', crown ? touch(ceiling.end) : 0)];
+      }),
+    );
+}
+
+/** Trim before the walls or after them, each masked for the other; what is hung up or loose holds up neither. */
+function bySchool(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
+  const of = (kind: Path['kind']) => paths.filter((path) => path.kind === kind);
+  const [walls, trim] = [of('wall'), of('trim')];
+  const kind = (task: TaskKind) => goes.filter((go) => go.kind === task);
+  const trimFirst = job.practice.trimOrder === 'trim-first';
+  const [early, late] = trimFirst ? [trim, walls] : [walls, trim];
+  const rule: RuleId = trimFirst ? 'lag.trim-first' : 'lag.walls-first';
+  const dry = ({ end }: Path) => (trimFirst ? setting(job, 'mask.dry') : driesAfter(job, end).touch);
+  const masks = kind('mask');
+  const cards = kind('card');
+  return [
+    ...early.flatMap((path) => [
+      ...late.map((other) => lag(path.end, other.first, rule, dry(path))),
+      ...(trimFirst ? masks : cards).map((mask) => lag(path.end, mask, 'lag.dry-to-mask', dry(path))),
+    ]),
+    ...masks.flatMap((mask) => walls.map(({ first }) => lag(mask, first, 'lag.masked'))),
+    ...cards.flatMap((card) => trim.map(({ first }) => lag(card, first, 'lag.masked'))),
+    ...kind('unmask').flatMap((pull) => [
+      ...walls.map(({ end }) => lag(end, pull, 'lag.pulled')),
+      ...masks.map((mask) => lag(mask, pull, 'lag.pulled')),
+    ]),
+  ];
+}
+
+/** Looked at when dry, touched up, cleared: never beside wet walls. */
+function atTheEnd(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
+  const kind = (task: TaskKind) => goes.filter((go) => go.kind === task);
+  const [looks, touches, clears] = [kind('look'), kind('touch-up'), kind('clear')];
+  const pairs = (from: readonly Go[], to: readonly Go[], rule: RuleId, least = 0) =>
+    from.flatMap((a) => to.map((b) => lag(a, b, rule, least)));
+  const dry = setting(job, 'look.dry');
+  return [
+    ...paths.flatMap(({ end }) => pairs([end], looks, 'lag.look', dry)),
+    ...(looks.length ? [] : paths.flatMap(({ end }) => pairs([end], clears, 'lag.clear', dry))),
+    ...pairs(kind('unmask'), looks, 'lag.look-whole'),
+    ...pairs(looks, touches, 'lag.touch-up'),
+    ...pairs(touches.length ? touches : looks, clears, 'lag.clear'),
+  ];
+}

@@ -1,0 +1,50 @@
+import type { Id, SurfaceId } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
+import type { OperationKind } from '../job/vocabulary.ts';
+import { minutesOf, type Amount, type Timed } from '../paces/minutes.ts';
+import type { Specified } from '../specify/specify.ts';
+import type { Working } from '../units/working.ts';
+
+export type Labouring = Pick<Job, 'settings' | 'practice'>;
+
+/** One piece of work on one surface, along one line, or on a room. */
+export interface Operation {
+  /** Of the surface, line or room, the kind, and the coat: it stands when the room is measured again. */
+  readonly id: string;
+  readonly room: Id;
+  /** The surface, or the room's id for what is done to the room. */
+  readonly surface: SurfaceId;
+  /** The meeting it runs along; null: none, or all those of its surface. */
+  readonly line: string | null;
+  readonly kind: OperationKind;
+  /** Which coat, or which visit, from 1; 0 where there is none. */
+  readonly coat: number;
+  /** m2, m or a count, as the kind is measured (paces/rules.ts). */
+  readonly quantity: number;
+  /** Person-minutes. */
+  readonly minutes: Working;
+  readonly specified: Specified | null;
+}
+
+/** Where an operation is done. */
+export interface Place {
+  readonly room: Id;
+  readonly specified?: Specified | null;
+  readonly line?: string | null;
+}
+
+/** An operation of so much; none of what is nothing, so that nothing listed costs nothing and no operation is empty. */
+export function operation(
+  job: Labouring,
+  { room, specified = null, line = null }: Place,
+  kind: OperationKind,
+  amounts: readonly Amount[],
+  { coat = 0, ...timed }: Timed & { readonly coat?: number } = {},
+): Operation[] {
+  const quantity = amounts.reduce((sum, amount) => sum + amount.quantity, 0);
+  if (!(quantity > 1e-9)) return [];
+  const surface = specified?.surface.id ?? room;
+  const id = `${line ?? surface}:${kind}${coat || ''}`;
+  const minutes = minutesOf(job, kind, amounts, timed);
+  return [{ id, room, surface, line, kind, coat, quantity, minutes, specified }];
+}

@@ -1,0 +1,84 @@
+import { setting, type DefaultKey } from '../job/defaults.ts';
+import { familyOf, REPAIR_CLASSES, type OperationKind, type PrepStep, type RepairClass } from '../job/vocabulary.ts';
+import type { Amount, Factor } from '../paces/minutes.ts';
+import { ruleOf } from '../paces/rules.ts';
+import { gritsOf } from '../specify/prep-plan.ts';
+import { effective } from '../specify/reasons.ts';
+import type { Specified } from '../specify/specify.ts';
+import type { Survey } from '../job/surveyed.ts';
+import { reachFactor } from '../paces/reach.ts';
+import { HOLES } from '../words/terms.ts';
+import { operation, type Labouring, type Operation } from './operation.ts';
+
+/** Visits a hole takes: what is deep is filled in layers, each dry before the next [common practice, no source]. */
+export const VISITS: Readonly<Record<RepairClass, number>> = { pinhole: 1, anchor: 1, coin: 2, large: 3 };
+
+/** The deepest hole that a visit does not finish, so that its filler lies thick; null: only what soon dries. */
+export const deepestIn = ({ repairs }: Pick<Survey, 'repairs'>, visit: number): RepairClass | null => {
+  const thick = REPAIR_CLASSES.filter((hole) => repairs[hole] > 0 && VISITS[hole] > visit);
+  const deep = thick.length ? thick : REPAIR_CLASSES.filter((hole) => hole === 'anchor' && repairs[hole] > 0);
+  return deep.includes('large') ? 'large' : (deep[0] ?? null);
+};
+
+/** Everything that makes work on a surface slower than on a smooth wall within reach. */
+export function factorsOf(job: Labouring, s: Specified, kind: OperationKind): Factor[] {
+  const rule = ruleOf(kind);
+  const texture = setting(job, `slow.${s.survey.texture}` as DefaultKey);
+  const narrow = familyOf(s.surface.kind) === 'trim';
+  return [
+    { name: 'texture', value: rule.rough ? texture : 1 },
+    { name: 'small work', value: rule.narrow && narrow ? setting(job, 'prep.narrow') : 1 },
+    { name: 'reach', value: reachFactor(job, s.surface) },
+  ];
+}
+
+/** Area that is worked on: of a hung radiator, what a hand reaches. */
+export const reached = (job: Labouring, { surface }: Specified): number =>
+  surface.area.value * (surface.name.kind === 'radiator' ? setting(job, 'radiator.reach') : 1);
+
+/** Operations of each step that Specify lists, in its order; plates and hardware are the room's to take off. */
+const STEPS: Readonly<Record<PrepStep, (job: Labouring, s: Specified) => Operation[]>> = {
+  'plates-off': () => [],
+  'hardware-off': () => [],
+  wash: (job, s) => [...over(job, s, 'wash'), ...(steps(s).includes('degrease') ? [] : over(job, s, 'rinse'))],
+  degrease: (job, s) => [...over(job, s, 'degrease'), ...over(job, s, 'rinse')],
+  scrape: (job, s) => over(job, s, 'scrape'),
+  fill: (job, s) => fill(job, s),
+  degloss: (job, s) => over(job, s, 'degloss'),
+  sand: (job, s) => over(job, s, 'sand', gritsOf(s).length),
+  dust: (job, s) => over(job, s, 'dust'),
+  caulk: (job, s) => operation(job, on(s), 'caulk', [{ name: 'joints', quantity: s.surface.length }]),
+};
+const steps = (s: Specified) => effective(s.system.prep);
+const on = (s: Specified) => ({ room: s.surface.room, specified: s });
+
+const over = (job: Labouring, s: Specified, kind: OperationKind, times = 1): Operation[] =>
+  operation(
+    job,
+    on(s),
+    kind,
+    [{ name: times > 1 ? `area, ${times} grits` : 'area', quantity: reached(job, s) * times }],
+    {
+      factors: factorsOf(job, s, kind),
+    },
+  );
+
+/** One operation a visit: the first digs out and backs, the last skims; each hole takes its minutes in equal parts. */
+function fill(job: Labouring, s: Specified): Operation[] {
+  const holes = REPAIR_CLASSES.filter((hole) => s.survey.repairs[hole] > 0);
+  const visits = Math.max(0, ...holes.map((hole) => VISITS[hole]));
+  return Array.from({ length: visits }, (_, i) => i + 1).flatMap((visit) => {
+    const amounts = holes
+      .filter((hole) => VISITS[hole] >= visit)
+      .map((hole): Amount => ({
+        name: HOLES[hole][1],
+        quantity: s.survey.repairs[hole],
+        pace: `fill.${hole}`,
+        share: 1 / VISITS[hole],
+      }));
+    return operation(job, on(s), 'fill', amounts, { coat: visit });
+  });
+}
+
+export const preparationOf = (job: Labouring, s: Specified): Operation[] =>
+  steps(s).flatMap((step) => STEPS[step](job, s));

@@ -1,0 +1,79 @@
+import { setting } from '../job/defaults.ts';
+import type { Part } from '../job/measured.ts';
+import type { SurfaceId } from '../job/table.ts';
+import type { RoomTakeoff } from '../measure/takeoff.ts';
+import { reachOf } from '../paces/reach.ts';
+import { FIXTURE_WAYS, isFixture } from '../measure/parts.ts';
+import { effective } from '../specify/reasons.ts';
+import type { Specified } from '../specify/specify.ts';
+import { operation, type Labouring, type Operation } from './operation.ts';
+
+/** What is done to a room before its surfaces, and after them. `painted`: what is worked on here. */
+export function roomOperations(job: Labouring, takeoff: RoomTakeoff, painted: readonly Specified[]): Operation[] {
+  const place = { room: takeoff.room.id };
+  const floor = [{ name: 'floor worked over', quantity: floorWorkedOver(takeoff, painted) }];
+  const furnished = painted.every((s) => s.survey.coat === 'bare') ? [] : floor;
+  const count = (kind: Part['kind']) => [{ name: 'how many', quantity: countOf(takeoff.parts, kind) }];
+  const plates = painted.some((s) => effective(s.system.prep).includes('plates-off')) ? 1 : 0;
+  const power = [{ name: 'once', quantity: plates }];
+  const raised = painted.filter((s) => reachOf(job, s.surface) !== 'floor');
+  const area = [{ name: 'painted', quantity: painted.reduce((sum, s) => sum + s.surface.area.value, 0) }];
+  return [
+    ...operation(job, place, 'furniture-out', furnished),
+    ...operation(job, place, 'cloths-down', floor),
+    ...operation(job, place, 'platform', [{ name: 'once', quantity: raised.length ? 1 : 0 }]),
+    ...operation(job, place, 'power-off', power),
+    ...operation(job, place, 'detectors-covered', count('detector')),
+    ...operation(job, place, 'curtains-off', count('rod')),
+    ...painted.flatMap((s) => fittings(job, takeoff, s, painted)),
+    ...operation(job, place, 'look', area),
+    ...operation(job, place, 'touch-up', area),
+    ...operation(job, place, 'detectors-uncovered', count('detector')),
+    ...operation(job, place, 'curtains-on', count('rod')),
+    ...operation(job, place, 'power-on', power),
+    ...operation(job, place, 'furniture-back', furnished),
+    ...operation(job, place, 'cloths-up', floor),
+  ];
+}
+
+const countOf = (parts: readonly Part[], kind: Part['kind']): number =>
+  parts.filter((p) => p.kind === kind).reduce((n, p) => n + p.count, 0);
+
+/** A strip along each wall that is painted, this wide; under a ceiling, or most of the walls, the whole floor. */
+const STRIP = 1.5;
+function floorWorkedOver(takeoff: RoomTakeoff, painted: readonly Specified[]): number {
+  const floor = takeoff.floorArea ?? 0;
+  if (painted.some((s) => s.surface.kind === 'ceiling')) return floor;
+  const walls = new Set(painted.map((s) => s.surface.wall));
+  const strips = takeoff.walls.reduce((sum, w) => sum + (walls.has(w.wall.id) ? w.outline.length * STRIP : 0), 0);
+  const runs = painted.reduce((sum, s) => sum + (s.surface.wall === null ? s.surface.length * STRIP : 0), 0);
+  return Math.min(floor, strips + runs);
+}
+
+/** Plates of a wall or ceiling and hardware of a door, off and on again. */
+function fittings(job: Labouring, takeoff: RoomTakeoff, s: Specified, painted: readonly Specified[]): Operation[] {
+  const place = { room: takeoff.room.id, specified: s };
+  const steps = effective(s.system.prep);
+  const plates = [{ name: 'plates', quantity: steps.includes('plates-off') ? platesOn(job, takeoff, s, painted) : 0 }];
+  const doors = [{ name: 'doors', quantity: steps.includes('hardware-off') ? 1 : 0 }];
+  return [
+    ...operation(job, place, 'plates-off', plates),
+    ...operation(job, place, 'plates-on', plates),
+    ...operation(job, place, 'hardware-off', doors),
+    ...operation(job, place, 'hardware-on', doors),
+  ];
+}
+
+const isOff = (part: Part): boolean => isFixture(part.kind) && FIXTURE_WAYS[part.kind] === 'off';
+const fieldOf = (part: Part, takeoff: RoomTakeoff): SurfaceId =>
+  part.wall === null ? `${takeoff.room.id}/ceiling` : `${part.wall}/field`;
+
+/** Those counted on it; where a room has none counted, the starting number shared by the walls that are painted. */
+function platesOn(job: Labouring, takeoff: RoomTakeoff, s: Specified, painted: readonly Specified[]): number {
+  const counted = takeoff.parts.filter(isOff);
+  if (counted.length)
+    return counted.filter((p) => fieldOf(p, takeoff) === s.surface.id).reduce((n, p) => n + p.count, 0);
+  const isWall = ({ surface }: Specified) => surface.id.endsWith('/field');
+  const walls = takeoff.walls.length;
+  return isWall(s) && painted.some(isWall) ? setting(job, 'plates.room') / Math.max(1, walls) : 0;
+}
