@@ -165,7 +165,7 @@ const MINUTES = grouped('minutes', {
   'pace.leaf': d(0.08, 'm2/min', 'starting judgement'),
   'pace.edge': d(1.5, 'm/min', 'starting judgement'),
   'pace.piece': d(0.15, 'm2/min', 'starting judgement'),
-  'radiator.reach': d(0.6, 'of it', 'starting judgement'),
+  'radiator.reach': d(0.7, 'of it', 'starting judgement'),
   'coat.later': d(0.85, 'x', 'starting judgement'),
   'slow.smooth': d(1, 'x', 'common practice, no source'),
   'slow.orange-peel': d(1.05, 'x', 'starting judgement'),
@@ -182,8 +182,8 @@ const MINUTES = grouped('minutes', {
 });
 
 const DRYING = grouped('drying', {
-  'dry.wash': d(45, 'min', 'starting judgement'),
-  'dry.thin': d(30, 'min', 'starting judgement'),
+  'dry.wash': d(30, 'min', 'starting judgement'),
+  'dry.thin': d(20, 'min', 'starting judgement'),
   'fill.dry': d(60, 'min', 'common practice, no source'),
   'dry.deep': d(120, 'min', 'starting judgement'),
   'dry.caulk': d(60, 'min', 'starting judgement'),

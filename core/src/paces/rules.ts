@@ -208,7 +208,8 @@ export const OPERATION_RULES = {
     quantity: 'each',
     pace: 'spot.each',
     wet: true,
-    dries: coat,
+    // a dab is thin: touch-dry will do
+    dries: (dab) => alike(coat(dab).touch),
     tool: 'brush',
     task: 'spot',
     group: 'prime',

@@ -38,7 +38,7 @@ const ROOMWIDE: ReadonlySet<TaskKind> = new Set<TaskKind>([
   'clear',
 ]);
 /** Shared out between two when it takes longer. */
-const SHARED: Minutes = 40;
+const SHARED: Minutes = 15;
 
 /** Goes of one room, in the order of its operations. `crew`: how many there are to share them. */
 export function goesOf(operations: readonly Operation[], crew: number): Go[] {

@@ -7,6 +7,8 @@ import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { Survey } from '../job/surveyed.ts';
 import { reachFactor } from '../paces/reach.ts';
+import { phrase } from '../units/word.ts';
+import type { RuleId } from '../words/reasons.ts';
 import { HOLES } from '../words/terms.ts';
 import { operation, type Labouring, type Operation } from './operation.ts';
 
@@ -36,6 +38,17 @@ export function factorsOf(job: Labouring, s: Specified, kind: OperationKind): Fa
 export const reached = (job: Labouring, { surface }: Specified): number =>
   surface.area.value * (surface.name.kind === 'radiator' ? setting(job, 'radiator.reach') : 1);
 
+/** Rules that call for sanding. */
+const SANDS: ReadonlySet<RuleId> = new Set<RuleId>([
+  'prep.peeling',
+  'prep.repairs',
+  'prep.oil',
+  'prep.gloss',
+  'prep.wax',
+  'prep.wax-unknown',
+  'prep.adhesion',
+]);
+
 /** Operations of each step that Specify lists, in its order; plates and hardware are the room's to take off. */
 const STEPS: Readonly<Record<PrepStep, (job: Labouring, s: Specified) => Operation[]>> = {
   'plates-off': () => [],
@@ -45,7 +58,7 @@ const STEPS: Readonly<Record<PrepStep, (job: Labouring, s: Specified) => Operati
   scrape: (job, s) => over(job, s, 'scrape'),
   fill: (job, s) => fill(job, s),
   degloss: (job, s) => over(job, s, 'degloss'),
-  sand: (job, s) => over(job, s, 'sand', gritsOf(s).length),
+  sand: (job, s) => sand(job, s),
   dust: (job, s) => over(job, s, 'dust'),
   caulk: (job, s) => operation(job, on(s), 'caulk', [{ name: 'joints', quantity: s.surface.length }]),
 };
@@ -62,6 +75,22 @@ const over = (job: Labouring, s: Specified, kind: OperationKind, times = 1): Ope
       factors: factorsOf(job, s, kind),
     },
   );
+
+/** Sanded round a hole, m2 [starting judgement]. */
+const ROUND: Readonly<Record<RepairClass, number>> = { pinhole: 0.02, anchor: 0.04, coin: 0.1, large: 0.6 };
+
+/** All of it, once with each grit; where only filled places are sanded level, those. */
+function sand(job: Labouring, s: Specified): Operation[] {
+  const level = s.system.prep.because.filter(({ rule }) => SANDS.has(rule));
+  if (s.system.prep.override || level.some(({ rule }) => rule !== 'prep.repairs'))
+    return over(job, s, 'sand', gritsOf(s).length);
+  const amounts = REPAIR_CLASSES.map((hole): Amount => ({
+    name: phrase`round ${HOLES[hole][1]}`,
+    quantity: s.survey.repairs[hole] * ROUND[hole],
+  })).filter(({ quantity }) => quantity > 0);
+  const whole = amounts.reduce((sum, { quantity }) => sum + quantity, 0) > reached(job, s);
+  return whole ? over(job, s, 'sand') : operation(job, on(s), 'sand', amounts, { factors: factorsOf(job, s, 'sand') });
+}
 
 /** One operation a visit: the first digs out and backs, the last skims; each hole takes its minutes in equal parts. */
 function fill(job: Labouring, s: Specified): Operation[] {
