@@ -10,6 +10,7 @@ import {
   LINE_KINDS,
   MATERIALS,
   OPERATIONS,
+  TASKS,
   PREP_STEPS,
   PRIMER_EXTENTS,
   PRIMER_KINDS,
@@ -141,23 +142,52 @@ test('schedule: names, windows, lags', () => {
   const s = json<{
     crew: string[];
     workingTime: number[][];
-    tasks: { operation: string; who: string[]; after: { task: string }[]; id: string }[];
+    tasks: { operation: string; who: string[]; after: { task: string; because: string }[]; id: string }[];
     finish: number;
     bound: number;
   }>('schedule');
   const ids = s.tasks.map((t) => t.id);
   expect(new Set(ids).size).toBe(ids.length);
   for (const t of s.tasks) {
-    expect(OPERATIONS).toContain(t.operation);
+    expect(TASKS).toContain(t.operation);
+    for (const lag of t.after) expect(lag.because).toMatch(/^\S.{8,}/);
     expect(s.crew).toEqual(expect.arrayContaining(t.who));
     expect(ids).toEqual(expect.arrayContaining(t.after.map((a) => a.task)));
   }
   expect([s.workingTime[0]?.[0], s.bound <= s.finish]).toEqual([0, true]);
 });
 
+test('work: every operation with its terms, set-up and clean-up of the plan’s days with them', () => {
+  interface Listed {
+    readonly id: string;
+    readonly kind: string;
+    readonly quantity: number;
+    readonly minutes: number;
+    readonly terms: { readonly value: number };
+  }
+  const { operations, minutes, byKind } = json<{
+    operations: Listed[];
+    minutes: number;
+    byKind: Record<string, number>;
+  }>('work');
+  for (const op of operations) {
+    expect(OPERATIONS).toContain(op.kind);
+    expect(op.terms.value).toBe(op.minutes);
+  }
+  const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
+  expect(sum(operations.map((op) => op.minutes))).toBeCloseTo(minutes, 9);
+  expect(sum(Object.values(byKind))).toBeCloseTo(minutes, 9);
+  const { personDays } = json<{ personDays: unknown[] }>('schedule');
+  for (const kind of ['set-up', 'clean-up'])
+    expect(operations.filter((op) => op.kind === kind)).toHaveLength(personDays.length);
+  const { labour } = json<{ labour: { minutes: number; lines: { kind: string; minutes: number }[] } }>('order');
+  const travel = labour.lines.find((l) => l.kind === 'travel')?.minutes ?? 0;
+  expect(minutes + travel).toBeCloseTo(labour.minutes, 9);
+});
+
 test('every number is finite, in both examples', () => {
   for (const file of ['loft-bedroom.tape', 'keepers-cottage.json', 'keepers-cottage.tape'])
-    for (const verb of ['takeoff', 'specify', 'order', 'schedule']) {
+    for (const verb of ['takeoff', 'specify', 'order', 'work', 'schedule']) {
       const out = call(verb, file);
       expect([file, verb, out.code, out.stderr]).toEqual([file, verb, 0, out.stderr]);
       expect(finite(JSON.parse(out.stdout))).toBe(true);

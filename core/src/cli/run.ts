@@ -16,13 +16,13 @@ const VERBS: Readonly<Record<string, (job: Job) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
   specify: (job) => ({ ok: true, value: specifyContract(job, wholeOf(job)) }),
   order: (job) => ({ ok: true, value: orderContract(job, baseOrder(job)) }),
-  work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
   schedule: (job) => {
     const schedule = basePlan(job);
     return schedule.problems.length
       ? { ok: false, problems: schedule.problems.map((p) => ({ ...p, message: said(p.message, job.units) })) }
       : { ok: true, value: scheduleContract(job, schedule) };
   },
+  work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
 };
 
 export interface Output {

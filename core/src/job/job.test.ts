@@ -76,6 +76,23 @@ describe('a job file at the door', () => {
     expect(people.map((p) => p.day)).toEqual(people.map(() => (4200 * minutes) / 60));
     expect(opened).toMatchObject({ ok: true, value: { pricing: { overhead: 0, margin: 0, tax: 0 }, owned: {} } });
   });
+  test('version 6: minutes of several steps at once are gone, what was paid a load is paid a trip, no trim is still to come', () => {
+    const old = JSON.parse(readFileSync(join(__dirname, 'fixtures/v5.json'), 'utf8')) as Job;
+    const settings = {
+      'pace.prep': 1,
+      'pace.prepTrim': 1,
+      'pace.prime': 1,
+      'prep.poor': 3,
+      'load.minutes': 5,
+      'pace.cut': 1,
+    };
+    const opened = openJob(JSON.stringify({ ...old, settings }));
+    expect(opened).toMatchObject({ ok: true, value: { settings: { 'travel.minutes': 5, 'pace.cut': 1 } } });
+    expect(Object.keys((opened.ok && opened.value.settings) || {})).toHaveLength(2);
+    const runs = opened.ok ? rows(opened.value.rooms).flatMap((r) => Object.values(r.trim)) : [];
+    expect(runs.map((run) => run.later)).toEqual(runs.map(() => false));
+    expect(runs.length).toBeGreaterThan(0);
+  });
   test('version 5: what version 4 let in although it cannot be is mended, and nothing else is lost', () => {
     const old = JSON.parse(readFileSync(join(__dirname, 'fixtures/v4.json'), 'utf8')) as Job;
     const [id = ''] = old.rooms.order;
@@ -151,7 +168,7 @@ describe('a job file at the door', () => {
     ['empty', '', /empty/],
     ['another kind', '%PDF-1.7 ...', /another kind/],
     ['other JSON', '{"a":1}', /not a Kovelin job/],
-    ['a future version', text.replace('"version":5', '"version":99'), /newer Kovelin.*left as it is/],
+    ['a future version', text.replace(`"version":${JOB_VERSION}`, '"version":99'), /newer Kovelin.*left as it is/],
     ['a number JSON has not', text.replace('"turn":90', '\n"turn":NaN'), /“NaN” is no value of JSON/],
     ['a day there is not', text.replace('"start":null', '"start":"2026-02-31"'), /a day there is, written 2026-11-26/],
     ['a thing of nothing', text.replace('"metres":2.4384', '"metres":0'), /metres is 0; at least 0.001/],

@@ -193,8 +193,8 @@ describe('rooms', () => {
     if (!accent || !accent.ok) throw new Error('edit refused');
     return accent.value.job;
   };
-  // common practice, no source: ceiling, walls and accent of an average bedroom is one day for two, set-up and clean-up
-  // with it; at 120 minutes the bound says that it can be, but the search misses it by six minutes
+  // common practice, no source: ceiling, walls and accent of an average bedroom is one day for two, covering, preparing, set-up
+  // and clean-up with it; it is looked over and cleared when dry, which is the next morning
   test.each([90, 120])('the bedroom at a recoat of %i minutes is one day for two', (recoat) => {
     let job = bedroom('');
     for (const product of Object.values(job.products)) {
@@ -208,9 +208,10 @@ describe('rooms', () => {
     expect(schedule.problems).toEqual([]);
     // the hours of the day, less a quarter to clean up
     const end = 540 - setting(job, 'day.cleanUp');
-    expect(schedule.bound).toBeLessThanOrEqual(end);
-    if (recoat < 120) expect(schedule.finish).toBeLessThanOrEqual(end);
-    expect(schedule.finish).toBeGreaterThan(240);
+    const painted = schedule.placed.filter((p) => p.task.go.specified).map((p) => p.pieces.at(-1)?.[1] ?? 0);
+    expect(Math.max(...painted)).toBeLessThanOrEqual(end);
+    expect(Math.max(...painted)).toBeGreaterThan(240);
+    expect(schedule.finish).toBeLessThanOrEqual(1440 + 60);
   });
 
   test.each([
@@ -244,7 +245,7 @@ describe('rooms', () => {
     const [first, second] =
       trimOrder === 'trim-first' ? [/baseboard:brush/, /field:cut/] : [/field:roll/, /baseboard:brush/];
     expect(start(second)).toBeGreaterThanOrEqual(end(first) + 60);
-    expect(end(/:prep/)).toBeLessThanOrEqual(start(/:(cut|brush|prime)/));
+    expect(end(/:(wash|fill\d|sand)/)).toBeLessThanOrEqual(start(/:(cut|roll|brush|prime-\w+)\d/) + 1e-9);
     expect(schedule.bound).toBeLessThanOrEqual(schedule.finish);
     expect(schedule.finish).toBeLessThanOrEqual(schedule.bound * 1.6 + 60);
   });

@@ -73,7 +73,7 @@ describe('labour', () => {
       expect(labour.cost).toBe(sum(labour.lines.map((l) => l.cost)));
       expect(labour.minutes).toBeCloseTo(sum(labour.lines.map((l) => l.minutes)), 9);
       // a person-day of the plan takes half an hour to set up and a quarter to clean up, or what was set
-      expect(labour.minutes).toBeCloseTo(worked + sum(plan.byPerson) * 45, 9);
+      expect(labour.minutes).toBeCloseTo(worked + plan.travel + sum(plan.byPerson) * 45, 9);
     }
     expect(days.cost).toBe((plan.byPerson[0] ?? 0) * 36_000 + (plan.byPerson[1] ?? 0) * 31_500);
   });

@@ -14,6 +14,7 @@ import type { Job } from '../job/types.ts';
 import * as enums from '../job/vocabulary.ts';
 import { shoppingList } from '../order/shopping.ts';
 import { viewSchedule } from '../sequence/view.ts';
+import { ruleOf } from '../paces/rules.ts';
 import { prepPlan } from '../specify/prep-plan.ts';
 import { QUESTIONS, readBack } from '../specify/questions.ts';
 import { warningsOf } from '../specify/warnings.ts';
@@ -121,6 +122,10 @@ function allSaid(job: Job): string[] {
     ...order.paints.flatMap((p) => [systems.paintWord(p), ...wordsIn(p.expected)]),
     ...order.materials.flatMap((m) => [materialWord(m), pieceWord(m.quantity, m.unit), ...wordsIn(m.working)]),
     ...plan.tasks.flatMap((task) => [taskWord(task), task.paint ?? '']),
+    ...whole.operations.flatMap((op) => [
+      ruleOf(op.kind).word({ name: op.specified ? nameWord(op.specified.surface.name) : '', coat: op.coat }),
+      ...wordsIn(op.minutes),
+    ]),
     ...Object.values(STARTING),
     ...Object.values(LABOUR),
     ...Object.values(systems.MEMBER_WORDS),
@@ -166,7 +171,7 @@ test('every published value has a word, and none is its key with a hyphen by acc
     [enums.PART_KINDS, terms.PART],
     [enums.SURFACE_KINDS, terms.SURFACE],
     [enums.LINE_KINDS, terms.LINE],
-    [enums.OPERATIONS, LABOUR],
+    [enums.LABOUR_GROUPS, LABOUR],
   ];
   for (const [keys, table] of tables)
     for (const key of keys) expect(said(table[key] ?? '', 'metric')).toMatch(/^\S.*\S$/);

@@ -239,7 +239,7 @@ test('a damaged record is said when it is opened, and left as it is', async () =
   expect(await db.jobs.get('j')).toEqual(damaged);
 });
 
-test.each([1, 2])('a job kept by version %i opens in this one, with all it had', async (version) => {
+test.each([1, 2, 5])('a job kept by version %i opens in this one, with all it had', async (version) => {
   const frozen = readFileSync(join(__dirname, `../../../core/src/job/fixtures/v${version}.json`), 'utf8');
   const name = `old-${count++}`;
   const old = new Dexie(name);
