@@ -156,7 +156,7 @@ test('damaged, foreign, future and huge files are refused with sentences; the jo
   const cases: readonly (readonly [string, string | Buffer, RegExp])[] = [
     ['cut.json', good.slice(0, 4000), /cut off/],
     ['hand.json', good.replace('"turn": 90', '"turn": "R"'), /turn must be a number/],
-    ['future.json', good.replace('"version": 5', '"version": 12'), /newer Kovelin/],
+    ['future.json', good.replace(/"version": \d+/, '"version": 99'), /newer Kovelin/],
     ['picture.json', Buffer.from('89504e470d0a1a0a', 'hex'), /line 1/],
     ['huge.json', Buffer.alloc(50 * 1024 * 1024, 32), /50 MB; a job file is at most 20 MB/],
     ['walls.tape', `units ft\nroom R\nwall A 12'14`, /line 3, column 11: 14 inches after feet/],

@@ -101,7 +101,7 @@ test('hours, school and people shape the days; the keyboard goes from step to st
   await page.keyboard.press('Control+z');
   await page.getByLabel(/^Trim last/).check();
   await settled(page);
-  await expect(page.locator('.tasks')).toContainText('Mask');
+  await expect(page.locator('.tasks')).toContainText('Set card along the floor');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('Ctrl Shift Z');
 });

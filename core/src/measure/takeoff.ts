@@ -40,7 +40,7 @@ export interface RoomTakeoff {
   readonly ceiling: Ceiling | null;
   readonly ceilingArea: Working | null;
   readonly walls: readonly WallTakeoff[];
-  /** Where surfaces touch, and the sums of that by kind. */
+  /** Where surfaces touch; and what of that is cut in along, by kind. */
   readonly meetings: readonly Meeting[];
   readonly lines: readonly { readonly kind: LineKind; readonly length: Working }[];
   readonly trim: readonly TrimTakeoff[];
@@ -202,9 +202,12 @@ export const closureSettings = (job: Pick<Job, 'settings'>): ClosureSettings => 
   diagonalError: setting(job, 'diagonal.se'),
 });
 
-/** Meetings added up by kind. */
+/** Meetings that a brush cuts in along, added up by kind. */
 function sumLines(meetings: readonly Meeting[], walls: readonly WallTakeoff[]): RoomTakeoff['lines'] {
-  const byKind = groupBy(meetings, (meeting) => meeting.kind);
+  const byKind = groupBy(
+    meetings.filter(({ kind }) => MEETING_RULES[kind].cut),
+    (meeting) => meeting.kind,
+  );
   const on = (id: Id | null) => walls.find((w) => w.wall.id === id)?.wall.label;
   const name = ({ wall }: Meeting) => (wall === null ? 'ceiling' : `wall ${on(wall)}`);
   return LINE_KINDS.flatMap((kind) => {
@@ -218,7 +221,7 @@ function sumLines(meetings: readonly Meeting[], walls: readonly WallTakeoff[]): 
 
 /** Length that a brush cuts walls and ceilings in along, each line once. */
 export const cutIn = ({ lines }: Pick<RoomTakeoff, 'lines'>): Metres =>
-  lines.reduce((sum, { kind, length }) => sum + (MEETING_RULES[kind].cut ? length.value : 0), 0);
+  lines.reduce((sum, { length }) => sum + length.value, 0);
 
 function takeoffTrim(room: Room, walls: readonly WallTakeoff[]): TrimTakeoff[] {
   const kinds = (Object.entries(room.trim) as [TrimKind, TrimRun][]).filter(([, run]) => !run.later);

@@ -1,9 +1,11 @@
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import type { OperationKind, TaskKind } from '../job/vocabulary.ts';
+import type { TaskKind } from '../job/vocabulary.ts';
 import type { Word } from '../units/word.ts';
 import type { Name } from '../words/names.ts';
+import type { RuleId } from '../words/reasons.ts';
 import { paintWord } from '../words/systems.ts';
 import type { JobSchedule } from './schedule.ts';
+import type { Task } from './tasks.ts';
 
 /** A task of the schedule with the names a person reads; small enough to hand from a worker. */
 export interface TaskView {
@@ -22,17 +24,21 @@ export interface TaskView {
   readonly who: readonly number[];
   /** Minutes it dries before the next coat. */
   readonly drying: number;
-  /** What is done in it. */
-  readonly steps: readonly {
-    readonly kind: OperationKind;
-    readonly surface: string;
-    readonly coat: number;
-    readonly minutes: number;
-  }[];
+  /** Ids of the operations done in it. */
+  readonly operations: readonly string[];
+  /** What it waits for: the rule, and the longest time that it asks for. */
+  readonly waits: readonly { readonly because: RuleId; readonly least: number }[];
 }
 export type ScheduleView = Pick<JobSchedule, 'finish' | 'bound' | 'workingTime' | 'personDays' | 'problems'> & {
   readonly tasks: readonly TaskView[];
 };
+
+/** Each rule once, with the longest of its times. */
+function waitsOf({ after }: Task): TaskView['waits'] {
+  const longest = new Map<RuleId, number>();
+  for (const { because, minLag } of after) longest.set(because, Math.max(longest.get(because) ?? 0, minLag));
+  return [...longest].map(([because, least]) => ({ because, least }));
+}
 
 export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeoff[]): ScheduleView {
   const { placed, finish, bound, workingTime, personDays, problems } = schedule;
@@ -54,12 +60,8 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
       pieces,
       who,
       drying: task.drying,
-      steps: task.operations.map((op) => ({
-        kind: op.kind,
-        surface: op.surface,
-        coat: op.coat,
-        minutes: op.minutes.value,
-      })),
+      operations: task.operations.map((op) => op.id),
+      waits: waitsOf(task),
     };
   });
   return { tasks, finish, bound, workingTime, personDays, problems };

@@ -83,7 +83,7 @@ export function taskWord(task: {
   const name = task.name ? nameWord(task.name) : '';
   const coat = task.coat ? `, coat ${task.coat}` : '';
   const words: Words<TaskKind> = {
-    protect: 'Cover, power off, plates off',
+    protect: 'Cover the floor and furniture, power and plates off',
     wash: 'Wash and rinse',
     fill: task.coat > 1 ? `Fill, visit ${task.coat}` : 'Scrape and fill',
     sand: 'Sand and dust off',

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readAny } from '../exchange/read.ts';
-import { DEFAULT_KEYS } from '../job/defaults.ts';
+import type { DEFAULT_KEYS } from '../job/defaults.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
 import type { Survey } from '../job/surveyed.ts';
 import type { Job } from '../job/types.ts';

@@ -218,3 +218,13 @@ export function Section({ title, children, extra }: { title: string; children: R
     </section>
   );
 }
+
+/** A name and what stands for it. */
+export function Line({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div className="line">
+      <span>{label}</span>
+      <div>{children}</div>
+    </div>
+  );
+}

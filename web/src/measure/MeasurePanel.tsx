@@ -6,8 +6,7 @@ import type { Working } from '@kovelin/core/units/working.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { LINE, TRIM } from '@kovelin/core/words/terms.ts';
-import type { ReactNode } from 'react';
-import { Section } from '../app/fields.tsx';
+import { Line, Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { Figure, WorkingTree } from '../app/Working.tsx';
 import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/take-out.ts';
@@ -89,15 +88,6 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
         </div>
       </Section>
     </aside>
-  );
-}
-
-export function Line({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <div className="line">
-      <span>{label}</span>
-      <div>{children}</div>
-    </div>
   );
 }
 

@@ -5,14 +5,19 @@ import { isDay } from '@kovelin/core/units/day.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
+import { ruleOf } from '@kovelin/core/paces/rules.ts';
+import { isWaiting } from '@kovelin/core/work/operations.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import { taskWord } from '@kovelin/core/words/work.ts';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { daysWord } from '../app/days.ts';
-import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
+import { Choice, DraftField, Line, readText, Section } from '../app/fields.tsx';
 import { Sides } from '../app/Sides.tsx';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
+import { Figure } from '../app/Working.tsx';
 import { freshId } from '../store/ids.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { usePlan } from '../workers/whole.ts';
@@ -61,6 +66,9 @@ export default function SequenceView() {
         <p role="alert">The order of work could not be worked out: {error.message}</p>
       </main>
     );
+  const waiting = view.derived.surfaces
+    .filter(isWaiting)
+    .map((s) => `${said(nameWord(s.surface.name), system)} in ${state.job.rooms.byId[s.surface.room]?.name ?? ''}`);
   const done = (id: string) =>
     Math.max(0, ...(schedule?.tasks ?? []).filter((t) => t.surface === id).map((t) => t.pieces.at(-1)?.[1] ?? 0));
   const paint = (id: string): Coat => {
@@ -130,6 +138,11 @@ export default function SequenceView() {
                 {said(p.message, system)}
               </p>
             ))}
+          {waiting.length > 0 && (
+            <p className="problem" role="note">
+              Not in this plan until it is dry: {waiting.join('; ')}.
+            </p>
+          )}
           {schedule && schedule.tasks.length > 0 && (
             <Suspense fallback={<p className="waiting">Drawing …</p>}>
               <CrewChart
@@ -148,32 +161,80 @@ export default function SequenceView() {
         <CrewForm view={view} crew={crew} finish={schedule?.finish ?? null} />
         <Section title="Task by task">
           <ol className="tasks" aria-label="Tasks in order">
-            {schedule?.tasks.map((task, i) => {
-              const [from, to] = [clock(task.pieces[0]?.[0] ?? 0, crew), clock(task.pieces.at(-1)?.[1] ?? 0, crew)];
-              const before = schedule.tasks[i - 1];
-              const newDay = !before || clock(before.pieces[0]?.[0] ?? 0, crew).day !== from.day;
-              return (
-                <li key={task.id} className={task.surface === surface?.id ? 'chosen' : ''}>
-                  {newDay && <h4>{dayWord(task.pieces[0]?.[0] ?? 0, crew)}</h4>}
-                  <button type="button" className="task" onClick={() => choose(task)}>
-                    <time>
-                      {from.time}–{to.time}
-                    </time>
-                    <span>
-                      {said(taskWord(task), system)}
-                      <small>
-                        {task.who.map((w) => crew.people[w]?.name).join(' and ')} · {task.roomName} ·{' '}
-                        {formatMinutes(task.work)}
-                      </small>
-                    </span>
-                  </button>
-                </li>
-              );
-            })}
+            {schedule?.tasks.map((task, i) => (
+              <TaskRow key={task.id} view={view} task={task} before={schedule.tasks[i - 1] ?? null} onChoose={choose} />
+            ))}
           </ol>
         </Section>
       </aside>
     </>
+  );
+}
+
+interface TaskRowProps {
+  readonly view: WholeView;
+  readonly task: TaskView;
+  readonly before: TaskView | null;
+  readonly onChoose: (task: TaskView) => void;
+}
+/** A task; opened, it says what is in it, where each minute comes from, and what it waits for. */
+function TaskRow({ view, task, before, onChoose }: TaskRowProps) {
+  const { system, surface, state } = view;
+  const { crew } = state.job;
+  const [open, setOpen] = useState(false);
+  const [from, to] = [clock(task.pieces[0]?.[0] ?? 0, crew), clock(task.pieces.at(-1)?.[1] ?? 0, crew)];
+  const newDay = !before || clock(before.pieces[0]?.[0] ?? 0, crew).day !== from.day;
+  return (
+    <li className={task.surface === surface?.id ? 'chosen' : ''}>
+      {newDay && <h4>{dayWord(task.pieces[0]?.[0] ?? 0, crew)}</h4>}
+      <button
+        type="button"
+        className="task"
+        aria-expanded={open}
+        onClick={() => {
+          onChoose(task);
+          setOpen(!open);
+        }}
+      >
+        <time>
+          {from.time}–{to.time}
+        </time>
+        <span>
+          {said(taskWord(task), system)}
+          <small>
+            {task.who.map((w) => crew.people[w]?.name).join(' and ')} · {task.roomName} · {formatMinutes(task.work)}
+          </small>
+        </span>
+      </button>
+      {open && <TaskWork view={view} task={task} />}
+    </li>
+  );
+}
+
+function TaskWork({ view, task }: { view: WholeView; task: TaskView }) {
+  const { system, derived } = view;
+  // what the plan was made of; a change that it does not know yet has no place in it
+  const operations = derived.operations.filter((op) => task.operations.includes(op.id));
+  return (
+    <div className="task-work">
+      {operations.map((op) => (
+        <Line
+          key={op.id}
+          label={said(
+            ruleOf(op.kind).word({ name: op.specified ? nameWord(op.specified.surface.name) : '', coat: op.coat }),
+            system,
+          )}
+        >
+          <Figure working={op.minutes} system={system} />
+        </Line>
+      ))}
+      {task.waits.map(({ because, least }) => (
+        <p key={because} className="because">
+          {least > 0 && <b>{formatMinutes(least)}: </b>}
+          {said(reasonWord({ rule: because, with: {} }), system)}
+        </p>
+      ))}
+    </div>
   );
 }
 
