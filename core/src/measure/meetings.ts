@@ -66,8 +66,7 @@ export const MEETING_RULES = {
 } as const satisfies Record<LineKind, MeetingRule>;
 
 /** A meeting before it has its number. */
-type Touch = Omit<Meeting, 'id' | 'corner' | 'wall' | 'geometry'> &
-  Partial<Pick<Meeting, 'wall' | 'corner' | 'geometry'>>;
+type Touch = Omit<Meeting, 'id' | 'corner' | 'wall' | 'geometry'> & Partial<Pick<Meeting, 'corner' | 'geometry'>>;
 
 const nowhere = (): readonly Polyline[] => [];
 
@@ -78,21 +77,25 @@ export function meetingsOf(
   walls: readonly WallTakeoff[],
   parts: readonly Part[],
 ): Meeting[] {
-  const touches = [
-    ...walls.flatMap((w) => alongWall(job, room, w)),
-    ...walls.flatMap((w, i) => cornerAfter(walls, w, i)),
-    ...parts.filter((p) => p.wall === null).map((p) => fixtureOn(job, ceilingOf(room), p)),
-  ];
+  const meetings: Meeting[] = [];
   const alike = new Map<string, number>();
-  return touches.flatMap((touch): Meeting[] => {
-    if (!(touch.length > 0)) return [];
-    const name = `${touch.kind}:${touch.a}+${touch.b}`;
-    const n = (alike.get(name) ?? 0) + 1;
-    alike.set(name, n);
-    const { kind, a, b, length, wall = null, geometry = nowhere } = touch;
-    const corner = touch.corner ?? MEETING_RULES[kind].corner ?? 'inside';
-    return [{ id: `${name}:${n}`, kind, a, b, wall, corner, length, geometry }];
-  });
+  const add = (wall: Id | null, touches: readonly Touch[]) => {
+    for (const { kind, a, b, length, geometry = nowhere, corner } of touches) {
+      if (!(length > 0)) continue;
+      const name = `${kind}:${a}+${b}`;
+      const n = (alike.get(name) ?? 0) + 1;
+      alike.set(name, n);
+      const turns = corner ?? MEETING_RULES[kind].corner ?? 'inside';
+      meetings.push({ id: `${name}:${n}`, kind, a, b, wall, corner: turns, length, geometry });
+    }
+  };
+  for (const w of walls) add(w.wall.id, alongWall(job, room, w));
+  walls.forEach((w, i) => add(w.wall.id, cornerAfter(walls, w, i)));
+  add(
+    null,
+    parts.filter((p) => p.wall === null).map((p) => fixtureOn(job, ceilingOf(room), p)),
+  );
+  return meetings;
 }
 
 const ceilingOf = (room: Pick<Room, 'id'>): SurfaceId => `${room.id}/ceiling`;
@@ -103,7 +106,6 @@ const fixtureOn = (job: Pick<Job, 'settings'>, on: SurfaceId, part: Part): Touch
   kind: 'fixture',
   a: on,
   b: part.id,
-  wall: part.wall,
   length: fixtureCut(job, part),
 });
 
@@ -128,10 +130,7 @@ function alongWall(job: Pick<Job, 'settings'>, room: Room, w: WallTakeoff): Touc
   };
   const touches = w.seen ? ofEdges(room, w, w.seen.edges) : plain(room, w);
   const fixtures = parts.map((part) => fixtureOn(job, field, part));
-  return [...touches, ...(room.trim.crown ? [crown] : []), foot, ...fixtures, ...trim].map((touch) => ({
-    ...touch,
-    wall: wall.id,
-  }));
+  return [...touches, ...(room.trim.crown ? [crown] : []), foot, ...fixtures, ...trim];
 }
 
 const level = (left: Metres, right: Metres, y: Metres): Polyline => [
@@ -235,18 +234,26 @@ const heightsOf = ({ top, foot }: Outline): readonly [Metres, Metres] => [
 
 /** A wall with regions, or with something before it: borders of what is seen, each by what lies on its two sides. */
 function ofEdges(room: Room, w: WallTakeoff, edges: readonly Edge[]): Touch[] {
-  const found = new Map<string, Touch & { readonly lines: Polyline[] }>();
+  const sides = new Map<string, { readonly touch: Omit<Touch, 'length'>; readonly edges: Edge[]; length: Metres }>();
   for (const edge of edges) {
     const touch = touchOf(room, w, edge);
     if (!touch) continue;
-    const key = `${touch.kind} ${touch.a} ${touch.b} ${[edge.a, edge.b].sort().join(' ')}`;
-    const old = found.get(key);
-    const lines = old?.lines ?? [];
-    join(lines, [edge.from, edge.to]);
-    const length = (old?.length ?? 0) + Math.hypot(edge.to.x - edge.from.x, edge.to.y - edge.from.y);
-    found.set(key, { ...touch, length, lines, geometry: () => lines });
+    const layers = edge.a < edge.b ? `${edge.a} ${edge.b}` : `${edge.b} ${edge.a}`;
+    const key = `${touch.kind} ${layers}`;
+    const side = sides.get(key) ?? { touch, edges: [], length: 0 };
+    sides.set(key, side);
+    side.edges.push(edge);
+    side.length += Math.hypot(edge.to.x - edge.from.x, edge.to.y - edge.from.y);
   }
-  return [...found.values()];
+  return [...sides.values()].map(({ touch, edges: own, length }) => ({
+    ...touch,
+    length,
+    geometry: () => {
+      const lines: Polyline[] = [];
+      for (const { from, to } of own) join(lines, [from, to]);
+      return lines;
+    },
+  }));
 }
 
 /** Goes on with a line that ends where the next piece begins, in one direction. */
@@ -357,7 +364,6 @@ function cornerAfter(walls: readonly WallTakeoff[], w: WallTakeoff, i: number): 
   const touch = (a: SurfaceId, b: SurfaceId, run: Metres, from: Metres): Touch => ({
     kind: 'corner',
     ...ordered(a, b),
-    wall: w.wall.id,
     corner,
     length: run,
     geometry: at(from, from + run),

@@ -153,7 +153,8 @@ function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   const present = new Set(surfaces.map((s) => s.surface.room));
   const rooms = takeoffs.filter((t) => present.has(t.room.id));
   const inRoom = groupBy(surfaces, (s) => s.surface.room);
-  const masked = (t: RoomTakeoff) => maskedOf(job, t, inRoom.get(t.room.id) ?? []);
+  const maskedIn = new Map(rooms.map((t) => [t, maskedOf(job, t, inRoom.get(t.room.id) ?? [])] as const));
+  const masked = (t: RoomTakeoff) => maskedIn.get(t) ?? [];
   const lined = (onRough: boolean) =>
     sum(
       'lines taped',

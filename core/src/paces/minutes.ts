@@ -42,73 +42,75 @@ export const dipOf = (job: Pick<Job, 'settings'>, { width, pile }: Pick<Dips, 'w
 export const widthFactor = (job: Pick<Job, 'settings'>, width: Metres): number =>
   ((9 * INCH) / width) ** setting(job, 'roll.width');
 
-/** Quantity / pace, or quantity x minutes each. */
-function plainly(job: Pick<Job, 'settings'>, kind: OperationKind, amount: Amount, overhead: boolean): Computed {
+type Paced = Pick<Job, 'settings'>;
+
+/** Done in a minute, or minutes for each. */
+function rateOf(job: Paced, kind: OperationKind, { pace }: Amount, overhead: boolean): number {
   const rule = ruleOf(kind);
+  return setting(job, pace ?? (overhead ? (rule.overhead ?? rule.pace) : rule.pace));
+}
+
+/** Person-minutes of a kind of operation: quantity / pace x factors, and the loads on the way. The only maker of minutes. */
+export function minutesOf(job: Paced, kind: OperationKind, amounts: readonly Amount[], timed: Timed = {}): Working {
+  const { overhead = false, factors = [], dips = null } = timed;
+  const each = ruleOf(kind).quantity === 'each';
+  let work = 0;
+  for (const amount of amounts) {
+    const rate = rateOf(job, kind, amount, overhead);
+    work += each ? amount.quantity * rate * (amount.share ?? 1) : amount.quantity / rate;
+  }
+  for (const { value } of factors) work *= value;
+  if (dips) work += (dips.litres / dipOf(job, dips)) * setting(job, 'dip.minutes');
+  // thousands of them are made and few are opened
+  return unopened(work, () => termsOf(job, kind, amounts, timed));
+}
+
+function termsOf(job: Paced, kind: OperationKind, amounts: readonly Amount[], timed: Timed): Computed {
+  const { overhead = false, factors = [], dips = null } = timed;
+  const parts = amounts.map((amount) => plainly(job, kind, amount, overhead));
+  const [only] = parts;
+  const plain = parts.length === 1 && only ? only : compute('sum', 'work', 'minutes', ...parts);
+  const slower = factors.map(({ name, value }) => given(name, value, 'ratio'));
+  const slowed = slower.length ? compute('product', 'work as it is here', 'minutes', plain, ...slower) : plain;
+  return dips ? compute('sum', 'work and loading', 'minutes', slowed, loading(job, dips)) : slowed;
+}
+
+/** Quantity / pace, or quantity x minutes each. */
+function plainly(job: Paced, kind: OperationKind, amount: Amount, overhead: boolean): Computed {
   const { name, quantity, share = 1 } = amount;
-  const rate = setting(job, amount.pace ?? (overhead ? (rule.overhead ?? rule.pace) : rule.pace));
-  if (rule.quantity === 'each')
-    return unopened(quantity * rate * share, () =>
-      compute(
-        'product',
-        name,
-        'minutes',
-        given(name, quantity, 'count'),
-        given('minutes each', rate, 'minutes'),
-        ...(share === 1 ? [] : [given('share', share, 'ratio')]),
-      ),
+  const rate = rateOf(job, kind, amount, overhead);
+  const unit = ruleOf(kind).quantity;
+  if (unit !== 'each')
+    return compute(
+      'quotient',
+      name,
+      'minutes',
+      given(name, quantity, DIMENSION[unit]),
+      given('done in a minute', rate, DIMENSION[unit]),
     );
-  const dimension = DIMENSION[rule.quantity];
-  return unopened(quantity / rate, () =>
-    compute('quotient', name, 'minutes', given(name, quantity, dimension), given('done in a minute', rate, dimension)),
+  const parts = share === 1 ? [] : [given('share', share, 'ratio')];
+  return compute(
+    'product',
+    name,
+    'minutes',
+    given(name, quantity, 'count'),
+    given('minutes each', rate, 'minutes'),
+    ...parts,
   );
 }
 
 /** Loads taken up from the tray. */
-function loading(job: Pick<Job, 'settings'>, dips: Dips): Working {
-  const [dip, minutes] = [dipOf(job, dips), setting(job, 'dip.minutes')];
-  return unopened((dips.litres / dip) * minutes, () =>
+const loading = (job: Paced, dips: Dips): Computed =>
+  compute(
+    'product',
+    'loading',
+    'minutes',
     compute(
-      'product',
-      'loading',
-      'minutes',
-      compute(
-        'quotient',
-        'dips',
-        'count',
-        given('paint', dips.litres, 'volume'),
-        given('taken up in a dip', dip, 'volume'),
-      ),
-      given('minutes each', minutes, 'minutes'),
+      'quotient',
+      'dips',
+      'count',
+      given('paint', dips.litres, 'volume'),
+      given('taken up in a dip', dipOf(job, dips), 'volume'),
     ),
+    given('minutes each', setting(job, 'dip.minutes'), 'minutes'),
   );
-}
-
-/** Person-minutes of a kind of operation: quantity / pace x factors, and the loads on the way. The only maker of minutes. */
-export function minutesOf(
-  job: Pick<Job, 'settings'>,
-  kind: OperationKind,
-  amounts: readonly Amount[],
-  { overhead = false, factors = [], dips = null }: Timed = {},
-): Working {
-  const parts = amounts.map((amount) => plainly(job, kind, amount, overhead));
-  const slower = factors.filter((factor) => factor.value !== 1);
-  const plain = parts.reduce((sum, part) => sum + part.value, 0);
-  const work = slower.reduce((all, { value }) => all * value, plain);
-  const loads = dips && loading(job, dips);
-  if (parts.length === 1 && !slower.length && !loads) return parts[0] as Computed;
-  return unopened(work + (loads?.value ?? 0), () => {
-    const [only] = parts;
-    const added = parts.length === 1 && only ? only : compute('sum', 'work', 'minutes', ...parts);
-    const slowed = slower.length
-      ? compute(
-          'product',
-          'work as it is here',
-          'minutes',
-          added,
-          ...slower.map(({ name, value }) => given(name, value, 'ratio')),
-        )
-      : added;
-    return loads ? compute('sum', 'work and loading', 'minutes', slowed, loads) : slowed;
-  });
-}

@@ -8,6 +8,7 @@ import { ruleOf } from '../paces/rules.ts';
 import { effective } from '../specify/reasons.ts';
 import { cutCoatsOf, type Specified } from '../specify/specify.ts';
 import { buyingRate } from '../specify/spread.ts';
+import { INCH } from '../units/si.ts';
 import { HOLES, THE } from '../words/terms.ts';
 import { lengthOf } from './lines.ts';
 import { operation, type Labouring, type Operation } from './operation.ts';
@@ -98,10 +99,11 @@ const rub = (job: Labouring, s: Specified, coat: number): Operation[] =>
     : [];
 
 /** Factors of a coat: later ones are quicker. */
-const coatFactors = (job: Labouring, s: Specified, kind: OperationKind, coat: number): Factor[] => [
-  ...factorsOf(job, s, kind),
-  { name: 'a later coat', value: coat > 1 && ruleOf(kind).quickens ? setting(job, 'coat.later') : 1 },
-];
+function coatFactors(job: Labouring, s: Specified, kind: OperationKind, coat: number): Factor[] {
+  const factors = factorsOf(job, s, kind);
+  if (coat > 1 && ruleOf(kind).quickens) factors.push({ name: 'a later coat', value: setting(job, 'coat.later') });
+  return factors;
+}
 
 function cut(job: Labouring, lined: Lined, kind: 'cut' | 'prime-cut', coat: number): Operation[] {
   const { specified: s } = lined;
@@ -117,12 +119,13 @@ function roll(job: Labouring, lined: Lined, kind: 'roll' | 'prime-roll', coat: n
   const { specified: s, takeoff } = lined;
   const area = labourArea(job, takeoff, s);
   const { width } = effective(s.system.cover);
+  const factors = coatFactors(job, s, kind, coat);
   const dips = dipsFor(job, s, kind === 'roll' ? s.product : s.primer, area);
   return operation(job, on(s), kind, [{ name: 'area', quantity: area }], {
     coat,
     overhead: isOverhead(s),
     dips,
-    factors: [{ name: THE.cover, value: widthFactor(job, width) }, ...coatFactors(job, s, kind, coat)],
+    factors: width === 9 * INCH ? factors : [...factors, { name: THE.cover, value: widthFactor(job, width) }],
   });
 }
 

@@ -39,15 +39,16 @@ export function cutLines(
   const lines = new Map<SurfaceId, Meeting[]>();
   const add = (s: Specified, meeting: Meeting) => {
     if (familyOf(s.surface.kind) === 'trim') return;
-    lines.set(s.surface.id, [...(lines.get(s.surface.id) ?? []), meeting]);
+    const own = lines.get(s.surface.id);
+    if (own) own.push(meeting);
+    else lines.set(s.surface.id, [meeting]);
   };
   for (const meeting of takeoff.meetings) {
     if (!MEETING_RULES[meeting.kind].cut || isHiddenLater(takeoff, meeting)) continue;
-    const sides = [meeting.a, meeting.b].flatMap((id) => painted.get(id) ?? []);
-    const [one, other] = sides;
-    if (one && other && laid(one) === laid(other)) {
-      if (isBlind(meeting)) add(one, meeting);
-    } else for (const side of sides) add(side, meeting);
+    const [one, other] = [painted.get(meeting.a), painted.get(meeting.b)];
+    const same = one && other && laid(one) === laid(other);
+    if (one && (!same || isBlind(meeting))) add(one, meeting);
+    if (other && !same) add(other, meeting);
   }
   return lines;
 }

@@ -24,14 +24,15 @@ export const deepestIn = ({ repairs }: Pick<Survey, 'repairs'>, visit: number): 
 
 /** Everything that makes work on a surface slower than on a smooth wall within reach. */
 export function factorsOf(job: Labouring, s: Specified, kind: OperationKind): Factor[] {
-  const rule = ruleOf(kind);
-  const texture = setting(job, `slow.${s.survey.texture}` as DefaultKey);
-  const narrow = familyOf(s.surface.kind) === 'trim';
-  return [
-    { name: 'texture', value: rule.rough ? texture : 1 },
-    { name: 'small work', value: rule.narrow && narrow ? setting(job, 'prep.narrow') : 1 },
-    { name: 'reach', value: reachFactor(job, s.surface) },
-  ];
+  const { rough, narrow } = ruleOf(kind);
+  const small = narrow && familyOf(s.surface.kind) === 'trim';
+  const texture = rough ? setting(job, `slow.${s.survey.texture}` as DefaultKey) : 1;
+  const reach = reachFactor(job, s.surface);
+  const factors: Factor[] = [];
+  if (texture !== 1) factors.push({ name: 'texture', value: texture });
+  if (small) factors.push({ name: 'small work', value: setting(job, 'prep.narrow') });
+  if (reach !== 1) factors.push({ name: 'reach', value: reach });
+  return factors;
 }
 
 /** Area that is worked on: of a hung radiator, what a hand reaches. */
