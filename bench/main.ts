@@ -6,15 +6,17 @@ import { benchPlan } from './plan.ts';
 import { benchSpecify } from './specify.ts';
 import { benchWeb } from './web.ts';
 import { benchWhole } from './whole.ts';
+import { benchWork } from './work.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- whole plan measure specify order size keys open slider memory` for parts; `hostile`
+ * `npm run bench` for all that is quick, `npm run bench -- whole work plan measure specify order size keys open slider memory` for parts; `hostile`
  * and `kills` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
 const wanted = (part: string) => parts.length === 0 || parts.includes(part);
 
 if (wanted('whole')) await benchWhole();
+if (wanted('work')) benchWork();
 if (wanted('plan')) benchPlan();
 if (wanted('measure')) benchMeasure();
 if (wanted('specify')) benchSpecify();
