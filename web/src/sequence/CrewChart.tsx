@@ -41,8 +41,8 @@ const LOOK: Readonly<Record<TaskView['kind'], readonly [colour: keyof Palette, l
   roll: ['spruce', 'R'],
   brush: ['clay', 'B'],
   unmask: ['tape', 'M'],
-  look: ['card', 'L'],
-  'touch-up': ['card', 'L'],
+  look: ['paper', 'L'],
+  'touch-up': ['paper', 'L'],
   clear: ['line', ''],
 };
 const DEEP: ReadonlySet<keyof Palette> = new Set(['spruce', 'slate', 'clay']);
