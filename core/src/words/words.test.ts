@@ -28,7 +28,8 @@ import { namesWord, nameWord, type Name } from './names.ts';
 import { reasonWord, WORDING, type RuleId } from './reasons.ts';
 import * as systems from './systems.ts';
 import * as terms from './terms.ts';
-import { LABOUR, materialWord, pieceWord, taskWord } from './work.ts';
+import { taskWord } from '../paces/tasks.ts';
+import { LABOUR, materialWord, pieceWord } from './work.ts';
 
 /** What is said on one side of the Atlantic alone. */
 const AMERICAN =

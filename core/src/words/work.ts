@@ -1,7 +1,6 @@
-import type { Fabric, LabourGroup, MaterialItem, PieceUnit, TaskKind } from '../job/vocabulary.ts';
+import type { Fabric, LabourGroup, MaterialItem, PieceUnit } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import { both, capital, counted, inOrder, phrase, type Word } from '../units/word.ts';
-import { nameWord, type Name } from './names.ts';
 import { across, pileWord } from './systems.ts';
 import { FABRIC, THE, type Words } from './terms.ts';
 
@@ -72,35 +71,3 @@ export const LABOUR: Words<LabourGroup> = {
   travel: 'Fetching and stirring, room by room',
   daily: 'Setting up and cleaning up, every day',
 };
-
-/** “Cut in wall A, coat 2”, “Fill, visit 2”. */
-export function taskWord(task: {
-  readonly kind: TaskKind;
-  readonly coat: number;
-  /** null: done to the room as a whole. */
-  readonly name: Name | null;
-}): Word {
-  const name = task.name ? nameWord(task.name) : '';
-  const coat = task.coat ? `, coat ${task.coat}` : '';
-  const words: Words<TaskKind> = {
-    protect: 'Cover the floor and furniture, power and plates off',
-    wash: 'Wash and rinse',
-    fill: task.coat > 1 ? `Fill, visit ${task.coat}` : 'Scrape and fill',
-    sand: 'Sand and dust off',
-    caulk: 'Caulk the joints',
-    spot: 'Spot-prime',
-    'prime-cut': phrase`Cut in ${name} with primer`,
-    'prime-roll': phrase`Prime ${name}`,
-    'prime-brush': phrase`Prime ${name}`,
-    mask: 'Mask',
-    card: 'Set card along the floor',
-    cut: phrase`Cut in ${name}${coat}`,
-    roll: phrase`Roll ${name}${coat}`,
-    brush: phrase`Paint ${name}${coat}`,
-    unmask: 'Pull the masking',
-    look: 'Look it over, dry, from the side',
-    'touch-up': 'Touch up',
-    clear: 'Plates on, uncover and clear',
-  };
-  return words[task.kind];
-}

@@ -1,4 +1,3 @@
-import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
 import { minutesOf } from '../paces/minutes.ts';
 import type { Minutes } from '../units/si.ts';
@@ -23,7 +22,10 @@ export const dayLength = ({ crew }: Pick<Job, 'crew'>): Minutes =>
   crew.hours.reduce((sum, [from, to]) => sum + to - from, 0);
 
 /** Set-up and clean-up of one person and day. */
-export const daily = (job: Pick<Job, 'settings'>): Minutes => setting(job, 'day.setUp') + setting(job, 'day.cleanUp');
+export const daily = (job: Pick<Job, 'settings'>): Minutes =>
+  (['set-up', 'clean-up'] as const).reduce((sum, kind) => sum + onceOf(job, kind).value, 0);
+const onceOf = (job: Pick<Job, 'settings'>, kind: 'set-up' | 'clean-up'): Working =>
+  minutesOf(job, kind, [{ name: 'once', quantity: 1 }]);
 
 /** Set-up and clean-up of each person and day of a plan. */
 export function dayOperations(
@@ -34,7 +36,7 @@ export function dayOperations(
     (['set-up', 'clean-up'] as const).map((kind) => ({
       id: `day${day + 1}/${job.crew.people[person]?.id ?? person}:${kind}`,
       kind,
-      minutes: minutesOf(job, kind, [{ name: 'once', quantity: 1 }]),
+      minutes: onceOf(job, kind),
     })),
   );
 }

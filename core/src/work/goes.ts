@@ -2,6 +2,7 @@ import type { Id, SurfaceId } from '../job/table.ts';
 import type { Product } from '../job/paints.ts';
 import type { TaskKind } from '../job/vocabulary.ts';
 import { ruleOf } from '../paces/rules.ts';
+import { taskRule } from '../paces/tasks.ts';
 import type { Specified } from '../specify/specify.ts';
 import { groupBy } from '../units/group.ts';
 import type { Minutes } from '../units/si.ts';
@@ -23,20 +24,7 @@ export interface Go {
 }
 
 /** Steps done all over a room before anybody goes on to the next. */
-const ROOMWIDE: ReadonlySet<TaskKind> = new Set<TaskKind>([
-  'protect',
-  'wash',
-  'fill',
-  'sand',
-  'caulk',
-  'spot',
-  'mask',
-  'card',
-  'unmask',
-  'look',
-  'touch-up',
-  'clear',
-]);
+const isRoomwide = (kind: TaskKind): boolean => taskRule(kind).scope === 'room';
 /** Shared out between two when it takes longer. */
 const SHARED: Minutes = 15;
 
@@ -51,7 +39,7 @@ export function goesOf(operations: readonly Operation[], crew: number): Go[] {
       rubbed.push(op);
       continue;
     }
-    const key = `${ROOMWIDE.has(kind) ? op.room : op.surface}:${kind}${coatOf(kind, op) || ''}`;
+    const key = `${isRoomwide(kind) ? op.room : op.surface}:${kind}${coatOf(kind, op) || ''}`;
     const with_ = rubbed.length && rubbed[0]?.surface === op.surface ? rubbed.splice(0) : [];
     rubbed = [];
     goes.set(key, [...(goes.get(key) ?? []), ...with_, op]);
@@ -66,7 +54,7 @@ const coatOf = (kind: TaskKind, { coat }: Operation): number => (kind === 'fill'
 function shareOut(id: string, operations: readonly Operation[], crew: number): Go[] {
   const last = operations.at(-1) as Operation;
   const kind = ruleOf(last.kind).task as TaskKind;
-  const roomwide = ROOMWIDE.has(kind);
+  const roomwide = isRoomwide(kind);
   const minutes = total(operations);
   const [, most] = ruleOf(last.kind).people;
   const hands = roomwide && minutes > SHARED ? Math.min(crew, most) : 1;

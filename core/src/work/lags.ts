@@ -65,15 +65,79 @@ const PREPARED: readonly LagRow[] = [
   { rule: 'lag.spotted', from: ['spot'], to: ['mask', ...FIRST_COATS], lag: next, touching: onIt },
 ];
 
+/** Which goes a row speaks of: tasks of a kind, or a point on the coats of each surface of a family. */
+type Where =
+  | { readonly tasks: TaskKind }
+  | { readonly of: Path['kind'] | 'any'; readonly at: 'start' | 'first' | 'firstEnd' | 'last' | 'end' };
+interface PathRow {
+  readonly rule: RuleId;
+  readonly when?: (job: Waiting) => boolean;
+  readonly from: Where;
+  readonly to: Where;
+  readonly lag: (from: Go, job: Waiting, to: Go) => Minutes;
+}
+const trimFirst = (job: Waiting): boolean => job.practice.trimOrder === 'trim-first';
+const trimLast = (job: Waiting): boolean => !trimFirst(job);
+const touch = (from: Go, job: Waiting): Minutes => driesAfter(job, from).touch;
+const dryTrim = (_: Go, job: Waiting): Minutes => setting(job, 'mask.dry');
+const isCrown = ({ specified }: Go): boolean => specified?.surface.kind === 'crown';
+const ceiling = (at: 'firstEnd' | 'end'): Where => ({ of: 'ceiling', at });
+
+/** From the first coat on: top down, by the school of trim, looked at when dry; pieces hold up nothing. */
+const PAINTED: readonly PathRow[] = [
+  { rule: 'lag.top-down', from: ceiling('firstEnd'), to: { of: 'wall', at: 'first' }, lag: touch },
+  { rule: 'lag.top-down', from: ceiling('end'), to: { of: 'wall', at: 'last' }, lag: touch },
+  {
+    rule: 'lag.over-trim',
+    from: ceiling('end'),
+    to: { of: 'trim', at: 'start' },
+    lag: (from, job, to) => (isCrown(to) ? touch(from, job) : 0),
+  },
+  {
+    rule: 'lag.trim-first',
+    when: trimFirst,
+    from: { of: 'trim', at: 'end' },
+    to: { of: 'wall', at: 'first' },
+    lag: dryTrim,
+  },
+  { rule: 'lag.dry-to-mask', when: trimFirst, from: { of: 'trim', at: 'end' }, to: { tasks: 'mask' }, lag: dryTrim },
+  {
+    rule: 'lag.walls-first',
+    when: trimLast,
+    from: { of: 'wall', at: 'end' },
+    to: { of: 'trim', at: 'first' },
+    lag: touch,
+  },
+  { rule: 'lag.dry-to-mask', when: trimLast, from: { of: 'wall', at: 'end' }, to: { tasks: 'card' }, lag: touch },
+  { rule: 'lag.masked', from: { tasks: 'mask' }, to: { of: 'wall', at: 'first' }, lag: atOnce },
+  { rule: 'lag.masked', from: { tasks: 'card' }, to: { of: 'trim', at: 'first' }, lag: atOnce },
+  { rule: 'lag.pulled', from: { of: 'wall', at: 'end' }, to: { tasks: 'unmask' }, lag: atOnce },
+  { rule: 'lag.pulled', from: { tasks: 'mask' }, to: { tasks: 'unmask' }, lag: atOnce },
+  {
+    rule: 'lag.look',
+    from: { of: 'any', at: 'end' },
+    to: { tasks: 'look' },
+    lag: (_, job) => setting(job, 'look.dry'),
+  },
+  { rule: 'lag.look-whole', from: { tasks: 'unmask' }, to: { tasks: 'look' }, lag: atOnce },
+  { rule: 'lag.touch-up', from: { tasks: 'look' }, to: { tasks: 'touch-up' }, lag: atOnce },
+  { rule: 'lag.clear', from: { tasks: 'touch-up' }, to: { tasks: 'clear' }, lag: atOnce },
+];
+
 /** All lags of the goes of one room. `longest`: the longest stretch that is worked. */
 export function lagsOf(job: Waiting, goes: readonly Go[], longest: Minutes): Lag[] {
   const paths = pathsOf(goes);
+  const at = (where: Where): readonly Go[] =>
+    'tasks' in where
+      ? goes.filter((go) => go.kind === where.tasks)
+      : paths.filter((path) => where.of === 'any' || path.kind === where.of).map((path) => path[where.at]);
+  const rows = PAINTED.filter((row) => row.when?.(job) ?? true);
   return [
     ...beforeCoats(job, goes, paths),
     ...paths.flatMap((path) => betweenCoats(job, path, longest)),
-    ...topDown(job, paths),
-    ...bySchool(job, goes, paths),
-    ...atTheEnd(job, goes, paths),
+    ...rows.flatMap((row) =>
+      at(row.from).flatMap((from) => at(row.to).map((to) => lag(from, to, row.rule, row.lag(from, job, to)))),
+    ),
   ];
 }
 
@@ -160,64 +224,4 @@ function betweenCoats(job: Waiting, { goes, end }: Path, longest: Minutes): Lag[
       ? lag(from, to, 'lag.wet-cut', 0, setting(job, 'cut.wet'))
       : lag(from, to, 'lag.cut-first');
   });
-}
-
-/** Top down: walls are cut against a ceiling that is dry, their last coat against its last; trim waits for its last coat. */
-function topDown(job: Waiting, paths: readonly Path[]): Lag[] {
-  const touch = (go: Go) => driesAfter(job, go).touch;
-  return paths
-    .filter((path) => path.kind === 'ceiling')
-    .flatMap((ceiling) =>
-      paths.flatMap((path): Lag[] => {
-        if (path.kind === 'wall')
-          return [
-            lag(ceiling.firstEnd, path.first, 'lag.top-down', touch(ceiling.firstEnd)),
-            lag(ceiling.end, path.last, 'lag.top-down', touch(ceiling.end)),
-          ];
-        if (path.kind !== 'trim') return [];
-        const crown = path.start.specified?.surface.kind === 'crown';
-        return [lag(ceiling.end, path.start, 'lag.over-trim', crown ? touch(ceiling.end) : 0)];
-      }),
-    );
-}
-
-/** Trim before the walls or after them, each masked for the other; what is hung up or loose holds up neither. */
-function bySchool(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
-  const of = (kind: Path['kind']) => paths.filter((path) => path.kind === kind);
-  const [walls, trim] = [of('wall'), of('trim')];
-  const kind = (task: TaskKind) => goes.filter((go) => go.kind === task);
-  const trimFirst = job.practice.trimOrder === 'trim-first';
-  const [early, late] = trimFirst ? [trim, walls] : [walls, trim];
-  const rule: RuleId = trimFirst ? 'lag.trim-first' : 'lag.walls-first';
-  const dry = ({ end }: Path) => (trimFirst ? setting(job, 'mask.dry') : driesAfter(job, end).touch);
-  const masks = kind('mask');
-  const cards = kind('card');
-  return [
-    ...early.flatMap((path) => [
-      ...late.map((other) => lag(path.end, other.first, rule, dry(path))),
-      ...(trimFirst ? masks : cards).map((mask) => lag(path.end, mask, 'lag.dry-to-mask', dry(path))),
-    ]),
-    ...masks.flatMap((mask) => walls.map(({ first }) => lag(mask, first, 'lag.masked'))),
-    ...cards.flatMap((card) => trim.map(({ first }) => lag(card, first, 'lag.masked'))),
-    ...kind('unmask').flatMap((pull) => [
-      ...walls.map(({ end }) => lag(end, pull, 'lag.pulled')),
-      ...masks.map((mask) => lag(mask, pull, 'lag.pulled')),
-    ]),
-  ];
-}
-
-/** Looked at when dry, touched up, cleared: never beside wet walls. */
-function atTheEnd(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
-  const kind = (task: TaskKind) => goes.filter((go) => go.kind === task);
-  const [looks, touches, clears] = [kind('look'), kind('touch-up'), kind('clear')];
-  const pairs = (from: readonly Go[], to: readonly Go[], rule: RuleId, least = 0) =>
-    from.flatMap((a) => to.map((b) => lag(a, b, rule, least)));
-  const dry = setting(job, 'look.dry');
-  return [
-    ...paths.flatMap(({ end }) => pairs([end], looks, 'lag.look', dry)),
-    ...(looks.length ? [] : paths.flatMap(({ end }) => pairs([end], clears, 'lag.clear', dry))),
-    ...pairs(kind('unmask'), looks, 'lag.look-whole'),
-    ...pairs(looks, touches, 'lag.touch-up'),
-    ...pairs(touches.length ? touches : looks, clears, 'lag.clear'),
-  ];
 }

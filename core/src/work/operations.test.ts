@@ -308,6 +308,28 @@ describe('a painter’s day', () => {
     const covers = baseOrder(study()).materials.filter((m) => m.item === 'cover' && m.size.width === 9 * INCH);
     for (const line of covers) expect(line.wanted).toBeGreaterThanOrEqual(2);
   });
+  test('what is taken off is put on again: plates, hardware, curtains, detectors, furniture, covers, power', () => {
+    const job = jobOf(`${SHEET}rod r on B count 1\ndetector s count 2\nplate p on A count 3\n`);
+    const { operations } = wholeOf(job);
+    const amount = (kind: OperationKind) =>
+      operations.filter((op) => op.kind === kind).reduce((n, op) => n + op.quantity, 0);
+    const pairs: readonly (readonly [OperationKind, OperationKind, number | null])[] = [
+      ['plates-off', 'plates-on', 3],
+      ['hardware-off', 'hardware-on', 1],
+      ['curtains-off', 'curtains-on', 1],
+      ['detectors-covered', 'detectors-uncovered', 2],
+      ['power-off', 'power-on', 1],
+      ['furniture-out', 'furniture-back', null],
+      ['cloths-down', 'cloths-up', null],
+      ['mask', 'unmask', null],
+    ];
+    for (const [off, on, count] of pairs) {
+      expect([off, amount(off)]).toEqual([off, amount(on)]);
+      expect(amount(off)).toBeGreaterThan(0);
+      if (count !== null) expect(amount(off)).toBe(count);
+    }
+    for (const kind of ['look', 'touch-up'] as const) expect(amount(kind)).toBeGreaterThan(0);
+  });
   test('fetching is charged by the plan: once a person, paint and room', () => {
     const plan = basePlan(study());
     const trips = plan.placed.flatMap((p) => p.travel?.who.map((who) => `${who} ${p.task.trip?.key}`) ?? []);

@@ -3,7 +3,7 @@ import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
-import { taskWord } from '@kovelin/core/words/work.ts';
+import { taskRule, taskWord, type Mark } from '@kovelin/core/paces/tasks.ts';
 import { CustomChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, TooltipComponent } from 'echarts/components';
 import { use as register } from 'echarts/core';
@@ -25,25 +25,15 @@ interface RenderApi {
 }
 
 /** Family of work by fill and by a letter, so that colour is never alone. */
-const LOOK: Readonly<Record<TaskView['kind'], readonly [colour: keyof Palette, letter: string]>> = {
-  protect: ['line', ''],
-  wash: ['lichen', 'P'],
-  fill: ['lichen', 'P'],
-  sand: ['lichen', 'P'],
-  caulk: ['lichen', 'P'],
-  spot: ['slate', '1'],
-  'prime-cut': ['slate', '1'],
-  'prime-roll': ['slate', '1'],
-  'prime-brush': ['slate', '1'],
-  mask: ['tape', 'M'],
-  card: ['tape', 'M'],
+const LOOK: Readonly<Record<Mark, readonly [colour: keyof Palette, letter: string]>> = {
+  none: ['line', ''],
+  prepare: ['lichen', 'P'],
+  prime: ['slate', '1'],
   cut: ['ochre', 'C'],
   roll: ['spruce', 'R'],
   brush: ['clay', 'B'],
-  unmask: ['tape', 'M'],
+  mask: ['tape', 'M'],
   look: ['paper', 'L'],
-  'touch-up': ['paper', 'L'],
-  clear: ['line', ''],
 };
 const DEEP: ReadonlySet<keyof Palette> = new Set(['spruce', 'slate', 'clay']);
 
@@ -200,7 +190,7 @@ export function CrewChart({
               }));
               return { type: 'group', children: dots };
             }
-            const [name, letter] = LOOK[task.kind];
+            const [name, letter] = LOOK[taskRule(task.kind).mark];
             const wide = x2 - x1;
             const chosen = selected !== null && task.surface === selected;
             return {

@@ -10,7 +10,7 @@ import { isWaiting } from '@kovelin/core/work/operations.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
-import { taskWord } from '@kovelin/core/words/work.ts';
+import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { daysWord } from '../app/days.ts';
