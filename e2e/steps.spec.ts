@@ -194,3 +194,19 @@ test('what was decided for a wall that is removed is kept and said, and is there
   await expect(page.getByText('gone from the measurements')).toHaveCount(0);
   await expect(page.locator('tr', { hasText: 'B7 deep water blue' })).toHaveCount(1);
 });
+
+test('a task opens into what is in it, where each minute comes from, and what it waits for', async ({ page }) => {
+  await openDemo(page);
+  await goTo(page, 'Sequence');
+  const task = page.locator('.tasks li').filter({ hasText: 'Fill, visit 2' }).first();
+  await task.getByRole('button').first().click();
+  await expect(task.locator('.because')).toContainText(/2 h: filler dries before more goes on it/);
+  const figure = task.locator('.task-work .figure').first();
+  await figure.click();
+  await expect(task.locator('.working')).toContainText(/coin-size holes.*minutes each/s);
+  await goTo(page, 'Measure');
+  const before = (await ledger(page))['Work'] ?? 0;
+  await page.getByLabel('still to come').first().check();
+  await settled(page);
+  await expect.poll(async () => (await ledger(page))['Work'] ?? Infinity).toBeLessThan(before);
+});

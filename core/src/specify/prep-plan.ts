@@ -1,4 +1,4 @@
-import { familyOf, REPAIR_CLASSES, type PrepStep, type RepairClass } from '../job/vocabulary.ts';
+import { familyOf, REPAIR_CLASSES, SHEENS, type PrepStep, type RepairClass } from '../job/vocabulary.ts';
 import { remember } from '../units/remember.ts';
 import { because, type Reason } from '../words/reasons.ts';
 import { effective } from './reasons.ts';
@@ -33,9 +33,16 @@ export function gritsOf(s: Specified): number[] {
   return keyed ? [80, 150] : hard ? [120, 150] : [150];
 }
 
-/** An enamel is rubbed between its coats, with this paper. */
+/** Rubbed down before this coat: between coats on trim and in gloss, before the last one on what shines a little [common practice, no source]. */
+export function isRubbed(s: Specified, coat: number): boolean {
+  const shine = SHEENS.indexOf(s.sheen);
+  const always = familyOf(s.surface.kind) === 'trim' || shine >= SHEENS.indexOf('semi-gloss');
+  const last = coat === effective(s.system.coats) && shine >= SHEENS.indexOf('eggshell');
+  return coat > 1 && (always || last);
+}
+/** With this paper. */
 const BETWEEN = 220;
-const isRubbedBetween = (s: Specified): boolean => familyOf(s.surface.kind) === 'trim' && effective(s.system.coats) > 1;
+const isRubbedBetween = (s: Specified): boolean => isRubbed(s, effective(s.system.coats));
 
 /** Every grit of paper that a surface takes. */
 export const gritsFor = (s: Specified): readonly number[] => [
@@ -43,7 +50,7 @@ export const gritsFor = (s: Specified): readonly number[] => [
   ...(isRubbedBetween(s) ? [BETWEEN] : []),
 ];
 
-/** The preparation decided on, step by step, and the rub between coats of an enamel. */
+/** The preparation decided on, step by step, and the rub between coats. */
 export const prepPlan = remember((s: Specified): readonly PrepLine[] => {
   const lines = effective(s.system.prep).map((step): PrepLine => ({
     step,

@@ -1,10 +1,11 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
 import type { Product } from '../job/paints.ts';
-import { familyOf, REPAIR_CLASSES, SHEENS, type OperationKind, type RepairClass } from '../job/vocabulary.ts';
+import { familyOf, REPAIR_CLASSES, type OperationKind, type RepairClass } from '../job/vocabulary.ts';
 import type { Meeting } from '../measure/meetings.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { widthFactor, type Amount, type Dips, type Factor } from '../paces/minutes.ts';
 import { ruleOf } from '../paces/rules.ts';
+import { isRubbed } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import { cutCoatsOf, type Specified } from '../specify/specify.ts';
 import { buyingRate } from '../specify/spread.ts';
@@ -83,13 +84,6 @@ const counted = (n: number): number[] => Array.from({ length: n }, (_, i) => i +
 const on = (s: Specified) => ({ room: s.surface.room, specified: s });
 const isOverhead = (s: Specified): boolean => s.surface.kind === 'ceiling';
 
-/** Between coats on trim and in gloss; before the last coat on whatever will shine a little [common practice, no source]. */
-export function isRubbed(s: Specified, coat: number): boolean {
-  if (coat < 2) return false;
-  const shine = SHEENS.indexOf(s.sheen);
-  if (!isBroad(s) || shine >= SHEENS.indexOf('semi-gloss')) return true;
-  return coat === effective(s.system.coats) && shine >= SHEENS.indexOf('eggshell');
-}
 const rub = (job: Labouring, s: Specified, coat: number): Operation[] =>
   isRubbed(s, coat)
     ? operation(job, on(s), 'rub', [{ name: 'area', quantity: reached(job, s) }], {
