@@ -84,7 +84,7 @@ test('a starting value of nothing is refused with what is accepted; the job goes
   await openDemo(page);
   await goTo(page, 'Order');
   await page.getByRole('button', { name: /Starting values/ }).click();
-  const field = page.getByLabel('covering the floor and what stands on it');
+  const field = page.getByLabel('covering the floor', { exact: true });
   await field.fill('0');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toContainText('is accepted');
