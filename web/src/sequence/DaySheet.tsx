@@ -11,6 +11,7 @@ import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
+import { waitingWords } from './waiting.ts';
 import './sequence.css';
 
 /** What to buy and what to do in which order, on paper. */
@@ -20,6 +21,7 @@ export default function DaySheet() {
   const { data } = usePlan(state.job);
   const order = useOrder(view);
   const crew = state.job.crew;
+  const waiting = waitingWords(view);
   const days = new Map<number, TaskView[]>();
   for (const task of data?.schedule.tasks ?? []) {
     const { day } = clock(task.pieces[0]?.[0] ?? 0, crew);
@@ -63,6 +65,7 @@ export default function DaySheet() {
       {data.schedule.problems.map((p) => (
         <p key={p.path}>{said(p.message, system)}</p>
       ))}
+      {waiting && <p>Not in this plan until it is dry: {waiting}.</p>}
       {[...days].map(([day, tasks]) => (
         <section key={day} className="sheet-day">
           <h2>{dayWord(tasks[0]?.pieces[0]?.[0] ?? 0, crew)}</h2>

@@ -6,7 +6,6 @@ import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { ruleOf } from '@kovelin/core/paces/rules.ts';
-import { isWaiting } from '@kovelin/core/work/operations.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
@@ -22,6 +21,7 @@ import { freshId } from '../store/ids.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord, laterWord } from './clock.ts';
+import { waitingWords } from './waiting.ts';
 import './sequence.css';
 
 const CrewChart = lazy(() => import('./CrewChart.tsx').then((m) => ({ default: m.CrewChart })));
@@ -66,9 +66,7 @@ export default function SequenceView() {
         <p role="alert">The order of work could not be worked out: {error.message}</p>
       </main>
     );
-  const waiting = view.derived.surfaces
-    .filter(isWaiting)
-    .map((s) => `${said(nameWord(s.surface.name), system)} in ${state.job.rooms.byId[s.surface.room]?.name ?? ''}`);
+  const waiting = waitingWords(view);
   const done = (id: string) =>
     Math.max(0, ...(schedule?.tasks ?? []).filter((t) => t.surface === id).map((t) => t.pieces.at(-1)?.[1] ?? 0));
   const paint = (id: string): Coat => {
@@ -138,9 +136,9 @@ export default function SequenceView() {
                 {said(p.message, system)}
               </p>
             ))}
-          {waiting.length > 0 && (
+          {waiting && (
             <p className="problem" role="note">
-              Not in this plan until it is dry: {waiting.join('; ')}.
+              Not in this plan until it is dry: {waiting}.
             </p>
           )}
           {schedule && schedule.tasks.length > 0 && (
