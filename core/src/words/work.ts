@@ -1,6 +1,6 @@
 import type { Fabric, LabourGroup, MaterialItem, PieceUnit } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
-import { both, capital, counted, inOrder, phrase, type Word } from '../units/word.ts';
+import { both, capital, counted, inOrder, type Word } from '../units/word.ts';
 import { across, pileWord } from './systems.ts';
 import { FABRIC, THE, type Words } from './terms.ts';
 
