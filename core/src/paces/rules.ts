@@ -42,6 +42,8 @@ interface OperationRule {
   /** null: nothing that has to dry. */
   readonly dries: ((wet: Wet) => Lags) | null;
   readonly dusty: boolean;
+  /** Done by one person in their order: nobody takes a plate off while another is still at the board. */
+  readonly together?: 'power';
   readonly tool: Tool;
   /** Later coats are quicker. */
   readonly quickens: boolean;
@@ -115,11 +117,12 @@ export const OPERATION_RULES = {
   },
   'cloths-down': { ...opening, word: () => 'Cover the floor', quantity: 'm2', pace: 'pace.protect' },
   platform: { ...opening, word: () => 'Put up the platform, and take it down', pace: 'each.platform' },
-  'power-off': { ...opening, word: () => 'Power off, and test', pace: 'each.power' },
+  'power-off': { ...opening, together: 'power', word: () => 'Power off, and test', pace: 'each.power' },
   'detectors-covered': { ...opening, word: () => 'Cover the detectors', pace: 'each.detector' },
   'curtains-off': { ...opening, word: () => 'Take the curtains down', pace: 'each.curtain' },
   'plates-off': {
     ...opening,
+    together: 'power',
     scope: 'surface',
     word: ({ name }) => phrase`Plates off ${name}`,
     pace: 'each.plateOff',
@@ -319,7 +322,13 @@ export const OPERATION_RULES = {
     group: 'look',
   },
   'detectors-uncovered': { ...closing, word: () => 'Uncover the detectors', pace: 'each.detector' },
-  'plates-on': { ...closing, scope: 'surface', word: ({ name }) => phrase`Plates on ${name}`, pace: 'each.plateOn' },
+  'plates-on': {
+    ...closing,
+    together: 'power',
+    scope: 'surface',
+    word: ({ name }) => phrase`Plates on ${name}`,
+    pace: 'each.plateOn',
+  },
   'hardware-on': {
     ...closing,
     scope: 'surface',
@@ -327,7 +336,7 @@ export const OPERATION_RULES = {
     pace: 'each.hardwareOn',
   },
   'curtains-on': { ...closing, word: () => 'Hang the curtains', pace: 'each.curtain' },
-  'power-on': { ...closing, word: () => 'Power on', pace: 'each.power' },
+  'power-on': { ...closing, together: 'power', word: () => 'Power on', pace: 'each.power' },
   'furniture-back': { ...closing, word: () => 'Put the furniture back', quantity: 'm2', pace: 'pace.furnitureBack' },
   'cloths-up': { ...closing, word: () => 'Take the covers up', quantity: 'm2', pace: 'pace.clear' },
   'clean-up': {

@@ -133,7 +133,8 @@ function personDaysOf(placed: readonly Placed[], hours: Calendar, calendar: Cale
   const [first] = hours.day as [Span];
   const begin = calendar.day[0]?.[0] ?? first[0];
   const lastEnd = new Map<string, Minutes>();
-  for (const { pieces, who } of placed)
+  const stretches = placed.flatMap(({ pieces, who, travel }) => [{ pieces, who }, ...(travel ? [travel] : [])]);
+  for (const { pieces, who } of stretches)
     for (const [from, to] of pieces)
       for (const person of who) {
         const key = `${Math.floor(from / DAY)} ${person}`;

@@ -119,19 +119,6 @@ class Agenda {
 
 const inOrder = (people: readonly number[]): number[] => [...people].sort((p, q) => p - q);
 
-/** Stretches cut in two after so many minutes of them. */
-function parted(pieces: readonly Span[], minutes: Minutes): [Span[], Span[]] {
-  const [first, second]: [Span[], Span[]] = [[], []];
-  let left = minutes;
-  for (const [from, to] of pieces) {
-    const end = Math.min(to, from + left);
-    if (end > from) first.push([from, end]);
-    if (to - end > 1e-9) second.push([end, to]);
-    left -= end - from;
-  }
-  return [first, second];
-}
-
 class Board<T extends SmallTask> {
   readonly placed = new Map<string, Placed<T>>();
   private readonly agendas: Agenda[];
@@ -174,15 +161,15 @@ class Board<T extends SmallTask> {
     return free.sort((p, q) => goesOn(q) - goesOn(p) || lastEnd(q) - lastEnd(p) || p - q);
   }
 
-  /** The same task after its paint was fetched; null: nobody is free for as long as that takes. */
+  /** The same task after its paint was fetched; null: nobody is free for both. */
   private withTravel(task: T, moment: Minutes): Placed<T> | null {
-    const minutes = task.trip?.minutes ?? 0;
-    const all = minutes > 0 ? fit(this.calendar, moment, minutes + task.work, task.interruptible) : null;
-    if (!all) return null;
-    const free = this.free(task, all);
+    if (!task.trip) return null;
+    const travel = fit(this.calendar, moment, task.trip.minutes, true);
+    const pieces = travel && fit(this.calendar, (travel.at(-1) as Span)[1], task.work, task.interruptible);
+    if (!pieces) return null;
+    const free = this.free(task, [...travel, ...pieces]);
     if (free.length < task.people) return null;
     const who = inOrder(free.slice(0, task.people));
-    const [travel, pieces] = parted(all, minutes);
     return { task, pieces, who, travel: { pieces: travel, who: who.filter((p) => this.mustFetch(task, p)) } };
   }
 

@@ -5,7 +5,6 @@ import {
   EXISTING_COATS,
   KNOWN,
   RAKING,
-  REPAIR_CLASSES,
   SHEENS,
   STAINS,
   SUBSTRATES,
@@ -102,7 +101,7 @@ const severalOf = <K extends 'stains' | 'touched'>(
     },
     isNow: (survey) => (survey[key] as readonly string[]).includes(value),
   }));
-const NO_HOLES = Object.fromEntries(REPAIR_CLASSES.map((of) => [of, 0])) as unknown as Survey['repairs'];
+const NO_HOLES: Survey['repairs'] = { pinhole: 0, coin: 0, large: 0, anchor: 0 };
 const isBroad = (s: Specified) => s.surface.kind === 'wall' || s.surface.kind === 'ceiling';
 const always = () => true;
 

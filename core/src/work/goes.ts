@@ -40,9 +40,8 @@ export function goesOf(operations: readonly Operation[], crew: number): Go[] {
       continue;
     }
     const key = `${isRoomwide(kind) ? op.room : op.surface}:${kind}${coatOf(kind, op) || ''}`;
-    const with_ = rubbed.length && rubbed[0]?.surface === op.surface ? rubbed.splice(0) : [];
+    goes.set(key, [...(goes.get(key) ?? []), ...rubbed, op]);
     rubbed = [];
-    goes.set(key, [...(goes.get(key) ?? []), ...with_, op]);
   }
   return [...goes].flatMap(([id, ops]) => shareOut(id, ops, crew));
 }
@@ -69,7 +68,7 @@ function shareOut(id: string, operations: readonly Operation[], crew: number): G
     specified: roomwide ? null : last.specified,
   });
   if (hands < 2) return [made(operations, id)];
-  const bySurface = [...groupBy(operations, (op) => op.line ?? op.surface).values()];
+  const bySurface = [...groupBy(operations, (op) => ruleOf(op.kind).together ?? op.line ?? op.surface).values()];
   const parts: Operation[][] = Array.from({ length: hands }, () => []);
   for (const own of bySurface.sort((a, b) => total(b) - total(a)))
     parts.sort((a, b) => total(a) - total(b))[0]?.push(...own);

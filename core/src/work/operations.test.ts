@@ -337,6 +337,24 @@ describe('a painter’s day', () => {
     expect(plan.travel).toBeCloseTo(3 * trips.length, 9);
     expect(trips.length).toBeGreaterThanOrEqual(new Set(plan.placed.flatMap((p) => p.task.trip?.key ?? [])).size);
   });
+  test('a wall that fills a whole stretch is placed, its paint fetched before it', () => {
+    const per = find(study(), `${wall(1)}:roll1`).quantity;
+    const longest = 255 - 25;
+    const job = study(pace('pace.roll', per / (longest - 1)), pace('dip.minutes', 0));
+    const plan = basePlan(job);
+    expect(plan.problems).toEqual([]);
+    const long = plan.placed.find((p) => p.task.id === `${wall(1)}:roll1`);
+    expect(long?.task.work).toBeCloseTo(longest - 1, 6);
+    for (const { travel, pieces } of plan.placed)
+      if (travel) expect(travel.pieces.at(-1)?.[1]).toBeLessThanOrEqual((pieces[0]?.[0] ?? NaN) + 1e-9);
+  });
+  test('one person takes the power off and the plates after it', () => {
+    const protect = tasksOf(study(), wholeOf(study()).operations, 240).filter((t) => t.kind === 'protect');
+    const kinds = protect.map((t) => t.operations.map((op) => op.kind)).filter((k) => k.includes('plates-off'));
+    expect(kinds).toHaveLength(1);
+    expect(kinds[0]?.indexOf('power-off')).toBeLessThan(kinds[0]?.indexOf('plates-off') ?? -1);
+    expect(kinds[0]).toContain('power-off');
+  });
   test('a plain bedroom with ceiling, trim and door is 12 to 16 hours of work', () => {
     const bedroom = jobOf(
       SHEET.replace(/window.*/, `window w on C 3 x 4 at 3 sill 2'6" casing 2 1/2" board 6"`).replace(

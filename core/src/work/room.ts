@@ -25,7 +25,7 @@ export function roomOperations(job: Labouring, takeoff: RoomTakeoff, painted: re
     ...operation(job, place, 'power-off', power),
     ...operation(job, place, 'detectors-covered', count('detector')),
     ...operation(job, place, 'curtains-off', count('rod')),
-    ...painted.flatMap((s) => fittings(job, takeoff, s, painted)),
+    ...painted.flatMap((s) => fittings(job, takeoff, s)),
     ...operation(job, place, 'look', area),
     ...operation(job, place, 'touch-up', area),
     ...operation(job, place, 'detectors-uncovered', count('detector')),
@@ -39,7 +39,7 @@ export function roomOperations(job: Labouring, takeoff: RoomTakeoff, painted: re
 const countOf = (parts: readonly Part[], kind: Part['kind']): number =>
   parts.filter((p) => p.kind === kind).reduce((n, p) => n + p.count, 0);
 
-/** A strip along each wall that is painted, this wide; under a ceiling, or most of the walls, the whole floor. */
+/** A strip along each wall and run that is painted, this wide; under a ceiling the whole floor. */
 const STRIP = 1.5;
 function floorWorkedOver(takeoff: RoomTakeoff, painted: readonly Specified[]): number {
   const floor = takeoff.floorArea ?? 0;
@@ -51,10 +51,10 @@ function floorWorkedOver(takeoff: RoomTakeoff, painted: readonly Specified[]): n
 }
 
 /** Plates of a wall or ceiling and hardware of a door, off and on again. */
-function fittings(job: Labouring, takeoff: RoomTakeoff, s: Specified, painted: readonly Specified[]): Operation[] {
+function fittings(job: Labouring, takeoff: RoomTakeoff, s: Specified): Operation[] {
   const place = { room: takeoff.room.id, specified: s };
   const steps = effective(s.system.prep);
-  const plates = [{ name: 'plates', quantity: steps.includes('plates-off') ? platesOn(job, takeoff, s, painted) : 0 }];
+  const plates = [{ name: 'plates', quantity: steps.includes('plates-off') ? platesOn(job, takeoff, s) : 0 }];
   const doors = [{ name: 'doors', quantity: steps.includes('hardware-off') ? 1 : 0 }];
   return [
     ...operation(job, place, 'plates-off', plates),
@@ -68,12 +68,10 @@ const isOff = (part: Part): boolean => isFixture(part.kind) && FIXTURE_WAYS[part
 const fieldOf = (part: Part, takeoff: RoomTakeoff): SurfaceId =>
   part.wall === null ? `${takeoff.room.id}/ceiling` : `${part.wall}/field`;
 
-/** Those counted on it; where a room has none counted, the starting number shared by the walls that are painted. */
-function platesOn(job: Labouring, takeoff: RoomTakeoff, s: Specified, painted: readonly Specified[]): number {
+/** Those counted on it; where a room has none counted, its walls share the starting number. */
+function platesOn(job: Labouring, takeoff: RoomTakeoff, s: Specified): number {
   const counted = takeoff.parts.filter(isOff);
   if (counted.length)
     return counted.filter((p) => fieldOf(p, takeoff) === s.surface.id).reduce((n, p) => n + p.count, 0);
-  const isWall = ({ surface }: Specified) => surface.id.endsWith('/field');
-  const walls = takeoff.walls.length;
-  return isWall(s) && painted.some(isWall) ? setting(job, 'plates.room') / Math.max(1, walls) : 0;
+  return s.surface.id.endsWith('/field') ? setting(job, 'plates.room') / takeoff.walls.length : 0;
 }
