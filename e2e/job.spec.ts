@@ -73,7 +73,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   expect(here['Paint']).toBeCloseTo(sum(order.paints.map((p) => p.ordered)), 9);
   expect(here['Price']).toBe(order.price.total);
   expect(here['Work']).toBeCloseTo(order.labour.minutes, 9);
-  expect(here['Risk of running short']).toBeCloseTo(Math.max(...order.paints.map((p) => p.shortfallChance)), 12);
+  expect(here['Risk of not finishing']).toBeCloseTo(Math.max(...order.paints.map((p) => p.shortfallChance)), 12);
   expect(here['Days']).toBeCloseTo(schedule.finish, 9);
 
   const empty = await browser.newContext({ baseURL: baseURL ?? '' });

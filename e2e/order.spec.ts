@@ -37,7 +37,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
   await page.getByRole('button', { name: /^Wall B, / }).click();
   const row = page.locator('.schedule tr.chosen');
   await expect(row).toContainText('and 1.27 qt from the shelf');
-  const handle = page.getByRole('slider', { name: 'Accepted chance of running short' });
+  const handle = page.getByRole('slider', { name: 'Accepted chance of not finishing' });
   await expect(handle).toHaveAttribute('aria-valuenow', '5');
   const box = await handle.boundingBox();
   if (!box) throw new Error('no handle');
@@ -51,7 +51,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
   const before = await wanted();
   await handle.press('ArrowLeft');
   await expect.poll(wanted).not.toBe(before);
-  expect((await ledger(page))['Risk of running short']).toBeLessThan(0.05);
+  expect((await ledger(page))['Risk of not finishing']).toBeLessThan(0.05);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(handle).toHaveAttribute('aria-valuenow', '5');

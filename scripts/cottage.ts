@@ -32,6 +32,9 @@ const wallPaint = job.products['paint-wall'];
 if (!wallPaint) throw new Error('paint-wall');
 const piece = rows(room('Parlour').parts).find((p) => p.kind === 'built-in')?.id ?? '';
 
+const FEW = { pinhole: 5, coin: 0, large: 0, anchor: 0 };
+const SOME = { pinhole: 10, coin: 2, large: 0, anchor: 2 };
+
 const edits: Edit[] = [
   {
     name: 'setProduct',
@@ -71,16 +74,22 @@ const edits: Edit[] = [
   finish(`${parlour}:wall`, 'paint-wall', 'green'),
   finish(`${wall('Loft bedroom', 'C')}/field`, 'paint-wall', 'deep'),
   finish(`${passage}:wall`, 'paint-wall', 'stone'),
+  finish(`${washroom}:wall`, 'paint-wet', 'colour-wall'),
+  finish(`${washroom}:ceiling`, 'paint-wet', 'colour-ceiling'),
   { name: 'setSurvey', args: { scope: 'all:wall', set: { substrate: 'plaster', colour: '#e3dccb' } } },
   {
     name: 'setSurvey',
     args: {
       scope: `${parlour}/ceiling`,
-      set: { texture: 'popcorn', repairs: { pinhole: 0, coin: 0, large: 0, anchor: 0 }, colour: '#d9d2c2' },
+      set: { texture: 'popcorn', colour: '#d9d2c2' },
     },
   },
-  { name: 'setSurvey', args: { scope: `${parlour}:wall`, set: { texture: 'orange-peel', colour: '#b9a98c' } } },
-  { name: 'setSurvey', args: { scope: `${loft}:wall`, set: { colour: '#e9e4d6' } } },
+  {
+    name: 'setSurvey',
+    args: { scope: `${parlour}:wall`, set: { texture: 'orange-peel', colour: '#b9a98c', repairs: FEW } },
+  },
+  { name: 'setSurvey', args: { scope: `${loft}:wall`, set: { colour: '#e9e4d6', repairs: FEW } } },
+  { name: 'setSurvey', args: { scope: `${washroom}:wall`, set: { repairs: SOME } } },
   { name: 'setSurvey', args: { scope: `${washroom}:trim`, set: { coat: 'oil', sheen: 'gloss', colour: '#e8e2d0' } } },
   { name: 'setSurvey', args: { scope: `${washroom}/ceiling`, set: { stains: ['water'], colour: '#e2d9c4' } } },
   {

@@ -89,7 +89,7 @@ export const STEPS: readonly Step[] = [
         ),
       },
       {
-        label: 'Risk of running short',
+        label: 'Risk of not finishing',
         isRisk: true,
         of: ({ ledger, waiting }) => {
           if (!ledger.ordered) return [waiting, null];

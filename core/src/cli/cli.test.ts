@@ -207,7 +207,7 @@ test.each([
   [['paint', 'x.tape'], 'room R', /usage: .*takeoff\|specify\|order\|schedule/],
   [['takeoff'], '', /usage/],
   [['takeoff', 'x.tape'], `units ft\nroom R\nwall A 12'14`, /^line 3, column 11: 14 inches/],
-  [['takeoff', 'x.json'], '{"format":"kovelin-job","version":7}', /^version: This job was written by a newer Kovelin/],
+  [['takeoff', 'x.json'], '{"format":"kovelin-job","version":99}', /^version: This job was written by a newer Kovelin/],
   [['order', 'x.json'], '{"format"', /^line 1.*cut off/],
 ])('%j says what is wrong and prints nothing', (args, content, message) => {
   const out = run(args, () => content);

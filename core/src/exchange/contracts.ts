@@ -89,6 +89,7 @@ function systemContract({ system }: Specified, units: System) {
     style: decided(system.style, units),
     conditioner: decided(system.conditioner, units),
     coats: decided(system.coats, units),
+    seal: decided(system.seal, units),
   };
 }
 
@@ -110,6 +111,12 @@ export const orderContract = (job: Job, order: JobOrder) => ({
     expected: p.expected.value,
     ordered: p.ordered,
     shortfallChance: p.shortfallChance,
+    reserve: p.reserve && {
+      litres: p.reserve.litres,
+      chance: p.reserve.chance,
+      price: p.reserve.price,
+      bought: p.reserve.bought,
+    },
     cans: (p.choice?.cans ?? []).map(({ litres, count, price }) => ({ size: litres, count, price })),
     cost: p.choice?.cost ?? 0,
     base: p.base,

@@ -64,6 +64,7 @@ export const newPart = (start: Pick<Part, 'id' | 'label' | 'kind'> & Partial<Par
   at: null,
   sill: null,
   count: 1,
+  way: null,
   ...start,
 });
 

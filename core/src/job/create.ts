@@ -1,16 +1,18 @@
 import type { System } from '../units/si.ts';
 import { toTable } from './blank.ts';
+import { COUNTRY_ROWS, countryFor, localPrice, regionOf, STARTING_AIR, tinsOf, type Country } from './region.ts';
 import { STARTING_COLOURS, STARTING_FINISHES, STARTING_PRODUCTS } from './library.ts';
 import type { Id } from './table.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Room } from './measured.ts';
-import type { Practice } from './paints.ts';
+import type { Practice, Product } from './paints.ts';
 
 export const STARTING_PRACTICE: Practice = {
   openings: 'net',
   trimOrder: 'trim-first',
   walls: 'weighed',
+  prep: 'wash',
   coats: 'equal',
   brick: 'long-pile',
   weakCoats: 1,
@@ -30,20 +32,36 @@ export const STARTING_PRICING: Pricing = {
   valid: 30,
   notes: '',
 };
-/** A painter's day of eight hours and a quarter [starting judgement]. */
+/** A painter's day of eight hours and a quarter, US cents [starting judgement]. */
 export const STARTING_DAY = 34_650;
 
+/** A starting product in the tins and at the prices of a country. */
+export function soldIn(product: Product, country: Country): Product {
+  if (country === 'US') return product;
+  const { tins, level } = COUNTRY_ROWS[country];
+  return { ...product, cans: tinsOf(product.cans, tins, level) };
+}
+
 /** A job in which everything can be computed at once: starting products, colours and crew. */
-export function newJob(id: Id, name: string, units: System = 'imperial', rooms: readonly Room[] = []): Job {
+export function newJob(
+  id: Id,
+  name: string,
+  units: System = 'imperial',
+  rooms: readonly Room[] = [],
+  country: Country = countryFor(units),
+): Job {
+  const day = localPrice(STARTING_DAY, country);
   return {
     format: 'kovelin-job',
-    version: 6,
+    version: 7,
     id,
     name,
     units,
-    currency: 'USD',
+    currency: COUNTRY_ROWS[country].currency,
+    region: regionOf(country),
+    air: STARTING_AIR,
     rooms: toTable(rooms),
-    products: Object.fromEntries(STARTING_PRODUCTS.map((product) => [product.id, product])),
+    products: Object.fromEntries(STARTING_PRODUCTS.map((product) => [product.id, soldIn(product, country)])),
     colours: Object.fromEntries(STARTING_COLOURS.map((colour) => [colour.id, colour])),
     finishes: STARTING_FINISHES,
     survey: {},
@@ -51,8 +69,8 @@ export function newJob(id: Id, name: string, units: System = 'imperial', rooms: 
     practice: STARTING_PRACTICE,
     crew: {
       people: [
-        { id: 'person-1', name: 'Painter 1', day: STARTING_DAY },
-        { id: 'person-2', name: 'Painter 2', day: STARTING_DAY },
+        { id: 'person-1', name: 'Painter 1', day },
+        { id: 'person-2', name: 'Painter 2', day },
       ],
       hours: [
         [480, 720],
@@ -60,9 +78,10 @@ export function newJob(id: Id, name: string, units: System = 'imperial', rooms: 
       ],
       start: null,
     },
-    pricing: STARTING_PRICING,
+    pricing: { ...STARTING_PRICING, taxName: COUNTRY_ROWS[country].taxName },
     shelf: toTable<ShelfCan>([]),
     options: toTable<JobOption>([]),
+    reserved: {},
     owned: {},
     prices: {},
     bought: {},

@@ -4,6 +4,7 @@ import type { System } from '../units/si.ts';
 import { letter, newRoom, newWall, seededIds } from './blank.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
 import { within } from './limits.ts';
+import { COUNTRY_ROWS, regionOf, tinsOf, type Air, type Country, type Region } from './region.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
 import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
 import type { Colour, Decisions, FinishChoice, Practice, Priced, Product, SystemValues } from './paints.ts';
@@ -69,6 +70,16 @@ function overrule<K extends keyof SystemValues>(job: D, surface: Id, member: K, 
   else Reflect.deleteProperty(job.decisions, surface);
 }
 
+/** Every paint in other tins, at starting prices. */
+function sellIn(job: D, tins: readonly number[], times: number): void {
+  const sorted = [...tins].sort((a, b) => a - b);
+  for (const product of Object.values(job.products)) {
+    const sizes = product.cans.map((can) => can.litres).sort((a, b) => a - b);
+    if (times === 1 && sizes.join() === sorted.join()) continue;
+    Object.assign(product, castDraft({ cans: tinsOf(product.cans, sorted, times), priced: null }));
+  }
+}
+
 /**
  * The named edits: every change of a job is one of these, so that it can be saved, undone, and run again on a newer
  * document when another tab was quicker. Ids come with the arguments (or from a seed), never from here.
@@ -79,6 +90,37 @@ const EDITS = {
   },
   setUnits: (job: D, { units }: { units: System }) => {
     job.units = units;
+  },
+  /**
+   * The job in another country: its words, paper, dates and tins; prices and pay go by its level. What a shop of another
+   * currency asked is forgotten.
+   */
+  moveTo: (job: D, { country }: { country: Country }) => {
+    const from = COUNTRY_ROWS[job.region.country];
+    const to = own(COUNTRY_ROWS, country) ?? refuse(`“${country}” is not a country here.`);
+    const times = job.currency === to.currency ? 1 : to.level / from.level;
+    sellIn(job, to.tins, times);
+    if (times !== 1) {
+      for (const person of job.crew.people) person.day = Math.round((person.day * times) / 100) * 100;
+      for (const key of Object.keys(job.settings))
+        if (key.startsWith('price.')) job.settings[key] = Math.round((job.settings[key] ?? 0) * times);
+      job.prices = {};
+    }
+    job.region = castDraft(regionOf(country));
+    job.units = to.units;
+    job.currency = to.currency;
+    job.pricing.taxName = to.taxName;
+  },
+  /** One thing of the region otherwise than its country has it. */
+  setRegion: (job: D, { set }: { set: Partial<Omit<Region, 'country'>> }) => {
+    if (set.tins) sellIn(job, set.tins, 1);
+    Object.assign(job.region, castDraft(set));
+  },
+  setCurrency: (job: D, { currency }: { currency: string }) => {
+    job.currency = /^[A-Z]{3}$/.test(currency) ? currency : refuse('A currency is three capital letters, such as GBP.');
+  },
+  setAir: (job: D, { set }: { set: Partial<Air> }) => {
+    Object.assign(job.air, set);
   },
   addRoom: (job: D, { id, name }: { id: Id; name: string }) =>
     insert(job.rooms, castDraft(newRoom(id, named(name, 'A room'), seededIds(id), job.units))),
@@ -161,6 +203,12 @@ const EDITS = {
   setFinishes: (job: D, { scopes, finish }: { scopes: readonly Scope[]; finish: FinishChoice }) => {
     known(job, finish);
     for (const scope of scopes) put(job.finishes, scope, finish);
+  },
+  /** A paint taken up, from the starting ones where the job has not got it, on a scope in a colour that is there. */
+  takeUp: (job: D, { scope, product, colour }: { scope: Scope; product: Product; colour: Id }) => {
+    if (!own(job.products, product.id)) put(job.products, product.id, castDraft(product));
+    known(job, { product: product.id, colour });
+    put(job.finishes, scope, { product: product.id, colour });
   },
   setSurvey: (job: D, { scope, set }: { scope: Scope; set: Partial<Survey> }) => {
     put(job.survey, scope, castDraft({ ...own(job.survey, scope), ...set } as Partial<Survey>));
@@ -261,6 +309,11 @@ const EDITS = {
     if (!Number.isInteger(pieces) || pieces < 0 || pieces > 9999) refuse('Pieces are a whole number from 0 to 9999.');
     if (pieces) put(job.owned, key, pieces);
     else Reflect.deleteProperty(job.owned, key);
+  },
+  /** Buys the touch-up reserve of a paint as well, by the key of its order line; or not. */
+  reserve: (job: D, { key, on }: { key: string; on: boolean }) => {
+    if (on) put(job.reserved, key, true);
+    else Reflect.deleteProperty(job.reserved, key);
   },
   /** Ticked off the shopping list, or put back with null. */
   tick: (job: D, { key, date }: { key: string; date: string | null }) => {

@@ -70,6 +70,9 @@ export const ENDS = {
   /** Width of a cover or a brush, m. */
   tool: [0.005, 1],
   moisture: [0, 100],
+  /** Of the air: degrees Celsius; draught, m/s. */
+  temperature: [-20, 60],
+  draught: [0, 10],
   year: [1000, 2100],
 } as const satisfies Record<string, Ends>;
 

@@ -1,5 +1,15 @@
 import type { Id, Table } from './table.ts';
-import type { Floor, Leaf, OpeningKind, OpeningShape, PartKind, RoomUse, Sash, TrimKind } from './vocabulary.ts';
+import type {
+  FixtureWay,
+  Floor,
+  Leaf,
+  OpeningKind,
+  OpeningShape,
+  PartKind,
+  RoomUse,
+  Sash,
+  TrimKind,
+} from './vocabulary.ts';
 import type { Degrees } from '../units/si.ts';
 import type { Reading } from '../units/reading.ts';
 
@@ -84,6 +94,8 @@ export interface Part {
   readonly at: Reading | null;
   readonly sill: Reading | null;
   readonly count: number;
+  /** What is done about a fixture; null: what is usual for its kind. */
+  readonly way: FixtureWay | null;
 }
 
 /** A diagonal between the starting corners of two walls. */

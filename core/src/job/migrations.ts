@@ -1,5 +1,8 @@
+import { PRIMER_SERVES } from './library.ts';
+import { regionOf, STARTING_AIR, type Country } from './region.ts';
 import { JOB_VERSION } from './version.ts';
 import { toVersion5 } from './version5.ts';
+import type { PrimerKind } from './vocabulary.ts';
 
 /** A job file's JSON before it is validated: nothing about its shape is certain yet. */
 export type Json = Record<string, unknown>;
@@ -171,6 +174,35 @@ function toVersion6(job: Json): Json {
   };
 }
 
+/** Where a job of version 6 is, by what its prices are counted in; nothing of it is priced anew. */
+const COUNTRY_OF: Readonly<Record<string, Country>> = {
+  USD: 'US',
+  CAD: 'CA',
+  GBP: 'GB',
+  AUD: 'AU',
+  NZD: 'NZ',
+};
+/** 7: a region and its air; two primers in order, and what each product does; schools of preparation; what is done about a fixture. */
+function toVersion7(job: Json): Json {
+  const metric = job['units'] === 'metric';
+  const known = COUNTRY_OF[String(job['currency'])] ?? 'other';
+  const country = metric && known === 'US' ? 'other' : metric || known === 'CA' ? known : 'US';
+  const part = (p: Json): Json => ({ ...p, way: null });
+  const product = (p: Json): Json => ({
+    ...p,
+    serves: PRIMER_SERVES[p['primer'] as PrimerKind] ?? [],
+    scrub: null,
+    inColour: {},
+  });
+  const decision = (entry: Json): Json =>
+    isRecord(entry['primer']) ? { ...entry, primer: { ...entry['primer'], then: null } } : entry;
+  const practice = isRecord(job['practice']) ? { ...job['practice'], prep: 'wash' } : job['practice'];
+  let next = each(job, 'rooms', (room) => each(room, 'parts', part));
+  next = over(next, 'products', product);
+  next = over(next, 'decisions', decision);
+  return { ...next, practice, region: regionOf(country), air: STARTING_AIR, reserved: {}, version: 7 };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
@@ -178,6 +210,7 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   3: toVersion4,
   4: toVersion5,
   5: toVersion6,
+  6: toVersion7,
 };
 
 /** From whatever version it says, through every step to the one in force. */

@@ -11,9 +11,12 @@ import type {
   OpeningSchool,
   PaintFamily,
   Pile,
+  PrepSchool,
   PrepStep,
   PrimerExtent,
   PrimerKind,
+  ScrubClass,
+  Seal,
   Sheen,
   TintBase,
   TrimOrder,
@@ -40,18 +43,24 @@ export interface Product {
   readonly name: string;
   readonly role: 'finish' | 'primer';
   readonly primer: PrimerKind;
+  /** All that a primer does, its own kind first; none: a finish. */
+  readonly serves: readonly PrimerKind[];
   readonly base: Base;
   /** null: a primer. */
   readonly family: PaintFamily | null;
   readonly sheens: readonly Sheen[];
+  /** Wet-scrub class of its label; null: not known. */
+  readonly scrub: ScrubClass | null;
   /** Label spread rate, m2/L on a smooth sealed surface. */
   readonly labelRate: number;
   /** Label rate on bare porous ground, which holds the porosity already; null: none is given. */
   readonly porousRate: number | null;
   /** Volume solids (0-1) and the dry film wanted: the spread is worked out of them, not read off the label; null: the label. */
   readonly solids: { readonly volume: number; readonly dry: Metres } | null;
-  /** Contrast ratio at the label's film, 0-1 (ISO 6504-3's quantity). */
+  /** Contrast ratio at the label's film, 0-1 (ISO 6504-3's quantity), in the pale colours that labels state it for. */
   readonly contrast: number;
+  /** The same in a colour of its own, by the colour's id, once it is known. */
+  readonly inColour: Readonly<Record<Id, number>>;
   /** Spread, m2/L, at which the contrast ratio was measured; null: the label rate. */
   readonly contrastRate: number | null;
   readonly recoat: Minutes;
@@ -91,12 +100,17 @@ export interface Brush {
   readonly bristle: Bristle;
 }
 
-export interface PrimerChoice {
+/** One primer: a spot or all of it, so many coats. */
+export interface PrimerLayer {
   readonly kind: PrimerKind;
   readonly extent: PrimerExtent;
   readonly coats: number;
   /** sRGB it is tinted to; null: as it comes. */
   readonly tint: string | null;
+}
+/** The first primer, and one over it where the first does not do all that is asked. */
+export interface PrimerChoice extends PrimerLayer {
+  readonly then: PrimerLayer | null;
 }
 
 /** The members of a system: what is decided for each surface. */
@@ -110,6 +124,8 @@ export interface SystemValues {
   readonly coats: number;
   readonly style: CoatStyle;
   readonly conditioner: Conditioner;
+  /** What goes over chalk-type paint. */
+  readonly seal: Seal;
 }
 
 export type Decisions = { readonly [K in keyof SystemValues]?: SystemValues[K] };
@@ -118,6 +134,7 @@ export interface Practice {
   readonly openings: OpeningSchool;
   readonly trimOrder: TrimOrder;
   readonly walls: WallSchool;
+  readonly prep: PrepSchool;
   readonly coats: Exclude<CoatStyle, 'one-heavy'>;
   readonly brick: BrickSchool;
   /** Coats of penetrating primer on weak filler and plaster. */

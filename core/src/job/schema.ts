@@ -2,11 +2,12 @@ import Joi from 'joi';
 import { isDay } from '../units/day.ts';
 import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
 import { ENDS, MOST, type Ends } from './limits.ts';
-import type { Can, Colour, Decisions, FinishChoice, Practice, Priced, Product } from './paints.ts';
+import type { Can, Colour, Decisions, FinishChoice, Practice, Priced, PrimerLayer, Product } from './paints.ts';
 import type { Crew, Person } from './crew.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Opening, Part, Room, Wall } from './measured.ts';
+import { COUNTRIES, DATE_FORMS, DIALECTS, PAPERS, type Air, type Region } from './region.ts';
 import type { Reading } from '../units/reading.ts';
 import type { Survey } from './surveyed.ts';
 import type { Table } from './table.ts';
@@ -117,6 +118,7 @@ const part = shape<Part>({
   at: maybePlace,
   sill: maybePlace,
   count: whole(0, MOST.count),
+  way: one(v.FIXTURE_WAYS).required().allow(null),
 });
 const walls = record(id, wall, MOST.walls);
 const openings = record(id, opening, MOST.openings);
@@ -149,15 +151,21 @@ const product = shape<Product>({
   name: label,
   role: one(['finish', 'primer']).required(),
   primer: one(v.PRIMER_KINDS).required(),
+  serves: Joi.array().items(one(v.PRIMER_KINDS)).unique().required(),
   base: one(v.BASES).required(),
   family: one(v.PAINT_FAMILIES).required().allow(null),
   sheens: Joi.array().items(one(v.SHEENS)).min(1).max(MOST.sizes).required(),
+  scrub: Joi.number()
+    .valid(...v.SCRUB_CLASSES)
+    .required()
+    .allow(null),
   labelRate: rate,
   porousRate: rate.allow(null),
   solids: Joi.object({ volume: number(ENDS.solids), dry: number(ENDS.dryFilm) })
     .required()
     .allow(null),
   contrast: number(ENDS.contrast),
+  inColour: record(id.optional(), number(ENDS.contrast).optional(), MOST.colours),
   contrastRate: rate.allow(null),
   recoat: number(ENDS.minutes),
   dry: number(ENDS.minutes),
@@ -189,6 +197,7 @@ const zone = Joi.object({
 const survey = shape<Survey>({
   substrate: one(v.SUBSTRATES),
   texture: one(v.TEXTURES),
+  fibres: one(v.FIBRES),
   coat: one(v.EXISTING_COATS),
   condition: one(v.CONDITIONS),
   repairs: Joi.object(Object.fromEntries(v.REPAIR_CLASSES.map((of) => [of, whole(0, MOST.count)]))),
@@ -213,14 +222,15 @@ const survey = shape<Survey>({
 });
 const pile = Joi.number().valid(...v.PILES);
 const width = number(ENDS.tool);
+const layer = {
+  kind: one(v.PRIMER_KINDS).required(),
+  extent: one(v.PRIMER_EXTENTS).required(),
+  coats: whole(0, 4),
+  tint: hex.required().allow(null),
+};
 const decisions = shape<Decisions>({
   prep: Joi.array().items(one(v.PREP_STEPS)).unique(),
-  primer: Joi.object({
-    kind: one(v.PRIMER_KINDS).required(),
-    extent: one(v.PRIMER_EXTENTS).required(),
-    coats: whole(0, 4),
-    tint: hex.required().allow(null),
-  }),
+  primer: Joi.object({ ...layer, then: shape<PrimerLayer>(layer).required().allow(null) }),
   paint: one(v.PAINT_FAMILIES),
   sheen: one(v.SHEENS),
   cover: Joi.object({ pile: pile.required(), fabric: one(v.FABRICS).required(), width }),
@@ -228,6 +238,7 @@ const decisions = shape<Decisions>({
   coats: whole(1, 8).optional(),
   style: one(v.COAT_STYLES),
   conditioner: Joi.number().valid(...v.CONDITIONERS),
+  seal: one(v.SEALS),
 });
 
 /** Stretches of one day: long enough to work in, in order, not overlapping. */
@@ -259,6 +270,7 @@ const practice = shape<Practice>({
   openings: one(v.OPENING_SCHOOLS).required(),
   trimOrder: one(v.TRIM_ORDERS).required(),
   walls: one(v.WALL_SCHOOLS).required(),
+  prep: one(v.PREP_SCHOOLS).required(),
   coats: one(['equal', 'thin-then-full']).required(),
   brick: one(v.BRICK_SCHOOLS).required(),
   weakCoats: Joi.number().valid(1, 2).required(),
@@ -277,6 +289,20 @@ const pricing = shape<Pricing>({
   client: free(MOST.client),
   valid: whole(...ENDS.valid),
   notes: free(MOST.notes),
+}).required();
+const region = shape<Region>({
+  country: one(COUNTRIES).required(),
+  words: one(DIALECTS).required(),
+  paper: one(PAPERS).required(),
+  dates: one(DATE_FORMS).required(),
+  lead: number(ENDS.year).integer(),
+  asbestos: number(ENDS.year).integer(),
+  tins: Joi.array().items(number(ENDS.can)).unique().min(1).max(MOST.sizes).required(),
+}).required();
+const air = shape<Air>({
+  temperature: number(ENDS.temperature),
+  humidity: number(ENDS.share),
+  draught: number(ENDS.draught),
 }).required();
 const shelfCan = shape<ShelfCan>({
   id,
@@ -302,6 +328,7 @@ const colours = record(id, colour, MOST.colours);
 const finishes = record(scope, finish, MOST.scopes);
 const surveys = record(scope, survey, MOST.scopes);
 const decided = record(scope, decisions, MOST.scopes);
+const reserved = record(key(MOST.key), Joi.boolean().valid(true), MOST.scopes);
 const owned = record(key(MOST.key), whole(0, MOST.pieces), MOST.scopes);
 const prices = record(key(MOST.key), Joi.object({ each: money, ...priced }), MOST.scopes);
 const dated = record(key(MOST.key), day, MOST.scopes);
@@ -321,13 +348,15 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(6).required(),
+  version: Joi.number().valid(7).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),
   currency: Joi.string()
     .pattern(/^[A-Z]{3}$/, 'a currency code')
     .required(),
+  region,
+  air,
   rooms: table(rooms, MOST.rooms),
   products,
   colours,
@@ -339,6 +368,7 @@ export const jobSchema = shape<Job>({
   pricing,
   shelf: table(shelf, MOST.shelf),
   options: table(options, MOST.options),
+  reserved,
   owned,
   prices,
   bought: dated,
@@ -359,6 +389,7 @@ const PLACES: readonly (readonly [path: readonly string[], schema: Joi.ObjectSch
   [['decisions'], decided, MOST.scopes],
   [['shelf', 'byId'], shelf, MOST.shelf],
   [['options', 'byId'], options, MOST.options],
+  [['reserved'], reserved, MOST.scopes],
   [['owned'], owned, MOST.scopes],
   [['prices'], prices, MOST.scopes],
   [['bought'], dated, MOST.scopes],

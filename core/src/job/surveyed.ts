@@ -2,6 +2,7 @@ import type {
   BoardLevel,
   Condition,
   ExistingCoat,
+  Fibres,
   Known,
   Raking,
   RepairClass,
@@ -19,6 +20,8 @@ import type {
 export interface Survey {
   readonly substrate: Substrate;
   readonly texture: Texture;
+  /** Of a sprayed texture: was it tested for asbestos? */
+  readonly fibres: Fibres;
   readonly coat: ExistingCoat;
   readonly condition: Condition;
   readonly repairs: Readonly<Record<RepairClass, number>>;

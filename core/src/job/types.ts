@@ -4,15 +4,20 @@ import type { Survey } from './surveyed.ts';
 import type { Colour, Decisions, FinishChoice, Practice, Priced, Product } from './paints.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Crew } from './crew.ts';
+import type { Air, Region } from './region.ts';
 import type { Money, System } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 6;
+  readonly version: 7;
   readonly id: Id;
   readonly name: string;
   readonly units: System;
   readonly currency: string;
+  /** Where the job is, and what follows from that. */
+  readonly region: Region;
+  /** The rooms' air while they are painted. */
+  readonly air: Air;
   readonly rooms: Table<Room>;
   readonly products: Readonly<Record<Id, Product>>;
   readonly colours: Readonly<Record<Id, Colour>>;
@@ -24,6 +29,8 @@ export interface Job {
   readonly pricing: Pricing;
   readonly shelf: Table<ShelfCan>;
   readonly options: Table<JobOption>;
+  /** Paints whose touch-up reserve is bought for as well, by key of an order line. */
+  readonly reserved: Readonly<Record<string, true>>;
   /** Pieces of a material owned already, by its key. */
   readonly owned: Readonly<Record<string, number>>;
   /** Prices of materials that are not the starting ones, by item: a piece, minor units. */

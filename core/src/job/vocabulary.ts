@@ -16,6 +16,7 @@ export const TEXTURES = [
   'popcorn',
   'brick',
   'deep-stucco',
+  'grain',
 ] as const;
 export type Texture = (typeof TEXTURES)[number];
 
@@ -24,6 +25,10 @@ export type ExistingCoat = (typeof EXISTING_COATS)[number];
 
 export const CONDITIONS = ['sound', 'chalky', 'peeling', 'weak', 'unknown'] as const;
 export type Condition = (typeof CONDITIONS)[number];
+
+/** What a laboratory found in an old sprayed texture, or that licensed people take it off. */
+export const FIBRES = ['unknown', 'none', 'found', 'removal'] as const;
+export type Fibres = (typeof FIBRES)[number];
 
 /** An answer to what can be tested: nobody looked yet is one too. */
 export const KNOWN = ['no', 'yes', 'unknown'] as const;
@@ -58,7 +63,7 @@ export type Zone = (typeof ZONES)[number];
 export const FLOORS = ['unknown', 'sealed', 'porous', 'carpet'] as const;
 export type Floor = (typeof FLOORS)[number];
 
-export const PAINT_FAMILIES = ['wall', 'wet-room', 'ceiling', 'enamel', 'oil-enamel', 'chalk-type'] as const;
+export const PAINT_FAMILIES = ['wall', 'wet-room', 'ceiling', 'enamel', 'oil-enamel', 'chalk-type', 'clear'] as const;
 export type PaintFamily = (typeof PAINT_FAMILIES)[number];
 
 export const COAT_STYLES = ['equal', 'thin-then-full', 'one-heavy'] as const;
@@ -74,6 +79,18 @@ export type WallSchool = (typeof WALL_SCHOOLS)[number];
 export const BRICK_SCHOOLS = ['long-pile', 'half-inch'] as const;
 export type BrickSchool = (typeof BRICK_SCHOOLS)[number];
 
+/** Sound old paint: washed and left to dry, or sanded and wiped damp, with no washing to wait for. */
+export const PREP_SCHOOLS = ['wash', 'sand'] as const;
+export type PrepSchool = (typeof PREP_SCHOOLS)[number];
+
+/** How chalk-type paint is ended: waxed, worn through at raised edges, or with a lighter highlight; sealed with clear wax. */
+export const SEALS = ['none', 'clear-wax', 'dark-wax', 'worn', 'highlight'] as const;
+export type Seal = (typeof SEALS)[number];
+
+/** Wet-scrub classes, 1 the hardest [EN 13300, from memory]. */
+export const SCRUB_CLASSES = [1, 2, 3, 4, 5] as const;
+export type ScrubClass = (typeof SCRUB_CLASSES)[number];
+
 /** What alcohol on a rag did: colour came off (water-borne), or nothing did (oil). */
 export const SOLVENT_RUBS = ['not-done', 'comes-off', 'stays'] as const;
 export type SolventRub = (typeof SOLVENT_RUBS)[number];
@@ -82,7 +99,7 @@ export type SolventRub = (typeof SOLVENT_RUBS)[number];
 export const BOARD_LEVELS = ['unknown', '3', '4', '5'] as const;
 export type BoardLevel = (typeof BOARD_LEVELS)[number];
 
-export const PRIMER_KINDS = ['none', 'bonding', 'blocking', 'penetrating', 'board', 'undercoat'] as const;
+export const PRIMER_KINDS = ['none', 'bonding', 'blocking', 'penetrating', 'board', 'sealing', 'undercoat'] as const;
 export type PrimerKind = (typeof PRIMER_KINDS)[number];
 
 export const PRIMER_EXTENTS = ['none', 'spot', 'full'] as const;
@@ -98,6 +115,7 @@ export const PREP_STEPS = [
   'degloss',
   'sand',
   'dust',
+  'wipe',
   'caulk',
 ] as const;
 export type PrepStep = (typeof PREP_STEPS)[number];
@@ -149,8 +167,10 @@ export const BODY_KINDS = [
 export const CEILING_PART_KINDS = ['hatch', 'skylight', 'tray'] as const;
 export const STAIR_KINDS = ['stringer', 'spindles', 'handrail'] as const;
 export const PIECE_KINDS = ['radiator', 'shelf', 'built-in', 'furniture', 'drum', 'cone'] as const;
-/** Cut round, taken off or covered. */
-export const FIXTURE_KINDS = ['plate', 'socket', 'light', 'detector', 'vent', 'rod', 'mirror'] as const;
+export const FIXTURE_KINDS = ['plate', 'socket', 'light', 'detector', 'vent', 'rod', 'mirror', 'fixing'] as const;
+/** What is done about a fixture; a fixing (a hook, a bracket, an anchor) comes out and is filled, or stays. */
+export const FIXTURE_WAYS = ['off', 'masked', 'cut', 'covered', 'replaced', 'painted', 'filled', 'stays'] as const;
+export type FixtureWay = (typeof FIXTURE_WAYS)[number];
 export const PART_KINDS = [
   ...REGION_KINDS,
   ...COVER_KINDS,
@@ -232,6 +252,7 @@ export const OPERATIONS = [
   'curtains-off',
   'plates-off',
   'hardware-off',
+  'fixings-out',
   'wash',
   'degrease',
   'rinse',
@@ -240,26 +261,35 @@ export const OPERATIONS = [
   'degloss',
   'sand',
   'dust',
+  'wipe',
   'caulk',
+  'dab',
   'prime-spot',
   'prime-cut',
   'prime-roll',
   'prime-brush',
   'prime-faces',
+  'prime-stains',
   'rub',
   'mask',
+  'mask-fixtures',
   'card',
   'cut',
   'roll',
   'brush',
   'edges',
   'faces',
+  'paint-fixtures',
+  'wear',
+  'highlight',
+  'wax',
   'unmask',
   'look',
   'touch-up',
   'detectors-uncovered',
   'plates-on',
   'hardware-on',
+  'fixings-back',
   'curtains-on',
   'power-on',
   'furniture-back',
@@ -284,6 +314,7 @@ export const TASKS = [
   'cut',
   'roll',
   'brush',
+  'wax',
   'unmask',
   'look',
   'touch-up',
@@ -330,6 +361,9 @@ export const MATERIALS = [
   'liner',
   'brush',
   'conditioner',
+  'wax',
+  'dark-wax',
+  'highlight',
   'wash',
   'degrease',
   'rags',
@@ -359,6 +393,7 @@ export const PIECES = [
   'liner',
   'brush',
   'bottle',
+  'tin',
   'mask',
   'pair',
   'box',

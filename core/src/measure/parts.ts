@@ -1,7 +1,7 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
 import type { Opening, Part } from '../job/measured.ts';
-import { FIXTURE_KINDS, type PartKind, type SurfaceKind } from '../job/vocabulary.ts';
+import { FIXTURE_KINDS, type FixtureWay, type PartKind, type SurfaceKind } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import { compute, given, type Given, type Working } from '../units/working.ts';
 import { openingArea } from './openings.ts';
@@ -298,25 +298,37 @@ export const PART_RULES: Readonly<Record<PartKind, PartRule>> = {
   vent: fixture,
   rod: fixture,
   mirror: fixture,
+  fixing: { ...fixture, takes: [] },
 };
 
 export type FixtureKind = (typeof FIXTURE_KINDS)[number];
 export const isFixture = (kind: PartKind): kind is FixtureKind => (FIXTURE_KINDS as readonly string[]).includes(kind);
 
-/** What is done about a fixture [common practice, no source]; only what stays on is cut round. */
-export const FIXTURE_WAYS: Readonly<Record<FixtureKind, 'off' | 'cover' | 'cut'>> = {
-  plate: 'off',
-  socket: 'off',
-  light: 'cut',
-  detector: 'cover',
-  vent: 'off',
-  rod: 'cut',
-  mirror: 'cut',
+const PLATED = ['off', 'masked', 'cut', 'replaced'] as const;
+/** What can be done about a fixture, the usual first [common practice, no source]; only what stays on bare is cut round. */
+export const WAYS_OF: Readonly<Record<FixtureKind, readonly [FixtureWay, ...FixtureWay[]]>> = {
+  plate: [...PLATED, 'painted'],
+  socket: PLATED,
+  light: ['cut', 'off', 'masked', 'replaced'],
+  // never painted: it would be blind
+  detector: ['covered', 'off', 'replaced'],
+  vent: [...PLATED, 'painted'],
+  rod: ['cut', 'off', 'masked', 'replaced', 'painted'],
+  mirror: ['cut', 'off', 'masked'],
+  // a shelf comes back where its fixings stay
+  fixing: ['stays', 'filled'],
 };
+/** What is done about a part of the room; null: it is no fixture. */
+export const wayOf = ({ kind, way }: Pick<Part, 'kind' | 'way'>): FixtureWay | null =>
+  isFixture(kind) ? (WAYS_OF[kind].find((known) => known === way) ?? WAYS_OF[kind][0]) : null;
+
+/** Fixings that come out for good and leave a hole to fill, by the wall they are on; null: the ceiling. */
+export const holesLeftBy = (parts: readonly Part[], wall: string | null): number =>
+  parts.reduce((n, part) => n + (part.wall === wall && wayOf(part) === 'filled' ? part.count : 0), 0);
 
 /** Line cut round the fixtures of a part; those taken off or covered have none. */
 export function fixtureCut(job: Pick<Job, 'settings'>, part: Part): Metres {
-  if (!isFixture(part.kind) || FIXTURE_WAYS[part.kind] !== 'cut') return 0;
+  if (wayOf(part) !== 'cut') return 0;
   const sized = part.width && part.height ? 2 * (part.width.metres + part.height.metres) : null;
   return part.count * (sized ?? setting(job, `fixture.${part.kind}` as DefaultKey));
 }

@@ -1,8 +1,16 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
+import { localPrice } from '../job/region.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Priced } from '../job/paints.ts';
-import { MATERIALS, REPAIR_CLASSES, type Fabric, type MaterialItem, type PieceUnit } from '../job/vocabulary.ts';
+import {
+  MATERIALS,
+  REPAIR_CLASSES,
+  type Fabric,
+  type MaterialItem,
+  type PieceUnit,
+  type Seal,
+} from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { gritsFor } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
@@ -40,6 +48,9 @@ const ITEMS = {
   liner: ['rollers and brushes', 'liner', false],
   brush: ['rollers and brushes', 'brush', true],
   conditioner: ['paint', 'bottle', false],
+  wax: ['paint', 'tin', false],
+  'dark-wax': ['paint', 'tin', false],
+  highlight: ['paint', 'tin', false],
   wash: ['cleaning', 'bottle', false],
   degrease: ['cleaning', 'bottle', false],
   rags: ['cleaning', 'pack', false],
@@ -87,7 +98,7 @@ const EDGE: MaterialSize = { width: INCH };
 const ROUGH = ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'];
 
 export interface MaterialQuestion {
-  readonly job: Pick<Job, 'settings' | 'practice' | 'crew' | 'owned' | 'prices'>;
+  readonly job: Pick<Job, 'settings' | 'practice' | 'crew' | 'owned' | 'prices' | 'region'>;
   readonly takeoffs: readonly RoomTakeoff[];
   readonly surfaces: readonly Specified[];
   readonly paints: readonly PaintLine[];
@@ -105,7 +116,7 @@ export function orderMaterials(question: MaterialQuestion): MaterialLine[] {
     const key = [item, ...Object.values(size)].join('|');
     const owned = Math.min(wanted, job.owned[key] ?? 0);
     const price = job.prices[item];
-    const each = price?.each ?? Math.round(setting(job, `price.${item}`));
+    const each = price?.each ?? startingPrice(job, item);
     const [aisle, unit] = ITEMS[item];
     const quantity = wanted - owned;
     const priced = price ? { source: price.source, date: price.date } : null;
@@ -118,6 +129,11 @@ interface Need {
   readonly item: MaterialItem;
   readonly working: Working;
   readonly size: MaterialSize;
+}
+/** What a piece costs where nobody asked: the user's own figure, else the starting one at the prices of the country. */
+export function startingPrice(job: Pick<Job, 'settings' | 'region'>, item: MaterialItem): Money {
+  const own = job.settings[`price.${item}`];
+  return Math.round(own ?? localPrice(setting(job, `price.${item}`), job.region.country));
 }
 const need = (item: MaterialItem, working: Working, size: MaterialSize = {}): Need => ({ item, working, size });
 const sum = (name: Word, dimension: Dimension, terms: readonly Working[]) => compute('sum', name, dimension, ...terms);
@@ -272,7 +288,7 @@ function rolling({ job, surfaces: all, paints, days }: MaterialQuestion): Need[]
   const covers = new Map<string, { size: MaterialSize; working: Working[] }>();
   for (const paint of paints) {
     const sizes = new Map<string, { size: MaterialSize; litres: number; coats: number; surfaces: number }>();
-    for (const { specified: s, litres } of paint.uses) {
+    for (const { specified: s, litres } of paint.uses.filter((use) => !use.spots)) {
       const { pile, width, fabric } = effective(s.system.cover);
       const key = `${pile} ${width} ${fabric}`;
       const old = sizes.get(key);
@@ -339,6 +355,18 @@ function rolling({ job, surfaces: all, paints, days }: MaterialQuestion): Need[]
       ),
     ),
     need('conditioner', per(job, 'conditioner', dose, 'conditioner.bottle')),
+    ...sealing(job, all),
+  ];
+}
+
+/** What ends chalk-type paint: every way is closed with clear wax. */
+function sealing(job: Pick<Job, 'settings'>, surfaces: readonly Specified[]): Need[] {
+  const ended = (...ways: readonly Seal[]) => surfaces.filter((s) => ways.includes(effective(s.system.seal)));
+  const waxed = ended('clear-wax', 'dark-wax', 'worn', 'highlight');
+  return [
+    need('wax', per(job, 'clear wax', areas('waxed', waxed), 'wax.area')),
+    need('dark-wax', per(job, 'dark wax', areas('waxed dark', ended('dark-wax')), 'wax.area')),
+    need('highlight', per(job, 'lighter paint', areas('highlighted', ended('highlight')), 'highlight.area')),
   ];
 }
 

@@ -8,12 +8,13 @@ import type { Cover, Colour, Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
 import type { ShelfCan } from '../job/priced.ts';
 import { familyOf, type Sheen, type TintBase } from '../job/vocabulary.ts';
-import { lrvOf } from '../specify/colour.ts';
+import { baseOf } from '../specify/opacity.ts';
 import { effective } from '../specify/reasons.ts';
 import { buyingRate } from '../specify/spread.ts';
-import { isPorous } from '../specify/system.ts';
-import { cutCoatsOf, dilution, type Specified } from '../specify/specify.ts';
-import { INCH, type Litres } from '../units/si.ts';
+import { primedArea } from '../specify/spots.ts';
+import { isClear, isPorous } from '../specify/system.ts';
+import { cutCoatsOf, dilution, type Primed, type Specified } from '../specify/specify.ts';
+import { INCH, type Litres, type Money } from '../units/si.ts';
 import { remember } from '../units/remember.ts';
 import { compute, given, unopened, type Working } from '../units/working.ts';
 import { planBoxing, wallsFrom, type BoxCan, type BoxingPlan, type BoxWall } from './boxing.ts';
@@ -25,11 +26,22 @@ export interface PaintUse {
   readonly litres: Working;
   /** The same coat by coat: a thin first one takes less, a thirsty ground more in its first. */
   readonly coats: readonly Litres[];
+  /** Dabbed on by brush: no cover is wetted with it. */
+  readonly spots: boolean;
 }
 /** Litres of each coat over all surfaces of a paint. */
 export function perCoat(uses: readonly PaintUse[]): Litres[] {
   const most = Math.max(0, ...uses.map((use) => use.coats.length));
   return Array.from({ length: most }, (_, i) => uses.reduce((sum, use) => sum + (use.coats[i] ?? 0), 0));
+}
+/** Paint to keep for touching up: a choice, with its chance and its price. */
+export interface Reserve {
+  readonly litres: Litres;
+  /** Of ending with less than that. */
+  readonly chance: number;
+  /** Cans that keep it as surely as the job is finished, over those that finish it. */
+  readonly price: Money;
+  readonly bought: boolean;
 }
 /** A can from the shelf and what it does here. */
 export interface ShelfUse {
@@ -46,21 +58,22 @@ export interface PaintLine {
   readonly colour: Colour | null;
   readonly base: TintBase;
   readonly uses: readonly PaintUse[];
-  /** On the surfaces, lost, and kept for touch-up. */
+  /** On the surfaces, and lost. */
   readonly expected: Working;
-  /** Of that, kept for touch-up. */
-  readonly reserve: Litres;
-  /** What bought paint must do, the shelf’s share taken off. */
+  /** What bought paint must do to finish, the shelf’s share taken off. */
   readonly demand: Demand;
+  /** What is left for touching up; null: a primer. */
+  readonly reserve: Reserve | null;
   readonly wanted: Litres;
   readonly shelf: readonly ShelfUse[];
   /** From the shelf, taken off what is bought. */
   readonly fromShelf: Litres;
-  /** null: no size is sold for this base. */
+  /** For finishing, and for the reserve where it is bought; null: no size is sold for this base. */
   readonly choice: CanChoice | null;
   readonly ordered: Litres;
+  /** Chance of not finishing. */
   readonly shortfallChance: number;
-  /** In the cans at the end, on average, the reserve with it. */
+  /** In the cans at the end, on average. */
   readonly leftover: Litres;
   /** Cans that are mixed, in the order the boxing plan names them; none where they are used as they come. */
   readonly boxed: readonly BoxCan[];
@@ -73,13 +86,7 @@ export interface PaintLine {
 /** More cans than that are no boxing plan anybody would follow. */
 const MOST_BOXED = 500;
 
-type Ordering = Pick<Job, 'settings' | 'practice' | 'shelf'>;
-
-/** Base a colour is mixed in by its light reflectance [starting judgement]; an untinted one is white. */
-export function baseOf(colour: Pick<Colour, 'hex'> | null): TintBase {
-  const lrv = colour ? lrvOf(colour.hex) : 100;
-  return lrv >= 55 ? 'white' : lrv >= 22 ? 'middle' : 'deep';
-}
+type Ordering = Pick<Job, 'settings' | 'practice' | 'shelf' | 'reserved'>;
 
 /** Paint per product x sheen x colour for surfaces that have their systems. Area is what is painted (trim faces off). */
 export function orderPaint(job: Ordering, surfaces: readonly Specified[]): PaintLine[] {
@@ -91,11 +98,12 @@ export function orderPaint(job: Ordering, surfaces: readonly Specified[]): Paint
     groups.set(key, group);
   };
   for (const s of surfaces) {
-    const { primer, finish } = usesOf(s, job.settings);
-    const { tint } = effective(s.system.primer);
-    const tinted = tint ? { id: `tint-${tint}`, name: `tinted to ${tint}`, hex: tint } : null;
-    if (primer && s.primer) add(s.primer, s.primer.sheens[0] ?? 'flat', tinted, primer);
-    add(s.product, s.sheen, s.colour, finish);
+    const { primers, finish } = usesOf(s, job.settings);
+    for (const { product, tint, use } of primers) {
+      const tinted = tint ? { id: `tint-${tint}`, name: `tinted to ${tint}`, hex: tint } : null;
+      add(product, product.sheens[0] ?? 'flat', tinted, use);
+    }
+    add(s.product, s.sheen, isClear(s) ? null : s.colour, finish);
   }
   return [...groups].map(([key, group]) => lineOf(job, key, group));
 }
@@ -106,25 +114,40 @@ interface Group {
   readonly uses: PaintUse[];
 }
 
-/** What one surface takes of its primer and of its finish. */
-const usesOf = remember((s: Specified, settings: Job['settings']): { primer: PaintUse | null; finish: PaintUse } => {
-  const primer = effective(s.system.primer);
-  const share = primer.extent === 'spot' ? setting({ settings }, 'spot.share') : 1;
-  const primes = s.primer && primer.extent !== 'none' && primer.coats > 0 ? s.primer : null;
-  const once = { first: 1, dose: 1, share, thirst: 1, coats: primer.coats };
-  const under = primer.extent !== 'full' ? 1 : primer.coats > 1 ? 0 : setting({ settings }, 'order.thirst');
-  return {
-    primer: primes && useOf({ settings }, s, primes, once),
-    finish: useOf({ settings }, s, s.product, {
-      first: s.question.first,
-      dose: dilution(effective(s.system.conditioner)),
-      share: 1,
-      thirst: under,
-      coats: effective(s.system.coats),
-      cuts: cutCoatsOf(s) - effective(s.system.coats),
-    }),
-  };
-});
+interface PrimerUse {
+  readonly product: Product;
+  readonly tint: string | null;
+  readonly use: PaintUse;
+}
+/** What one surface takes of its primers and of its finish. */
+const usesOf = remember((s: Specified, settings: Job['settings']): { primers: PrimerUse[]; finish: PaintUse } => ({
+  primers: s.primers.flatMap((primer) => primerUse({ settings }, s, primer)),
+  finish: useOf({ settings }, s, s.product, {
+    first: s.question.first,
+    dose: dilution(effective(s.system.conditioner)),
+    share: 1,
+    thirst: thirstLeft({ settings }, s),
+    coats: effective(s.system.coats),
+    cuts: cutCoatsOf(s) - effective(s.system.coats),
+  }),
+}));
+
+function primerUse(job: Pick<Job, 'settings'>, s: Specified, primer: Primed): PrimerUse[] {
+  const { product, layer } = primer;
+  if (!product) return [];
+  const whole = s.surface.area.value;
+  const share = whole > 0 ? primedArea(job, s, primer) / whole : 0;
+  const spots = layer.extent === 'spot';
+  const use = useOf(job, s, product, { first: 1, dose: 1, share, thirst: 1, coats: layer.coats, spots });
+  return [{ product, tint: layer.tint, use }];
+}
+
+/** How much of a porous ground's thirst full primers leave for the paint. */
+function thirstLeft(job: Pick<Job, 'settings'>, { primers }: Specified): number {
+  const coats = primers.reduce((n, { layer }) => n + (layer.extent === 'full' ? layer.coats : 0), 0);
+  if (coats === 0) return 1;
+  return coats > 1 ? 0 : setting(job, 'order.thirst');
+}
 
 interface Coats {
   readonly coats: number;
@@ -138,6 +161,8 @@ interface Coats {
   readonly thirst: number;
   /** Times that the band along the edges is cut more often than the field is rolled. */
   readonly cuts?: number;
+  /** Dabbed on by brush. */
+  readonly spots?: boolean;
 }
 
 /**
@@ -151,7 +176,7 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
   const films = Array.from({ length: c.coats }, (_, i) => (i === 0 ? c.first * c.dose + drunk : c.dose));
   const full = films.reduce((sum, film) => sum + film, 0);
   const texture = setting(job, `texture.${s.survey.texture}` as DefaultKey);
-  const painted = paintedWith(job, s);
+  const painted = c.spots ? given('area', s.surface.area.value, 'area') : paintedWith(job, s);
   const rolled = unopened((painted.value * full * texture * s.nap.film * c.share) / rate, () => {
     const factors = [
       ['texture', texture],
@@ -172,7 +197,7 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
   const coats = films.map((film) => (full ? (rolled.value * film) / full : 0));
   // the band is cut more often before the first coat of the field
   const first = (coats[0] ?? 0) + (band?.value ?? 0);
-  return { specified: s, litres, coats: coats.map((value, i) => (i === 0 ? first : value)) };
+  return { specified: s, litres, coats: coats.map((value, i) => (i === 0 ? first : value)), spots: c.spots ?? false };
 }
 
 /** Paint of the cuts that go beyond the coats of the field; null: there are none. */
@@ -217,7 +242,8 @@ function paintedWith(job: Pick<Job, 'settings'>, s: Specified): Working {
 /** What covers hold back: each size once, by its pile and width. */
 function leftInCovers(job: Pick<Job, 'settings'>, uses: readonly PaintUse[]): Working {
   const sizes = new Map<string, Pick<Cover, 'pile' | 'width'>>();
-  for (const { specified } of uses) {
+  for (const { specified, spots } of uses) {
+    if (spots) continue;
     const { pile, width } = effective(specified.system.cover);
     sizes.set(`${pile}|${width}`, { pile, width });
   }
@@ -246,11 +272,10 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
       given('on the surfaces', used.value, 'volume'),
       given('share', setting(job, 'loss.can'), 'ratio'),
     ),
-    leftInCovers(job, uses),
-    given('left in tray and brush', setting(job, 'loss.tray'), 'volume'),
   ];
-  const reserve = colour && product.role === 'finish' ? setting(job, 'order.reserve') : 0;
-  if (reserve) terms.push(given('kept for touch-up', reserve, 'volume'));
+  // spots are dabbed from a pot that goes back into the can
+  if (uses.some((use) => !use.spots))
+    terms.push(leftInCovers(job, uses), given('left in tray and brush', setting(job, 'loss.tray'), 'volume'));
   const expected = compute('sum', 'wanted', 'volume', ...terms);
   const walls = uses.map(({ specified, litres }): BoxWall => ({
     id: specified.surface.id,
@@ -269,38 +294,50 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
     setting(job, 'measure.cv'),
   );
   const boxedShelf = shelf.filter((use) => use.boxed).reduce((sum, use) => sum + use.can.litres, 0);
-  // lost and kept are counted once, with the paint that is bought; below zero where the shelf has more than enough
+  // what is lost is counted once, with the paint that is bought; below zero where the shelf has more than enough
   const fixed = expected.value - used.value;
   const demand = { mean: onWalls > 0 ? onWalls + fixed - boxedShelf : 0, sd: spread.sd };
-  const wanted = Math.max(0, litresFor(demand, risk));
-  const base = baseOf(colour);
-  const choice = chooseCans(
-    product.cans.filter((can) => can.bases === null || can.bases.includes(base)),
-    wanted,
-  );
+  const base = isClear({ product }) ? null : baseOf(colour);
+  const sizes = product.cans.filter((can) => can.bases === null || base === null || can.bases.includes(base));
+  const keep = product.role === 'finish' ? setting(job, 'order.reserve') : 0;
+  const bought = keep > 0 && job.reserved[key] === true;
+  const kept = { ...demand, mean: demand.mean + (onWalls > 0 ? keep : 0) };
+  const finishing = chooseCans(sizes, Math.max(0, litresFor(demand, risk)));
+  const keeping = keep > 0 ? chooseCans(sizes, Math.max(0, litresFor(kept, risk))) : finishing;
+  const wanted = Math.max(0, litresFor(bought ? kept : demand, risk));
+  const choice = bought ? keeping : finishing;
   const ordered = choice?.litres ?? 0;
+  const reserve: Reserve | null =
+    keep > 0
+      ? {
+          litres: keep,
+          chance: shortfallChance(kept, ordered),
+          price: (keeping?.cost ?? 0) - (finishing?.cost ?? 0),
+          bought,
+        }
+      : null;
   const mixes = product.role === 'finish' && job.practice.boxing === 'box' && (choice?.count ?? 0) <= MOST_BOXED;
-  const bought = (mixes ? (choice?.cans ?? []) : []).flatMap((can) =>
+  const mixed = (mixes ? (choice?.cans ?? []) : []).flatMap((can) =>
     Array.from({ length: can.count }, (): BoxCan => ({ litres: can.litres, batch: null })),
   );
   const boxed = [
     ...shelf.filter((use) => use.boxed).map((use): BoxCan => ({ litres: use.can.litres, batch: use.can.batch })),
-    ...bought,
+    ...mixed,
   ];
   return {
     key,
     ...group,
-    base,
+    base: base ?? 'white',
     expected,
-    reserve,
     demand,
+    reserve,
     wanted,
     shelf,
     fromShelf,
     choice,
     ordered,
     shortfallChance: shortfallChance(demand, ordered),
-    leftover: expectedLeftover({ ...demand, mean: demand.mean - (onWalls > 0 ? reserve : 0) }, ordered),
+    leftover: expectedLeftover(demand, ordered),
     boxed: mixes ? boxed : [],
     boxedFor: mixes ? left : [],
     conditioner: uses.reduce(

@@ -95,6 +95,28 @@ const film = {
 } as const;
 const brushed = { ...film, quantity: 'm', tool: 'brush' } as const;
 const rolled = { ...film, quantity: 'm2', tool: 'roller', rough: true } as const;
+/** A dab is thin: touch-dry will do. */
+const dabbed = {
+  ...steady,
+  scope: 'surface',
+  quantity: 'each',
+  pace: 'spot.each',
+  wet: true,
+  dries: (dab: Wet) => alike(coat(dab).touch),
+  tool: 'brush',
+  group: 'prime',
+} as const;
+/** What ends chalk-type paint. */
+const waxed = {
+  ...steady,
+  scope: 'surface',
+  quantity: 'm2',
+  people: [1, 1],
+  dries: ({ job }: Wet) => alike(setting(job, 'dry.wax')),
+  tool: 'brush',
+  task: 'wax',
+  group: 'brush',
+} as const;
 const taped = { ...steady, scope: 'line', quantity: 'm', tool: 'tape', group: 'mask' } as const;
 
 /** All there is to say of a kind of operation; a new kind is a row. Order: OPERATIONS. [common practice, no source] */
@@ -132,6 +154,12 @@ export const OPERATION_RULES = {
     scope: 'surface',
     word: ({ name }) => phrase`Hardware off ${name}`,
     pace: 'each.hardwareOff',
+  },
+  'fixings-out': {
+    ...opening,
+    scope: 'surface',
+    word: ({ name }) => phrase`Fixings out of ${name}, bagged with what they hold`,
+    pace: 'each.fixingOut',
   },
   wash: {
     ...step,
@@ -193,6 +221,14 @@ export const OPERATION_RULES = {
     task: 'sand',
   },
   dust: { ...step, word: ({ name }) => phrase`Dust ${name} off`, pace: 'pace.dust', dusty: true, task: 'sand' },
+  wipe: {
+    ...step,
+    word: ({ name }) => phrase`Wipe ${name} damp`,
+    pace: 'pace.wipe',
+    dries: ({ job }) => alike(setting(job, 'dry.wipe')),
+    tool: 'sponge',
+    task: 'sand',
+  },
   caulk: {
     ...steady,
     scope: 'surface',
@@ -204,19 +240,8 @@ export const OPERATION_RULES = {
     task: 'caulk',
     group: 'prep',
   },
-  'prime-spot': {
-    ...steady,
-    scope: 'surface',
-    word: ({ name }) => phrase`Spot-prime ${name}`,
-    quantity: 'each',
-    pace: 'spot.each',
-    wet: true,
-    // a dab is thin: touch-dry will do
-    dries: (dab) => alike(coat(dab).touch),
-    tool: 'brush',
-    task: 'spot',
-    group: 'prime',
-  },
+  dab: { ...dabbed, word: ({ name }) => phrase`Dab the pinholes of ${name} with the finish`, task: 'spot' },
+  'prime-spot': { ...dabbed, word: ({ name }) => phrase`Spot-prime ${name}`, task: 'spot' },
   'prime-cut': {
     ...brushed,
     word: ({ name }) => phrase`Cut in ${name} with primer`,
@@ -249,6 +274,11 @@ export const OPERATION_RULES = {
     task: 'prime-brush',
     group: 'prime',
   },
+  'prime-stains': {
+    ...dabbed,
+    word: ({ name }) => phrase`Spot-prime ${name} over its primer`,
+    task: 'prime-brush',
+  },
   rub: {
     ...step,
     word: ({ name }) => phrase`Rub ${name} down and dust`,
@@ -260,6 +290,14 @@ export const OPERATION_RULES = {
     task: null,
   },
   mask: { ...taped, word: () => 'Mask', pace: 'pace.mask', task: 'mask' },
+  'mask-fixtures': {
+    ...taped,
+    scope: 'surface',
+    quantity: 'each',
+    word: ({ name }) => phrase`Mask the fittings on ${name}`,
+    pace: 'each.maskFixture',
+    task: 'mask',
+  },
   card: { ...taped, word: () => 'Set card along the floor, and take it up', pace: 'pace.mask', task: 'card' },
   cut: {
     ...brushed,
@@ -300,6 +338,30 @@ export const OPERATION_RULES = {
     task: 'brush',
     group: 'brush',
   },
+  'paint-fixtures': {
+    ...dabbed,
+    word: ({ name }) => phrase`Paint the fittings of ${name}`,
+    pace: 'each.paintFixture',
+    task: 'touch-up',
+    group: 'brush',
+  },
+  wear: {
+    ...waxed,
+    word: ({ name }) => phrase`Wear the raised edges of ${name}`,
+    pace: 'pace.wear',
+    dries: null,
+    dusty: true,
+    tool: 'paper',
+  },
+  highlight: {
+    ...waxed,
+    word: ({ name }) => phrase`Brush a highlight on ${name}`,
+    pace: 'pace.highlight',
+    wet: true,
+    dries: coat,
+    tool: 'brush',
+  },
+  wax: { ...waxed, word: ({ name }) => phrase`Wax ${name}, and buff it`, pace: 'pace.wax' },
   unmask: { ...taped, word: () => 'Pull the masking', pace: 'pace.unmask', task: 'unmask' },
   look: {
     ...steady,
@@ -334,6 +396,12 @@ export const OPERATION_RULES = {
     scope: 'surface',
     word: ({ name }) => phrase`Hardware on ${name}, and try it`,
     pace: 'each.hardwareOn',
+  },
+  'fixings-back': {
+    ...closing,
+    scope: 'surface',
+    word: ({ name }) => phrase`Fixings back into ${name}, and what hangs on them`,
+    pace: 'each.fixingBack',
   },
   'curtains-on': { ...closing, word: () => 'Hang the curtains', pace: 'each.curtain' },
   'power-on': { ...closing, together: 'power', word: () => 'Power on', pace: 'each.power' },

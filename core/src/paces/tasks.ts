@@ -35,6 +35,7 @@ export const TASK_RULES = {
   cut: { scope: 'surface', mark: 'cut', word: (of) => phrase`Cut in ${of.name}${withCoat(of)}` },
   roll: { scope: 'surface', mark: 'roll', word: (of) => phrase`Roll ${of.name}${withCoat(of)}` },
   brush: { scope: 'surface', mark: 'brush', word: (of) => phrase`Paint ${of.name}${withCoat(of)}` },
+  wax: { scope: 'surface', mark: 'brush', word: (of) => phrase`Wax ${of.name}` },
   unmask: room('mask', 'Pull the masking'),
   look: room('look', 'Look it over, dry, from the side'),
   'touch-up': room('look', 'Touch up'),

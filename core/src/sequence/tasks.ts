@@ -5,9 +5,9 @@ import type { TaskKind } from '../job/vocabulary.ts';
 import { ruleOf } from '../paces/rules.ts';
 import { groupBy } from '../units/group.ts';
 import type { Minutes } from '../units/si.ts';
-import { goesOf, type Go } from '../work/goes.ts';
+import { goesOf, paintOf, type Go } from '../work/goes.ts';
 import { driesAfter, lagsOf } from '../work/lags.ts';
-import { finishOf, primerOf } from '../work/lines.ts';
+import { finishOf } from '../work/lines.ts';
 import type { Operation } from '../work/operations.ts';
 import type { RuleId } from '../words/reasons.ts';
 
@@ -85,8 +85,9 @@ function roomTasks(job: Sequencing, operations: readonly Operation[], longest: M
 
 function tripOf(job: Sequencing, go: Go): Trip | null {
   const minutes = setting(job, 'travel.minutes');
-  if (!go.specified || minutes <= 0) return null;
-  const paint = go.kind.startsWith('prime') ? primerOf(go.specified) : finishOf(go.specified);
+  const product = go.specified && paintOf(go);
+  if (!go.specified || !product || minutes <= 0) return null;
+  const paint = product.role === 'primer' ? product.id : finishOf(go.specified);
   return { key: `${go.room}|${paint}`, minutes };
 }
 

@@ -3,6 +3,7 @@ import type { TaskKind } from '../job/vocabulary.ts';
 import type { Word } from '../units/word.ts';
 import type { Name } from '../words/names.ts';
 import type { RuleId } from '../words/reasons.ts';
+import { paintOf } from '../work/goes.ts';
 import { paintWord } from '../words/systems.ts';
 import type { JobSchedule } from './schedule.ts';
 import type { Task } from './tasks.ts';
@@ -46,7 +47,8 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
   const rooms = new Map(takeoffs.map((t) => [t.room.id, t.room.name]));
   const tasks = placed.map(({ task, pieces, who }): TaskView => {
     const { room, surface, kind, coat, specified } = task.go;
-    const paint = specified && (kind.startsWith('prime') ? (specified.primer?.name ?? null) : paintWord(specified));
+    const product = specified && paintOf(task.go);
+    const paint = product && (product.role === 'primer' ? product.name : paintWord(specified));
     return {
       id: task.id,
       room,

@@ -13,6 +13,7 @@ export const MEMBERS: readonly (keyof SystemValues)[] = [
   'coats',
   'style',
   'conditioner',
+  'seal',
 ];
 const valueOf = (s: Specified, member: keyof SystemValues): string =>
   JSON.stringify(effective<unknown>(s.system[member]));

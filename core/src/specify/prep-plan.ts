@@ -23,6 +23,7 @@ const HOW: Readonly<Record<PrepStep, Reason['rule']>> = {
   degloss: 'how.degloss',
   sand: 'how.sand',
   dust: 'how.dust',
+  wipe: 'how.wipe',
   caulk: 'how.caulk',
 };
 

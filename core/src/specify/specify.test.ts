@@ -144,7 +144,9 @@ describe('rules of thumb', () => {
     ['weak plaster: penetrating', { substrate: 'plaster', condition: 'weak' }, 'penetrating', 'full'],
     ['sound new board: film-forming', { coat: 'bare' }, 'board', 'full'],
     ['stains: blocking', { stains: ['water'] }, 'blocking', 'spot'],
-    ['patches are spot-primed', { repairs: { ...NO_HOLES, coin: 2 } }, 'penetrating', 'spot'],
+    ['patches: a spot of sealing primer', { repairs: { ...NO_HOLES, coin: 2 } }, 'sealing', 'spot'],
+    ['pinholes: dabbed with the finish', { repairs: { ...NO_HOLES, pinhole: 9 } }, 'none', 'none'],
+    ['smoke: blocked all over', { stains: ['smoke'] }, 'blocking', 'full'],
     ['a sound coat needs none', { repairs: NO_HOLES }, 'none', 'none'],
   ] as const)('primer: %s', (_, survey, kind, extent) =>
     expect(effective(specified('wall', 'bedroom', survey).system.primer)).toMatchObject({ kind, extent }),
@@ -210,7 +212,11 @@ describe('rules of thumb', () => {
     expect(at(8, { volume: 0.4, dry: 40e-6 }).question.film).toBeCloseTo(0.8, 9);
   });
   test('oil is always sanded; prep keeps the trade’s order', () => {
-    const { value } = specified('wall', 'kitchen', { coat: 'oil', condition: 'peeling' }).system.prep;
+    const { value } = specified('wall', 'kitchen', {
+      coat: 'oil',
+      condition: 'peeling',
+      repairs: { ...NO_HOLES, pinhole: 1 },
+    }).system.prep;
     expect(value).toEqual(['plates-off', 'degrease', 'scrape', 'fill', 'degloss', 'sand', 'dust']);
     expect(value).toEqual(PREP_STEPS.filter((step) => value.includes(step)));
   });
@@ -263,7 +269,7 @@ describe('a system as a whole', () => {
   const decide = (member: string, value: unknown): Edit =>
     ({ name: 'decide', args: { surface: 'r-0/field', member, value } }) as Edit;
   const said = (s: ReturnType<typeof specified>) => warningsOf(s).map((w) => [w.reason.rule, w.insisted]);
-  const none = { kind: 'none', extent: 'none', coats: 0, tint: null };
+  const none = { kind: 'none', extent: 'none', coats: 0, tint: null, then: null };
   // common practice, no source: each is a way systems fail
   test.each([
     ['water-borne over oil without a primer', { coat: 'oil' }, decide('primer', none), 'warn.oil'],
@@ -280,7 +286,8 @@ describe('a system as a whole', () => {
       decide('primer', { ...none, kind: 'board', extent: 'full', coats: 1 }),
       'warn.weak',
     ],
-    ['stains not blocked', { stains: ['smoke'] }, decide('primer', none), 'warn.stains'],
+    ['stains not blocked', { stains: ['rust'] }, decide('primer', none), 'warn.stains'],
+    ['smoke not blocked all over', { stains: ['smoke'] }, decide('primer', none), 'warn.smoke'],
     ['wax below, not washed', { wax: 'yes' }, decide('prep', ['plates-off']), 'warn.wax'],
     ['20 mm pile with gloss', { texture: 'brick' }, decide('sheen', 'semi-gloss'), 'warn.pile-gloss'],
     [

@@ -1,11 +1,13 @@
 import { setting } from '../job/defaults.ts';
 import { STARTING_SURVEY } from '../job/library.ts';
 import { layered, nearest, scopesOf } from '../job/scope.ts';
-import type { Colour, PrimerChoice, Product, SystemValues } from '../job/paints.ts';
+import type { Colour, PrimerChoice, PrimerLayer, Product, SystemValues } from '../job/paints.ts';
+import type { Region } from '../job/region.ts';
 import type { Id } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Survey } from '../job/surveyed.ts';
 import { familyOf, PILES, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
+import { holesLeftBy } from '../measure/parts.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { numberOf, remember, rememberLast } from '../units/remember.ts';
 import type { SquareMetres } from '../units/si.ts';
@@ -13,6 +15,8 @@ import { because, type Reason } from '../words/reasons.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import { bestTint, hideAll, primed, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
 import { grazing } from './light.ts';
+import { opacityOf, type Opacity } from './opacity.ts';
+import { layersOf, only, primerFor as primerOf } from './primers.ts';
 import { contrastFilm, napOf, type Nap } from './spread.ts';
 import { effective, type Decided } from './reasons.ts';
 import {
@@ -22,6 +26,8 @@ import {
   paintFor,
   prepFor,
   primerFor,
+  isClear,
+  sealFor,
   sheenFor,
   sizeOf,
   styleFor,
@@ -38,6 +44,12 @@ export interface ZoneSystem {
   readonly primer: Decided<PrimerChoice>;
 }
 
+/** A primer that goes on, with the product that does it; null: the job has none for it. */
+export interface Primed {
+  readonly layer: PrimerLayer;
+  readonly product: Product | null;
+}
+
 /** A surface with what goes on it: the finish is {product, colour, sheen}. */
 export interface Specified {
   readonly surface: Surface;
@@ -48,6 +60,8 @@ export interface Specified {
   readonly finishFrom: string;
   readonly system: System;
   readonly hiding: Hiding;
+  /** How well the paint hides in this colour, and how that is known. */
+  readonly opacity: Opacity;
   /** The cover against the one that fits. */
   readonly nap: Nap;
   /** What was asked of the hiding model, for its what-ifs. */
@@ -58,10 +72,16 @@ export interface Specified {
   readonly zones: readonly ZoneSystem[];
   /** Windows whose light grazes it, by label. */
   readonly grazedBy: readonly string[];
+  /** Those that graze any wall of its room. */
+  readonly grazing: readonly string[];
   /** A room with steam or splashes. */
   readonly wet: boolean;
-  /** The product for the primer decided on; null: none. */
-  readonly primer: Product | null;
+  /** The primers decided on, in the order they go on. */
+  readonly primers: readonly Primed[];
+  /** Minutes that a coat over filled places is given at least. */
+  readonly filledRecoat: number;
+  /** Where the job is: the dates of its rules. */
+  readonly region: Region;
 }
 
 /** An untinted primer dries to a broken white [starting judgement]. */
@@ -70,20 +90,50 @@ const SAME_COLOUR = 1;
 
 export type Specifying = Pick<
   Job,
-  'settings' | 'products' | 'colours' | 'finishes' | 'survey' | 'decisions' | 'practice'
+  'settings' | 'products' | 'colours' | 'finishes' | 'survey' | 'decisions' | 'practice' | 'region'
 >;
+
+/** Windows whose light grazes a surface, and any wall of its room. */
+export interface Light {
+  readonly here: readonly string[];
+  readonly inRoom: readonly string[];
+}
+/** What there is about a surface. */
+export interface Around {
+  readonly light?: Light;
+  /** Floor of its room. */
+  readonly floor?: SquareMetres | null;
+  /** Fixings that come out of it and are filled. */
+  readonly fixings?: number;
+}
+const DARK: Light = { here: [], inRoom: [] };
+
+const primersIn = remember((products: Job['products']): readonly Product[] =>
+  Object.values(products).filter((product) => product.role === 'primer'),
+);
 
 export function specifySurface(
   job: Specifying,
   surface: Surface,
   room: Case['room'],
-  grazedBy: readonly string[] = [],
-  floor: SquareMetres | null = null,
+  { light = DARK, floor = null, fixings = 0 }: Around = {},
 ): Specified {
   const { product, colour, from } = finishOf(job, surface);
-  const survey = surveyOf(job.survey, surface);
+  const survey = withHoles(surveyOf(job.survey, surface), fixings);
   const size = sizeOf(surface, floor);
-  const c: Case = { kind: surface.kind, room, survey, product, colour, practice: job.practice, size, grazedBy };
+  const c: Case = {
+    kind: surface.kind,
+    room,
+    survey,
+    product,
+    colour,
+    practice: job.practice,
+    size,
+    grazedBy: light.here,
+    grazing: light.inRoom,
+    primers: primersIn(job.products),
+    region: job.region,
+  };
   const s = systemOf(job, c, job.decisions[surface.id]);
   // member by member: a spread of so many takes longer than all else here
   return {
@@ -96,14 +146,26 @@ export function specifySurface(
     sheen: s.sheen,
     system: s.system,
     hiding: s.hiding,
+    opacity: s.opacity,
     nap: s.nap,
     question: s.question,
     tinted: s.tinted,
     zones: s.zones,
     grazedBy: s.grazedBy,
-    primer: s.primer,
+    grazing: s.grazing,
+    primers: s.primers,
+    filledRecoat: s.filledRecoat,
+    region: s.region,
   };
 }
+
+/** Fixings taken out leave anchors' holes beside those that were counted. */
+const withHoles = rememberLast(
+  500,
+  (survey: Survey, fixings: number) => `${numberOf(survey)}|${fixings}`,
+  (survey, fixings): Survey =>
+    fixings ? { ...survey, repairs: { ...survey.repairs, anchor: survey.repairs.anchor + fixings } } : survey,
+);
 
 /** One object for all surfaces that the same answers hold for, so that they are one case. */
 const surveyOf = rememberLast(
@@ -124,11 +186,12 @@ const systemOf = rememberLast(
   2000,
   (job: Specifying, c: Case, decisions: Partial<SystemValues> = {}) =>
     [
-      ...[job.settings, job.products, c.practice, c.survey, c.product, c.colour].map(numberOf),
+      ...[job.settings, job.products, job.region, c.practice, c.survey, c.product, c.colour].map(numberOf),
       c.kind,
       c.room.use,
       c.size,
       c.grazedBy.join('/'),
+      c.grazing.join('/'),
       Object.keys(decisions).length ? numberOf(decisions) : 0,
     ].join('|'),
   decideSystem,
@@ -150,12 +213,14 @@ function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues>
   const cover = overruled('cover', coverFor(c, effective(sheen)));
   const fitting = coverFor({ ...c, practice: { ...c.practice, house: null } }, effective(sheen)).value.pile;
   const nap = napOf(job, PILES.indexOf(effective(cover).pile) - PILES.indexOf(fitting));
-  const ask = hidingAsked(job, c, effective(style), effective(conditioner), nap);
+  const opacity = opacityOf(job, c.product, c.colour);
+  const ask = hidingAsked(job, c, opacity, effective(style), effective(conditioner), nap);
   const plain = primerFor(c);
   const tints = tintsFor(job, c, ask, plain.value);
   const primer = overruled('primer', withTint(plain, tints));
   const chosen = effective(primer);
-  const under = backgroundsUnder(job, c, chosen);
+  const primers = layersOf(chosen).map((layer): Primed => ({ layer, product: primerOf(c.primers, layer.kind) }));
+  const under = groundOf(c, primers);
   const hiding = hideAll(ask, under);
   const system: System = {
     prep,
@@ -164,9 +229,10 @@ function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues>
     sheen,
     cover,
     brush: overruled('brush', brushFor(c)),
-    coats: overruled('coats', coatsFor(job, c, effective(sheen), chosen, hiding, tints.offered)),
+    coats: overruled('coats', coatsFor(job, c, effective(sheen), primers, hiding, opacity, tints.offered)),
     style,
     conditioner,
+    seal: overruled('seal', sealFor(c)),
   };
   return {
     survey: c.survey,
@@ -175,12 +241,16 @@ function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues>
     sheen: effective(sheen),
     system,
     hiding,
+    opacity,
     nap,
     question: { ...ask, background: hiding.before },
-    tinted: chosen.tint === null ? tints.offered : null,
+    tinted: primers.every(({ layer }) => layer.tint === null) ? tints.offered : null,
     zones: zonesOf(c, prep, primer),
     grazedBy: c.grazedBy,
-    primer: primerOf(job, chosen.kind),
+    grazing: c.grazing,
+    primers,
+    filledRecoat: setting(job, 'recoat.filled'),
+    region: job.region,
   };
 }
 
@@ -192,24 +262,20 @@ function finishOf(job: Specifying, surface: Surface): { product: Product; colour
   return { product, colour, from: found.from };
 }
 
-const primerOf = (job: Specifying, kind: Product['primer']): Product | null =>
-  kind === 'none'
-    ? null
-    : (Object.values(job.products).find((product) => product.role === 'primer' && product.primer === kind) ?? null);
-
 /** A litre of paint with `dose` litres of conditioner covers as the label says, with that much less paint in the film. */
 export const dilution = (dose: number): number => 1 / (1 + dose);
 
 function hidingAsked(
   job: Specifying,
   c: Case,
+  opacity: Opacity,
   style: CoatStyle,
   conditioner: number,
   nap: Nap,
 ): Omit<HidingQuestion, 'background'> {
   return {
     paint: c.colour.hex,
-    contrast: c.product.contrast,
+    contrast: opacity.contrast,
     film: setting(job, 'hiding.film') * contrastFilm(c.product) * nap.film * dilution(conditioner),
     cutFilm: setting(job, 'hiding.cutFilm'),
     first: style === 'equal' ? 1 : setting(job, style === 'one-heavy' ? 'style.heavy' : 'style.thin'),
@@ -220,29 +286,44 @@ function hidingAsked(
 
 const oldColours = ({ survey }: Case) => [survey.colour, ...survey.patches];
 
-/** What the finish has to cover: the old colours, or what a full primer leaves of them. */
-function backgroundsUnder(job: Specifying, c: Case, primer: PrimerChoice): readonly string[] {
-  const product = primer.extent === 'full' ? primerOf(job, primer.kind) : null;
-  return product
-    ? oldColours(c).map((old) => primed(old, primer.tint ?? PRIMER_WHITE, product.contrast, primer.coats))
-    : oldColours(c);
-}
+/** What the finish has to cover: the old colours, or what full primers leave of them. */
+const backgroundsUnder = (c: Case, primers: readonly Primed[]): readonly string[] =>
+  primers.reduce<readonly string[]>(
+    (under, { layer, product }) =>
+      product && layer.extent === 'full'
+        ? under.map((old) => primed(old, layer.tint ?? PRIMER_WHITE, product.contrast, layer.coats))
+        : under,
+    oldColours(c),
+  );
+/** A clear finish has nothing to cover: what is seen is what it lies on. */
+const groundOf = (c: Case, primers: readonly Primed[]): readonly string[] =>
+  isClear(c) ? [c.colour.hex] : backgroundsUnder(c, primers);
 
 interface Tints {
   /** Coats saved by tinting what goes on anyway, or by a tinted undercoat that earns its own coat: taken. */
-  readonly taken: { readonly primer: PrimerChoice; readonly saves: number; readonly alone: boolean } | null;
+  readonly taken: {
+    readonly primer: PrimerChoice;
+    readonly tint: string;
+    readonly saves: number;
+    readonly alone: boolean;
+  } | null;
   /** One that saves no more than its own coat: said, and the user's to take. */
   readonly offered: TintedPrimer | null;
 }
 const NO_TINT: Tints = { taken: null, offered: null };
 
 function tintsFor(job: Specifying, c: Case, ask: Omit<HidingQuestion, 'background'>, primer: PrimerChoice): Tints {
-  const hiding = hideAll(ask, backgroundsUnder(job, c, primer));
-  if (hiding.coats < 3) return NO_TINT;
-  const alone = primer.extent !== 'full';
-  const product = primerOf(job, alone ? 'undercoat' : primer.kind);
+  const layers = layersOf(primer);
+  const primers = layers.map((layer): Primed => ({ layer, product: primerOf(c.primers, layer.kind) }));
+  const hiding = hideAll(ask, groundOf(c, primers));
+  if (hiding.coats < 3 || isClear(c)) return NO_TINT;
+  const top = layers.at(-1);
+  const alone = top?.extent !== 'full';
+  // a third primer would be no saving
+  if (alone && layers.length > 1) return NO_TINT;
+  const product = primerOf(c.primers, alone ? 'undercoat' : top.kind);
   if (!product) return NO_TINT;
-  const worst = hideAll(ask, oldColours(c)).before;
+  const worst = hideAll(ask, backgroundsUnder(c, alone ? primers : primers.slice(0, -1))).before;
   const tint = bestTint(
     { ...ask, background: worst },
     { white: PRIMER_WHITE, contrast: product.contrast },
@@ -252,10 +333,15 @@ function tintsFor(job: Specifying, c: Case, ask: Omit<HidingQuestion, 'backgroun
   // two finish coats at least go over it, so it cannot save more than the rest
   const saves = hiding.coats - Math.max(2, tint.coats);
   if (saves < (alone ? 2 : 1)) return { taken: null, offered: alone && saves > 0 ? tint : null };
-  const taken: PrimerChoice = alone
-    ? { kind: 'undercoat', extent: 'full', coats: 1, tint: tint.tint }
-    : { ...primer, tint: tint.tint };
-  return { taken: { primer: taken, saves, alone }, offered: null };
+  return { taken: { primer: tintedWith(primer, tint.tint, alone), tint: tint.tint, saves, alone }, offered: null };
+}
+
+/** The top primer tinted; or an undercoat over what there is, which nobody needs to spot-prime under it. */
+function tintedWith(primer: PrimerChoice, tint: string, alone: boolean): PrimerChoice {
+  const undercoat: PrimerLayer = { kind: 'undercoat', extent: 'full', coats: 1, tint };
+  if (alone)
+    return primer.extent === 'none' || primer.kind === 'sealing' ? only(undercoat) : { ...primer, then: undercoat };
+  return primer.then ? { ...primer, then: { ...primer.then, tint } } : { ...primer, tint };
 }
 
 const withTint = (plain: Decided<PrimerChoice>, { taken }: Tints): Decided<PrimerChoice> =>
@@ -263,9 +349,9 @@ const withTint = (plain: Decided<PrimerChoice>, { taken }: Tints): Decided<Prime
     ? {
         value: taken.primer,
         because: [
-          ...(taken.alone ? [] : plain.because),
+          ...(taken.alone && plain.value.extent === 'none' ? [] : plain.because),
           because(taken.alone ? 'primer.tint-alone' : 'primer.tint', {
-            tint: taken.primer.tint ?? '',
+            tint: taken.tint,
             saves: taken.saves,
           }),
         ],
@@ -300,14 +386,16 @@ function coatsFor(
   job: Specifying,
   c: Case,
   sheen: Sheen,
-  primer: PrimerChoice,
+  primers: readonly Primed[],
   hiding: Hiding,
+  opacity: Opacity,
   tinted: TintedPrimer | null,
 ): Decided<number> {
+  if (isClear(c)) return { value: 2, because: [because('coats.clear')] };
   const like =
     c.survey.condition === 'sound' &&
     c.survey.sheen === sheen &&
-    primer.extent !== 'full' &&
+    primers.every(({ layer }) => layer.extent !== 'full') &&
     c.survey.coat !== 'bare' &&
     oldColours(c).every((old) => deltaE(bandsOf(old), bandsOf(c.colour.hex)) <= SAME_COLOUR);
   const minimum = like ? 1 : 2;
@@ -318,6 +406,10 @@ function coatsFor(
     limit: setting(job, 'hiding.deltaE'),
   };
   const reasons: Reason[] = [because(hiding.hides ? 'coats.hiding' : 'coats.not-hiding', used)];
+  if (opacity.from === 'starting' && opacity.family)
+    reasons.push(
+      because('coats.opacity', { hue: opacity.family, contrast: opacity.contrast, label: c.product.contrast }),
+    );
   if (hiding.coats < minimum) reasons.push(because('coats.minimum', { minimum }));
   if (like) reasons.push(because('coats.refresh'));
   if (!like && hiding.cutCoats > Math.max(minimum, hiding.coats))
@@ -345,25 +437,47 @@ const remembered = remember(
     survey: Specifying['survey'],
     decisions: Specifying['decisions'],
     practice: Specifying['practice'],
+    region: Specifying['region'],
   ): Specified[] => {
-    const job = { settings, products, colours, finishes, survey, decisions, practice };
+    const job = { settings, products, colours, finishes, survey, decisions, practice, region };
     const grazed = grazing(job, takeoff);
     return takeoff.surfaces.map((surface) =>
-      specifySurface(job, surface, takeoff.room, grazedOf(grazed, surface), takeoff.floorArea),
+      specifySurface(job, surface, takeoff.room, {
+        light: lightOn(grazed, surface),
+        floor: takeoff.floorArea,
+        fixings: isField(surface) ? holesLeftBy(takeoff.parts, surface.wall) : 0,
+      }),
     );
   },
 );
 
-/** Walls of a room get one sheen, so what grazes one of them counts for all. */
-function grazedOf(grazed: ReadonlyMap<Id, readonly string[]>, { kind }: Surface): readonly string[] {
-  if (kind === 'ceiling') return grazed.get('ceiling') ?? [];
-  if (kind !== 'wall') return [];
-  return [...new Set([...grazed].flatMap(([id, windows]) => (id === 'ceiling' ? [] : windows)))];
+/** Walls of a room get one sheen, so what grazes one of them counts for that; a wall itself is raked by its own. */
+function lightOn(grazed: ReadonlyMap<Id, readonly string[]>, { kind, wall }: Surface): Light {
+  if (kind === 'ceiling') {
+    const own = grazed.get('ceiling') ?? [];
+    return { here: own, inRoom: own };
+  }
+  if (kind !== 'wall') return DARK;
+  const inRoom = [...new Set([...grazed].flatMap(([id, windows]) => (id === 'ceiling' ? [] : windows)))];
+  return { here: (wall === null ? null : grazed.get(wall)) ?? [], inRoom };
 }
+
+/** What fixtures stand on. */
+const isField = ({ id, kind }: Surface): boolean => id.endsWith('/field') || kind === 'ceiling';
 
 /** All surfaces of a room; not worked out again while its measures and what the job says of finishes stay the same. */
 export const specifyRoom = (job: Specifying, takeoff: RoomTakeoff): Specified[] =>
-  remembered(takeoff, job.settings, job.products, job.colours, job.finishes, job.survey, job.decisions, job.practice);
+  remembered(
+    takeoff,
+    job.settings,
+    job.products,
+    job.colours,
+    job.finishes,
+    job.survey,
+    job.decisions,
+    job.practice,
+    job.region,
+  );
 
 export const specifyJob = (job: Job): Specified[] => takeoffJob(job).flatMap((takeoff) => specifyRoom(job, takeoff));
 

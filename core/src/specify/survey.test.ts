@@ -17,6 +17,7 @@ import { LIGHTS, underLight } from './lights.ts';
 import { prepPlan } from './prep-plan.ts';
 import { answered, QUESTIONS, readBack, TESTS } from './questions.ts';
 import { specifyRoom, specifySurface, type Specified } from './specify.ts';
+import { layersOf } from './primers.ts';
 import { outcomes, revised, turnsOf } from './what-if.ts';
 import { reasonWord } from '../words/reasons.ts';
 
@@ -72,7 +73,8 @@ describe('the survey as a conversation', () => {
   });
   test('not knowing leads to the safe choice: at least the primer of the worst answer it may stand for', () => {
     const rank = { none: 0, spot: 1, full: 2 };
-    const extent = (survey: Partial<Survey>) => rank[specified(survey).system.primer.value.extent];
+    const extent = (survey: Partial<Survey>) =>
+      Math.max(0, ...layersOf(specified(survey).system.primer.value).map((layer) => rank[layer.extent]));
     fc.assert(
       fc.property(anySurvey, (survey) => {
         for (const coat of ['water-borne', 'oil', 'clear'] as const)
@@ -97,7 +99,8 @@ describe('the survey as a conversation', () => {
 test('preparation: 80 grit keys, but never on board that will be seen; holes by class; 220 between coats of enamel', () => {
   fc.assert(
     fc.property(anySurvey, fc.constantFrom('wall', 'baseboard', 'door'), (survey, kind) => {
-      const s = specified({ ...survey, repairs: { pinhole: 3, coin: 1, large: 0, anchor: 2 } }, kind);
+      const repairs = { pinhole: 3, coin: 1, large: 0, anchor: 2 };
+      const s = specified({ ...survey, fibres: 'none', repairs }, kind);
       const plan = prepPlan(s);
       const grits = plan.flatMap((line) => line.grits);
       if (['drywall', 'unknown'].includes(s.survey.substrate)) expect(grits).not.toContain(80);
@@ -209,7 +212,8 @@ test('what is remembered of a room is what would be worked out afresh, after any
         const kept = specifyRoom(job, takeoff);
         kept.forEach((s, i) => {
           const surface = takeoff.surfaces[i] as (typeof takeoff.surfaces)[number];
-          expect(s).toEqual(specifySurface(job, surface, takeoff.room, s.grazedBy));
+          const light = { here: s.grazedBy, inRoom: s.grazing };
+          expect(s).toEqual(specifySurface(job, surface, takeoff.room, { light }));
         });
       }
     }),

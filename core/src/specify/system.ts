@@ -8,16 +8,18 @@ import {
   type Pile,
   PILES,
   type PrepStep,
-  type PrimerKind,
+  type Seal,
   type Sheen,
   type SurfaceKind,
 } from '../job/vocabulary.ts';
 import type { Brush, Colour, Cover, Practice, PrimerChoice, Product } from '../job/paints.ts';
 import type { Room } from '../job/measured.ts';
+import type { Region } from '../job/region.ts';
 import type { Survey } from '../job/surveyed.ts';
 import type { Surface } from '../measure/surface.ts';
 import { INCH, type SquareMetres } from '../units/si.ts';
 import { lrvOf } from './colour.ts';
+import { NO_PRIMER, primerMeeting, type Demand } from './primers.ts';
 import { because, type Reason, type RuleId, type Uses } from '../words/reasons.ts';
 import type { Decided } from './reasons.ts';
 
@@ -45,8 +47,12 @@ export interface Case {
   readonly colour: Colour;
   readonly practice: Practice;
   readonly size: SurfaceSize;
-  /** Windows whose light grazes it, by label. */
+  /** Windows whose light grazes it, by label; and those that graze any wall of its room, for they get one sheen. */
   readonly grazedBy: readonly string[];
+  readonly grazing: readonly string[];
+  /** Primers of the job. */
+  readonly primers: readonly Product[];
+  readonly region: Pick<Region, 'lead' | 'asbestos'>;
 }
 
 interface Row<T> {
@@ -88,9 +94,27 @@ export const isDamp = ({ damp, moisture }: Pick<Survey, 'damp' | 'moisture'>): b
 /** Does light graze it: as answered, or as the windows beside it say. */
 export const isRaked = (c: Pick<Case, 'survey' | 'grazedBy'>): boolean =>
   c.survey.raking === 'yes' || (c.survey.raking === 'windows' && c.grazedBy.length > 0);
+const isRakedRoom = ({ survey, grazing }: Case): boolean => isRaked({ survey, grazedBy: grazing });
 export const holesOf = (survey: Pick<Survey, 'repairs'>): number =>
   REPAIR_CLASSES.reduce((sum, of) => sum + survey.repairs[of], 0);
 export const isGlossy = (sheen: Sheen): boolean => sheen === 'semi-gloss' || sheen === 'gloss';
+
+/** Holes that are patched rather than dabbed. */
+export const patchesOf = ({ repairs }: Pick<Survey, 'repairs'>): number =>
+  repairs.coin + repairs.large + repairs.anchor;
+/** A sprayed or deep texture. */
+const isSprayed = ({ texture }: Pick<Survey, 'texture'>): boolean => texture === 'popcorn' || texture === 'deep-stucco';
+/** It may hold asbestos, or does. What nobody dates is taken as old. */
+export const mayHoldAsbestos = (survey: Survey, { asbestos }: Pick<Region, 'asbestos'>): boolean =>
+  isSprayed(survey) && survey.fibres !== 'none' && (survey.fibres !== 'unknown' || (survey.built ?? 0) < asbestos);
+/** A sprayed texture that sheds when it is touched: kept clear of. */
+export const isSuspect = (survey: Survey, region: Pick<Region, 'asbestos'>): boolean =>
+  survey.texture === 'popcorn' && mayHoldAsbestos(survey, region);
+/** The hardest classes wipe whatever their sheen [EN 13300; the limit is a starting judgement]. */
+const isHardWearing = ({ product }: Pick<Case, 'product'>): boolean => product.scrub !== null && product.scrub <= 2;
+/** Painted with chalk-type paint; and with a clear finish. */
+export const isChalkType = ({ product }: Pick<Case, 'product'>): boolean => product.family === 'chalk-type';
+export const isClear = ({ product }: Pick<Case, 'product'>): boolean => product.family === 'clear';
 
 const isTrim = (c: Case) => familyOf(c.kind) === 'trim';
 const isWet = (c: Case) => c.room.use === 'bathroom' || c.room.use === 'kitchen';
@@ -100,8 +124,21 @@ const isRough = (c: Case) =>
   ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'].includes(c.survey.texture);
 const isBare = (c: Case) => c.survey.coat === 'bare';
 const isUnknown = (c: Case) => coatOf(c.survey) === 'unknown';
+/** Clear goes over clear, or on bare wood: there is nothing to hide. */
+const isClearOverClear = (c: Case) => isClear(c) && coatOf(c.survey) === 'clear';
+const isSmoked = (c: Case) => c.survey.stains.includes('smoke');
+const isGreasy = (c: Case) => isSmoked(c) || c.survey.stains.includes('grease');
+const isWood = (c: Case) => c.survey.substrate === 'wood' || c.survey.substrate === 'mdf';
+const isSoundOld = (c: Case) => !isBare(c) && conditionOf(c.survey) === 'sound';
+const isSanded = (c: Case) => c.practice.prep === 'sand' && isSoundOld(c);
+/** Washed by degreasing: doors are handled, kitchens cooked in. */
+const isHandled = (c: Case) => c.kind === 'door' || c.room.use === 'kitchen';
+/** Runs against a wall have joints to close; sashes and loose pieces have none. */
+const isJointed = (c: Case) =>
+  ['baseboard', 'crown', 'chair-rail', 'picture-rail', 'casing', 'frame', 'board'].includes(c.kind);
 const isOily = (c: Case) => ['oil', 'clear'].includes(coatOf(c.survey));
 const isWeak = (c: Case) => c.survey.condition === 'weak';
+const isPeeling = (c: Case) => c.survey.condition === 'peeling';
 const failsCrossCut = (c: Case) => (c.survey.adhesion ?? 0) >= 3;
 const isBigDoor = (c: Case) => c.kind === 'door';
 const bareOn =
@@ -114,6 +151,7 @@ const texture = (c: Case) => ({ texture: c.survey.texture });
 const PAINT: readonly Rule<PaintFamily>[] = [
   { rule: 'paint.oil', when: (c) => isTrim(c) && c.product.base === 'oil', then: 'oil-enamel' },
   { rule: 'paint.piece', when: (c) => c.kind === 'piece' && c.product.family === 'chalk-type', then: 'chalk-type' },
+  { rule: 'paint.clear', when: isClear, then: 'clear' },
   { rule: 'paint.trim', when: isTrim, then: 'enamel' },
   { rule: 'paint.wet', when: (c) => c.room.use === 'bathroom', then: 'wet-room' },
   { rule: 'paint.ceiling', when: (c) => c.kind === 'ceiling', then: 'ceiling' },
@@ -127,6 +165,12 @@ const SHEEN: readonly Rule<Sheen>[] = [
   { rule: 'sheen.ceiling', when: (c) => c.kind === 'ceiling', then: 'flat' },
   { rule: 'sheen.wet-trim', when: (c) => isTrim(c) && isWet(c), then: 'semi-gloss' },
   { rule: 'sheen.trim', when: isTrim, then: 'satin' },
+  {
+    rule: 'sheen.scrub',
+    when: (c) => c.practice.walls !== 'wipe' && isWiped(c) && isHardWearing(c),
+    then: 'matte',
+    with: (c) => ({ scrub: c.product.scrub ?? 1 }),
+  },
   { rule: 'sheen.bath', when: (c) => c.room.use === 'bathroom', then: 'satin' },
   {
     rule: 'sheen.school-touch',
@@ -151,12 +195,17 @@ const SHEEN: readonly Rule<Sheen>[] = [
   { rule: 'sheen.quiet', when: always, then: 'matte' },
 ];
 
-/** Extent and kind by the worst thing found first [common practice, no source]. */
-const spot = (kind: PrimerKind): PrimerChoice => ({ kind, extent: 'spot', coats: 1, tint: null });
-const full = (kind: PrimerKind, coats = 1): PrimerChoice => ({ kind, extent: 'full', coats, tint: null });
-const PRIMER: readonly Rule<PrimerChoice>[] = [
+/** What is asked of a primer by the ground, by its stains and by its patches; null: nothing. */
+type Asked = Demand | null;
+const spot = (does: Demand['does']): Demand => ({ does, extent: 'spot', coats: 1 });
+const full = (does: Demand['does'], coats = 1): Demand => ({ does, extent: 'full', coats });
+
+/** The ground, by the worst thing found first [common practice, no source]. */
+const GROUND: readonly Rule<Asked>[] = [
   { rule: 'primer.weak-twice', when: (c) => isWeak(c) && c.practice.weakCoats === 2, then: full('penetrating', 2) },
   { rule: 'primer.weak', when: isWeak, then: full('penetrating') },
+  { rule: 'primer.chalk-type', when: isChalkType, then: null },
+  { rule: 'primer.clear', when: isClear, then: null },
   { rule: 'primer.chalky', when: (c) => conditionOf(c.survey) === 'chalky', then: full('penetrating') },
   {
     rule: 'primer.rubbed',
@@ -186,30 +235,50 @@ const PRIMER: readonly Rule<PrimerChoice>[] = [
   },
   { rule: 'primer.bare-metal', when: bareOn('metal'), then: full('bonding') },
   { rule: 'primer.bare-masonry', when: bareOn('masonry'), then: full('penetrating') },
+  { rule: 'primer.bare-places', when: (c) => isPeeling(c) && isWood(c), then: spot('undercoat') },
+  { rule: 'primer.peeling', when: isPeeling, then: spot('bonding') },
+  { rule: 'primer.none', when: always, then: null, with: (c) => ({ coat: coatOf(c.survey) }) },
+];
+/** A stain is blocked over as much as it covers, whatever else the ground wants. */
+const STAINED: readonly Rule<Asked>[] = [
+  { rule: 'primer.no-stains', when: (c) => c.survey.stains.length === 0 || isClear(c), then: null },
+  { rule: 'primer.smoke', when: isSmoked, then: full('blocking') },
   {
     rule: 'primer.stains',
-    when: (c) => c.survey.stains.length > 0,
+    when: always,
     then: spot('blocking'),
     with: (c) => ({ stains: c.survey.stains }),
   },
-  { rule: 'primer.peeling', when: (c) => c.survey.condition === 'peeling', then: spot('bonding') },
-  { rule: 'primer.repairs', when: (c) => holesOf(c.survey) > 0, then: spot('penetrating') },
-  {
-    rule: 'primer.none',
-    when: always,
-    then: { kind: 'none', extent: 'none', coats: 0, tint: null },
-    with: (c) => ({ coat: coatOf(c.survey) }),
-  },
 ];
+/** Patches drink and flash; pinholes are dabbed with the finish itself. */
+const PATCHED: readonly Rule<Asked>[] = [
+  { rule: 'primer.no-holes', when: (c) => holesOf(c.survey) === 0 || isClear(c) || isChalkType(c), then: null },
+  { rule: 'primer.pinholes', when: (c) => patchesOf(c.survey) === 0, then: null },
+  { rule: 'primer.patched-wood', when: isWood, then: spot('undercoat') },
+  { rule: 'primer.repairs', when: always, then: spot('sealing') },
+];
+
+/** A primer that does all that ground, stains and patches ask; where none does, two in order. */
+export function primerFor(c: Case): Decided<PrimerChoice> {
+  const asked = [GROUND, STAINED, PATCHED].map((rules) => decide(rules, c));
+  const demands = asked.flatMap(({ value }) => value ?? []);
+  const said = asked.filter(({ value, because: why }) => value !== null || why[0]?.rule === 'primer.pinholes');
+  return {
+    value: demands.length ? primerMeeting(demands, c.primers) : NO_PRIMER,
+    because: (said.length ? said : asked.slice(0, 1)).flatMap((one) => one.because),
+  };
+}
 
 /** Preparation: every rule that fits adds its steps; PREP_STEPS gives the order. */
 const PREP: readonly Rule<readonly PrepStep[]>[] = [
   { rule: 'prep.plates', when: (c) => c.kind === 'wall' || c.kind === 'ceiling', then: ['plates-off'] },
   { rule: 'prep.hardware', when: (c) => c.kind === 'door', then: ['hardware-off'] },
+  { rule: 'prep.smoke', when: isGreasy, then: ['degrease'] },
   { rule: 'prep.kitchen', when: (c) => c.room.use === 'kitchen', then: ['degrease'] },
   { rule: 'prep.handled', when: (c) => c.kind === 'door' && c.room.use !== 'kitchen', then: ['degrease'] },
-  { rule: 'prep.wash', when: (c) => c.kind !== 'door' && c.room.use !== 'kitchen', then: ['wash'] },
-  { rule: 'prep.peeling', when: (c) => c.survey.condition === 'peeling', then: ['scrape', 'sand', 'dust'] },
+  { rule: 'prep.wash', when: (c) => !isHandled(c) && !isSanded(c), then: ['wash'] },
+  { rule: 'prep.sand-school', when: isSanded, then: ['sand', 'dust', 'wipe'] },
+  { rule: 'prep.peeling', when: isPeeling, then: ['scrape', 'sand', 'dust'] },
   { rule: 'prep.chalky', when: (c) => conditionOf(c.survey) === 'chalky', then: ['wash', 'dust'] },
   {
     rule: 'prep.repairs',
@@ -217,7 +286,12 @@ const PREP: readonly Rule<readonly PrepStep[]>[] = [
     then: ['fill', 'sand', 'dust'],
     with: (c) => ({ repairs: holesOf(c.survey) }),
   },
-  { rule: 'prep.oil', when: (c) => isOily(c) || isUnknown(c), then: ['degloss', 'sand', 'dust'] },
+  { rule: 'prep.clear', when: isClearOverClear, then: ['sand', 'dust'] },
+  {
+    rule: 'prep.oil',
+    when: (c) => (isOily(c) || isUnknown(c)) && !isClearOverClear(c),
+    then: ['degloss', 'sand', 'dust'],
+  },
   {
     rule: 'prep.gloss',
     when: (c) => !isOily(c) && !isBare(c) && isGlossy(c.survey.sheen),
@@ -236,13 +310,70 @@ const PREP: readonly Rule<readonly PrepStep[]>[] = [
     then: ['scrape', 'sand', 'dust'],
     with: (c) => ({ adhesion: c.survey.adhesion ?? 0 }),
   },
-  { rule: 'prep.joints', when: (c) => isTrim(c) && c.kind !== 'door', then: ['caulk'] },
+  { rule: 'prep.bare-wood', when: bareOn('wood', 'mdf'), then: ['sand', 'dust'] },
+  { rule: 'prep.bare-metal', when: bareOn('metal'), then: ['degrease', 'sand', 'dust'] },
+  {
+    rule: 'prep.bare',
+    when: bareOn('drywall', 'unknown', 'plaster', 'masonry'),
+    then: ['dust'],
+    with: (c) => ({ substrate: c.survey.substrate }),
+  },
+  { rule: 'prep.joints', when: isJointed, then: ['caulk'] },
 ];
+
+const WET_STEPS: readonly PrepStep[] = ['wash', 'degrease'];
+/** What must not be done there, whatever asks for it; the first that fits is said for each step. */
+const NEVER: readonly Rule<readonly PrepStep[]>[] = [
+  {
+    rule: 'prep.suspect',
+    when: (c) => isSuspect(c.survey, c.region),
+    then: ['plates-off', 'wash', 'degrease', 'scrape', 'fill', 'degloss', 'sand', 'dust', 'wipe', 'caulk'],
+    with: (c) => ({ texture: c.survey.texture, fibres: c.survey.fibres }),
+  },
+  {
+    rule: 'prep.soft-texture',
+    when: (c) => c.survey.texture === 'popcorn',
+    then: [...WET_STEPS, 'wipe', 'sand', 'degloss', 'scrape'],
+  },
+  {
+    rule: 'prep.chalk-type',
+    when: isChalkType,
+    then: ['degrease', 'scrape', 'degloss', 'sand', 'dust', 'wipe'],
+  },
+  { rule: 'prep.no-water', when: bareOn('drywall', 'unknown', 'plaster', 'masonry', 'wood', 'mdf'), then: WET_STEPS },
+];
+/** Where there is wax, soot or grease, degreasing is a washing. */
+const SPARED: Readonly<Partial<Record<PrepStep, PrepStep>>> = { wash: 'degrease' };
+
+/** Soot and grease come off although the ground should have no water. */
+const isForbidden = (step: PrepStep, rule: RuleId, c: Case): boolean =>
+  !(rule === 'prep.no-water' && step === 'degrease' && isGreasy(c));
+
+export function prepFor(c: Case, order: readonly PrepStep[]): Decided<readonly PrepStep[]> {
+  const fitting = PREP.filter((rule) => rule.when(c));
+  const asked = new Set(fitting.flatMap((rule) => rule.then));
+  const forbids = NEVER.filter((rule) => rule.when(c));
+  const barred = (step: PrepStep) => forbids.find((r) => r.then.includes(step) && isForbidden(step, r.rule, c));
+  const allowed = new Set([...asked].filter((step) => !barred(step)));
+  const spared = (step: PrepStep) => {
+    const by = SPARED[step];
+    return by !== undefined && allowed.has(by);
+  };
+  const value = order.filter((step) => allowed.has(step) && !spared(step));
+  const barring = new Set([...asked].flatMap((step) => barred(step) ?? []));
+  return {
+    value,
+    because: [
+      ...fitting.filter((rule) => rule.then.some((step) => value.includes(step))),
+      ...forbids.filter((rule) => barring.has(rule)),
+    ].map((rule) => explain(rule, c)),
+  };
+}
 
 /** Board below Level 5 in raking light wants a flatter sheen; where it is splashed or wiped hard, washing weighs more. */
 function weighLight(wanted: { value: Sheen; because: Reason[] }, c: Case): { value: Sheen; because: Reason[] } {
   const rank = SHEENS.indexOf(wanted.value);
-  const rough = isRaked(c) && c.survey.level !== '5' && c.survey.substrate === 'drywall' && !isTrim(c);
+  const rough = isRakedRoom(c) && c.survey.level !== '5' && c.survey.substrate === 'drywall' && !isTrim(c);
   if (!rough || rank < SHEENS.indexOf('eggshell')) return wanted;
   if (isWiped(c))
     return { ...wanted, because: [...wanted.because, because('sheen.washing-wins', { sheen: wanted.value })] };
@@ -263,17 +394,9 @@ export const sheenFor = (c: Case): Decided<Sheen> => {
   };
 };
 
-export const primerFor = (c: Case): Decided<PrimerChoice> => decide(PRIMER, c);
-
-export function prepFor(c: Case, order: readonly PrepStep[]): Decided<readonly PrepStep[]> {
-  const fitting = PREP.filter((rule) => rule.when(c));
-  const steps = new Set(fitting.flatMap((rule) => rule.then));
-  return {
-    value: order.filter((step) => steps.has(step)),
-    because: fitting.map((rule) => explain(rule, c)),
-  };
-}
-
+/** A door with a texture of its own is rolled longer, then brushed out. */
+export const isTexturedDoor = ({ kind, survey }: Pick<Case, 'kind' | 'survey'>): boolean =>
+  kind === 'door' && survey.texture !== 'smooth';
 const isBrick = (c: Case) => c.survey.texture === 'brick';
 
 /** Width by room and piece [common practice, no source]. */
@@ -298,6 +421,7 @@ export function coverFor(c: Case, sheen: Sheen): Decided<Cover> {
       then: 0.013,
       with: texture,
     },
+    { rule: 'cover.door-textured', when: isTexturedDoor, then: 0.01 },
     { rule: 'cover.gloss', when: () => isGlossy(sheen), then: 0.005, with: () => ({ sheen }) },
     { rule: 'cover.door', when: (x) => x.kind === 'door', then: 0.005 },
     { rule: 'cover.trim', when: isTrim, then: 0.005 },
@@ -364,3 +488,10 @@ export function conditionerFor(c: Case, sheen: Sheen): Decided<Conditioner> {
   ];
   return decide(rules, c);
 }
+
+/** How chalk-type paint is ended: with clear wax, unless the user likes it otherwise. */
+const SEAL: readonly Rule<Seal>[] = [
+  { rule: 'seal.chalk-type', when: isChalkType, then: 'clear-wax' },
+  { rule: 'seal.none', when: always, then: 'none' },
+];
+export const sealFor = (c: Case): Decided<Seal> => decide(SEAL, c);

@@ -1,12 +1,23 @@
 import { DEFAULTS } from '../job/defaults.ts';
-import { familyOf } from '../job/vocabulary.ts';
+import { familyOf, SHEENS, type PrimerKind } from '../job/vocabulary.ts';
 import { remember } from '../units/remember.ts';
 import type { SystemValues } from '../job/paints.ts';
+import type { PrepStep } from '../job/vocabulary.ts';
 import { because, type Reason, type RuleId } from '../words/reasons.ts';
 import { effective } from './reasons.ts';
 import { bandsOf, deltaE } from './colour.ts';
 import type { Specified } from './specify.ts';
-import { coatOf, conditionOf, DRY_ENOUGH, isDamp, isRaked } from './system.ts';
+import {
+  coatOf,
+  conditionOf,
+  DRY_ENOUGH,
+  isClear,
+  isDamp,
+  isRaked,
+  isSuspect,
+  mayHoldAsbestos,
+  patchesOf,
+} from './system.ts';
 
 /** What a system as a whole gets wrong, however it was chosen, and the members that would mend it. */
 export interface Warning {
@@ -24,9 +35,23 @@ interface Check {
 
 const HANDLED = ['door', 'sash', 'frame', 'casing', 'stair', 'baseboard'];
 const SHINY = ['satin', 'semi-gloss', 'gloss'];
-const primer = (s: Specified) => effective(s.system.primer);
+/** Is there a primer that does this, over all of it where that is asked? A kind nobody sells here counts as chosen. */
+const primes = ({ primers }: Specified, does: PrimerKind, full: boolean): boolean =>
+  primers.some(
+    ({ layer, product }) =>
+      (layer.kind === does || (product?.serves.includes(does) ?? false)) && (!full || layer.extent === 'full'),
+  );
+/** Shinier than recommended: what the recommendation itself accepts is no warning. */
+const isShinier = ({ sheen, system }: Specified): boolean => SHEENS.indexOf(sheen) > SHEENS.indexOf(system.sheen.value);
+const isSmoked = (s: Specified): boolean => s.survey.stains.includes('smoke');
+const isWiped = (s: Specified): boolean => s.wet || s.survey.touched.length > 0;
+const WASHES: readonly PrepStep[] = ['wash', 'degrease', 'scrape', 'degloss', 'sand', 'wipe'];
 const prep = (s: Specified) => effective(s.system.prep);
 const isTrim = (s: Specified) => familyOf(s.surface.kind) === 'trim';
+
+/** Filler that the first coat of paint meets. */
+const isFilledBare = (s: Specified): boolean =>
+  patchesOf(s.survey) > 0 && s.primers.every(({ layer }) => layer.extent !== 'full');
 
 /** Each a thing the trade knows to fail [common practice, no source]. */
 const CHECKS: readonly Check[] = [
@@ -35,14 +60,14 @@ const CHECKS: readonly Check[] = [
     when: (s) =>
       ['oil', 'clear', 'unknown'].includes(coatOf(s.survey)) &&
       s.product.base === 'water-borne' &&
-      (primer(s).extent !== 'full' || !['bonding', 'undercoat'].includes(primer(s).kind)),
+      !isClear(s) &&
+      !primes(s, 'bonding', true) &&
+      !primes(s, 'undercoat', true),
     warns: (s) => because('warn.oil', { coat: coatOf(s.survey) }),
   },
   {
     mend: ['primer'],
-    when: (s) =>
-      ['weak', 'chalky'].includes(conditionOf(s.survey)) &&
-      (primer(s).kind !== 'penetrating' || primer(s).extent !== 'full'),
+    when: (s) => ['weak', 'chalky'].includes(conditionOf(s.survey)) && !primes(s, 'penetrating', true),
     warns: (s) => because('warn.weak', { condition: conditionOf(s.survey) }),
   },
   { mend: [], when: (s) => s.survey.fresh, warns: () => because('warn.fresh') },
@@ -66,11 +91,39 @@ const CHECKS: readonly Check[] = [
   },
   {
     mend: ['primer'],
-    when: (s) =>
-      s.survey.stains.length > 0 &&
-      (primer(s).kind !== 'blocking' || primer(s).extent === 'none') &&
-      primer(s).extent !== 'full',
-    warns: () => because('warn.stains'),
+    when: (s) => s.survey.stains.length > 0 && !isClear(s) && !primes(s, 'blocking', isSmoked(s)),
+    warns: (s) => because(isSmoked(s) ? 'warn.smoke' : 'warn.stains'),
+  },
+  {
+    mend: ['primer'],
+    when: (s) => s.primers.some(({ product }) => product === null),
+    warns: (s) =>
+      because('warn.no-primer', { kind: s.primers.find(({ product }) => product === null)?.layer.kind ?? 'none' }),
+  },
+  {
+    mend: ['prep'],
+    when: (s) => isSuspect(s.survey, s.region) && WASHES.some((step) => prep(s).includes(step)),
+    warns: () => because('warn.suspect'),
+  },
+  {
+    mend: ['paint'],
+    when: (s) => effective(s.system.paint) === 'wet-room' && s.product.family !== 'wet-room',
+    warns: (s) => because('warn.wet-room', { product: s.product.name }),
+  },
+  {
+    mend: ['paint'],
+    when: (s) => s.surface.kind === 'wall' && isWiped(s) && (s.product.scrub ?? 0) >= 4,
+    warns: (s) => because('warn.scrub', { scrub: s.product.scrub ?? 5 }),
+  },
+  {
+    mend: ['paint'],
+    when: (s) => isClear(s) && !['clear', 'bare', 'unknown'].includes(coatOf(s.survey)),
+    warns: () => because('warn.clear'),
+  },
+  {
+    mend: [],
+    when: (s) => isFilledBare(s) && s.product.recoat < s.filledRecoat,
+    warns: (s) => because('warn.recoat', { recoat: s.product.recoat, least: s.filledRecoat }),
   },
   {
     mend: ['prep'],
@@ -84,7 +137,7 @@ const CHECKS: readonly Check[] = [
   },
   {
     mend: ['sheen'],
-    when: (s) => s.sheen === 'flat' && s.wet && s.surface.kind === 'wall',
+    when: (s) => s.sheen === 'flat' && s.wet && s.surface.kind === 'wall' && (s.product.scrub ?? 5) > 2,
     warns: () => because('warn.flat-wet'),
   },
   {
@@ -95,7 +148,12 @@ const CHECKS: readonly Check[] = [
   {
     mend: ['sheen'],
     when: (s) =>
-      !isTrim(s) && isRaked(s) && s.survey.level !== '5' && s.survey.substrate === 'drywall' && SHINY.includes(s.sheen),
+      !isTrim(s) &&
+      isRaked(s) &&
+      isShinier(s) &&
+      s.survey.level !== '5' &&
+      s.survey.substrate === 'drywall' &&
+      SHINY.includes(s.sheen),
     warns: (s) =>
       because('warn.raking', {
         sheen: s.sheen,
@@ -104,7 +162,7 @@ const CHECKS: readonly Check[] = [
   },
   {
     mend: ['coats', 'primer'],
-    when: (s) => effective(s.system.coats) < s.hiding.coats,
+    when: (s) => !isClear(s) && effective(s.system.coats) < s.hiding.coats,
     warns: (s) =>
       because('warn.thin', {
         coats: effective(s.system.coats),
@@ -122,30 +180,32 @@ export const warningsOf = (s: Specified): Warning[] =>
   }));
 
 /** Where work can hurt someone: said at the surface and the step it concerns. */
-export interface Caution {
-  readonly rule: RuleId;
+export interface Caution extends Reason {
   readonly step: 'survey' | 'prep' | 'paint';
 }
 
-const LEAD_YEAR = 1978;
+type PlainCaution = Exclude<RuleId & `caution.${string}`, 'caution.lead'>;
+const plain = (rule: PlainCaution, step: Caution['step']): Caution => ({ ...because(rule), step });
 /** Steps and a pole do not reach further. */
 const BEYOND_A_POLE = DEFAULTS['reach.pole'].value;
 const SANDS = ['scrape', 'sand', 'degloss'] as const;
 
-/** Cautions of a surface, each deferring to local codes and licensed practice in its words [US EPA RRP for lead; else common practice]. */
+/** Cautions of a surface, each deferring to local codes and licensed practice in its words [lead: US EPA RRP 40 CFR 745 or the local year; else common practice]. */
 export const cautionsOf = remember((s: Specified): readonly Caution[] => {
   const steps = prep(s);
   const disturbs = SANDS.some((step) => steps.includes(step));
-  const old = s.survey.built === null || s.survey.built < LEAD_YEAR;
+  const year = s.region.lead;
+  const old = (s.survey.built ?? 0) < year;
   const list: (Caution | false)[] = [
-    disturbs && old && s.survey.coat !== 'bare' && { rule: 'caution.lead', step: 'prep' },
-    ['popcorn', 'deep-stucco'].includes(s.survey.texture) && old && { rule: 'caution.asbestos', step: 'survey' },
-    disturbs && { rule: 'caution.dust', step: 'prep' },
-    s.product.base === 'oil' && { rule: 'caution.solvent', step: 'paint' },
-    steps.includes('plates-off') && { rule: 'caution.electricity', step: 'prep' },
-    isDamp(s.survey) && { rule: 'caution.damp', step: 'survey' },
-    s.surface.stairs && { rule: 'caution.stairs', step: 'paint' },
-    !s.surface.stairs && s.surface.high > BEYOND_A_POLE && { rule: 'caution.height', step: 'paint' },
+    disturbs && old && s.survey.coat !== 'bare' && { ...because('caution.lead', { year }), step: 'prep' },
+    mayHoldAsbestos(s.survey, s.region) && plain('caution.asbestos', 'survey'),
+    disturbs && plain('caution.dust', 'prep'),
+    s.product.base === 'oil' && plain('caution.solvent', 'paint'),
+    effective(s.system.seal) !== 'none' && plain('caution.wax-rags', 'paint'),
+    steps.includes('plates-off') && plain('caution.electricity', 'prep'),
+    isDamp(s.survey) && plain('caution.damp', 'survey'),
+    s.surface.stairs && plain('caution.stairs', 'paint'),
+    !s.surface.stairs && s.surface.high > BEYOND_A_POLE && plain('caution.height', 'paint'),
   ];
   return list.filter((c) => c !== false);
 });

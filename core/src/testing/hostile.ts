@@ -216,6 +216,27 @@ const roomDraft = fc.record({
 const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
   renameJob: fc.record({ name: hostileText }),
   setUnits: fc.record({ units: from(['metric', 'imperial']) }),
+  moveTo: fc.record({ country: from(['DE', 'US', 'GB', 'constructor', 'XX']) }),
+  setRegion: fc.record({
+    set: some({
+      words: from(['american', 'british', 'other']),
+      paper: from(['a4', 'letter', 'a5']),
+      dates: from(['day-first', 'month-first', 'never']),
+      lead: mostly(fc.integer({ min: 1900, max: 2000 }), hostileNumber),
+      asbestos: mostly(fc.integer({ min: 1900, max: 2010 }), hostileNumber),
+      tins: fc.uniqueArray(mostly(fc.constantFrom(0.75, 1, 2.5, 10), hostileNumber), { maxLength: 4 }),
+    }),
+  }),
+  setCurrency: fc.record({ currency: from(['EUR', 'GBP', 'eur', '']) }),
+  setAir: fc.record({
+    set: some({
+      temperature: mostly(fc.integer({ min: 5, max: 35 }), hostileNumber),
+      humidity: share,
+      draught: mostly(share, hostileNumber),
+    }),
+  }),
+  takeUp: fc.record({ scope: surface, product: productOf, colour }),
+  reserve: fc.record({ key: hostileText, on: boolean }),
   addRoom: fc.record({ id: fresh, name }),
   addRooms: fc.record({
     rooms: fc

@@ -1,6 +1,7 @@
 import type { Id } from '../job/table.ts';
-import type { Product } from '../job/paints.ts';
+import type { PrimerChoice, Product } from '../job/paints.ts';
 import { effective } from '../specify/reasons.ts';
+import type { Specified } from '../specify/specify.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
 import type { PaintLine } from '../order/paint.ts';
 import type { WholeInput } from './inputs.ts';
@@ -30,10 +31,14 @@ function withProduct(job: WholeInput, line: PaintLine, product: Id): WholeInput 
   return { ...job, finishes: { ...job.finishes, ...Object.fromEntries(own) } };
 }
 
+/** The first primer that goes on all over, so many times. */
+const withCoats = (primer: PrimerChoice, coats: number): PrimerChoice =>
+  primer.extent === 'full' || !primer.then ? { ...primer, coats } : { ...primer, then: { ...primer.then, coats } };
+
 /** The job with one or two coats of full primer below this paint. */
 function primed(job: WholeInput, line: PaintLine, coats: number): WholeInput {
   const own = line.uses.map(({ specified: s }) => {
-    const primer = { ...effective(s.system.primer), coats };
+    const primer = withCoats(effective(s.system.primer), coats);
     return [s.surface.id, { ...job.decisions[s.surface.id], primer }] as const;
   });
   return { ...job, decisions: { ...job.decisions, ...Object.fromEntries(own) } };
@@ -75,8 +80,9 @@ export function alternatives(job: WholeInput, line: PaintLine): Alternative[] {
   const rivals = Object.values(job.products).filter(
     (p) => p.role === 'finish' && p.id !== line.product.id && p.family === line.product.family,
   );
-  const fully = line.uses.filter(({ specified: s }) => effective(s.system.primer).extent === 'full');
-  const coatsNow = Math.max(0, ...fully.map(({ specified: s }) => effective(s.system.primer).coats));
+  const full = ({ primers }: Specified) => primers.filter(({ layer }) => layer.extent === 'full');
+  const fully = line.uses.filter(({ specified: s }) => full(s).length > 0);
+  const coatsNow = Math.max(0, ...fully.map(({ specified: s }) => full(s)[0]?.layer.coats ?? 0));
   const other = coatsNow === 2 ? 1 : 2;
   return [
     tell('chosen', line.product, null, job, true),

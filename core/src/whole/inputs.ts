@@ -4,6 +4,7 @@ import type { Job } from '../job/types.ts';
 export const MEASURED = ['rooms', 'settings', 'units'] as const;
 export const SPECIFIED = [
   ...MEASURED,
+  'region',
   'products',
   'colours',
   'finishes',
@@ -12,7 +13,7 @@ export const SPECIFIED = [
   'practice',
   'options',
 ] as const;
-export const PAINTED = [...SPECIFIED, 'shelf'] as const;
+export const PAINTED = [...SPECIFIED, 'shelf', 'reserved'] as const;
 export const PLANNED = [...SPECIFIED, 'crew'] as const;
 export const WHOLE = [...PAINTED, 'crew', 'owned', 'prices', 'pricing'] as const;
 

@@ -97,8 +97,16 @@ describe('laws of an order', () => {
       sum(wholeOf(edited(cottage, [set('order.risk', risk)])).paints.map((p) => p.wanted));
     expect(wanted(0.01)).toBeGreaterThan(wanted(0.2));
     expect(litres(set('loss.tray', 0.3))).toBeGreaterThan(base);
-    const colours = wholeOf(cottage).paints.filter((p) => p.reserve > 0).length;
-    expect(litres(set('order.reserve', 1.5)) - base).toBeCloseTo(colours, 9);
+    const kept = (...edits: Edit[]) =>
+      wholeOf(edited(cottage, edits)).paints.flatMap(({ reserve, shortfallChance }) =>
+        reserve ? [{ ...reserve, short: shortfallChance }] : [],
+      );
+    const larger = kept(set('order.reserve', 1.5));
+    kept().forEach((reserve, i) => {
+      expect(reserve.chance).toBeGreaterThanOrEqual(reserve.short);
+      expect(larger[i]?.chance).toBeGreaterThanOrEqual(reserve.chance);
+      expect(larger[i]?.price).toBeGreaterThanOrEqual(reserve.price);
+    });
     expect(litres({ name: 'setSurvey', args: { scope: 'all:wall', set: { porous: 'yes' } } })).toBeGreaterThan(base);
     const dose: Edit = { name: 'decideAll', args: { surfaces, member: 'conditioner', value: 0.25 } as never };
     expect(litres(dose)).toBeLessThan(base);

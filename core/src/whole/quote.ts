@@ -1,5 +1,4 @@
 import { addDays } from '../units/date.ts';
-import { setting } from '../job/defaults.ts';
 import { rows, type Id } from '../job/table.ts';
 import type { Room } from '../job/measured.ts';
 import type { Job } from '../job/types.ts';
@@ -8,7 +7,6 @@ import { alike } from '../specify/alike.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
-import { formatVolume } from '../units/quantities.ts';
 import type { Money } from '../units/si.ts';
 import { capital, inOrder, phrase, said, type Word } from '../units/word.ts';
 import { namesWord } from '../words/names.ts';
@@ -118,7 +116,7 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
       'Covering of floors and of furniture that stays in the room, and uncovering.',
       'Plates taken off with the power off, and put back.',
       'Paint, primer and everything used up, as far as it is named here.',
-      `Clean-up every day; about ${formatVolume(setting(job, 'order.reserve'), job.units)} of each colour left for touch-ups.`,
+      'Clean-up every day; what paint is left over stays with you for touch-ups.',
     ],
     excluded: [
       ...rows(job.options)
@@ -127,8 +125,8 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
       'Moving of heavy furniture, and what is found once plates, coverings or old coats are off.',
       'Work on wiring, pipes and windows’ glazing; removal of lead paint or of textures that hold asbestos.',
     ],
-    cautions: [...new Set(done.flatMap((s) => cautionsOf(s).map((c) => c.rule)))].map((rule) =>
-      said(reasonWord({ rule, with: {} }), job.units),
+    cautions: [...new Map(done.flatMap((s) => cautionsOf(s).map((c) => [c.rule, c] as const))).values()].map(
+      (caution) => said(reasonWord(caution), job.units),
     ),
     days: order.labour.days,
     people: job.crew.people.length,

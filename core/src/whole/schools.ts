@@ -21,6 +21,7 @@ const of = <K extends keyof Practice>(key: K, values: readonly Practice[K][]): S
 
 export const SCHOOLS: readonly School[] = [
   ...of('walls', ['weighed', 'touch-up', 'wipe']),
+  ...of('prep', ['wash', 'sand']),
   ...of('coats', ['equal', 'thin-then-full']),
   ...of('weakCoats', [1, 2]),
   ...of('brick', ['long-pile', 'half-inch']),

@@ -2,7 +2,9 @@ import type {
   BoardLevel,
   Condition,
   ExistingCoat,
+  Fibres,
   PaintFamily,
+  PrimerKind,
   RoomUse,
   Sheen,
   Stain,
@@ -20,6 +22,7 @@ import {
   FABRIC,
   FAMILY,
   LEVEL,
+  PRIMER,
   ROOM_USE,
   SHEEN,
   STAIN,
@@ -40,6 +43,8 @@ const OVER: Words<ExistingCoat> = {
   unknown: 'a coat nobody knows',
 };
 type Hidden = { readonly hiding: number; readonly delta: number; readonly limit: number };
+const BRIGHT = { red: 'a bright red', orange: 'a bright orange', yellow: 'a bright yellow', 'deep-red': 'a deep red' };
+const perCent = (share: number): string => `${Math.round(share * 100)} %`;
 const allOf = <K extends string>(table: Readonly<Record<K, Word>>, keys: readonly K[]): Word =>
   inOrder(keys.map((key) => table[key]));
 
@@ -54,6 +59,20 @@ export const WORDING = {
   'prep.repairs': (w: { repairs: number }) => phrase`${counted(w.repairs, 'hole')} to fill`,
   'prep.chalky': () => 'chalk is washed off, or the paint holds to powder',
   'prep.wax-unknown': () => 'nobody knows whether it was waxed: washed and sanded as if; a test spot could save it',
+  'prep.smoke': () => 'soot and grease come off first, or they come through and paint crawls',
+  'prep.sand-school': () => 'your practice, sound old paint: sanded, lumps scraped, wiped damp; no washing to wait for',
+  'prep.clear': () => 'clear over clear: sanded dull, and all dust off',
+  'prep.bare-wood': () => 'bare wood is sanded before its primer: it has no old coat to wash',
+  'prep.bare-metal': () => 'bare metal is degreased and keyed',
+  'prep.bare': (w: { substrate: Substrate }) =>
+    phrase`bare ${SUBSTRATE[w.substrate === 'unknown' ? 'drywall' : w.substrate]} is dusted, nothing more`,
+  'prep.no-water': () => 'no water on bare ground: filler and joints soften, wood swells',
+  'prep.suspect': (w: { texture: Texture; fibres: Fibres }) =>
+    w.fibres === 'found'
+      ? phrase`asbestos was found in this ${TEXTURE[w.texture]}: nothing touches it but paint, rolled on gently; removal is for licensed people`
+      : phrase`an old ${TEXTURE[w.texture]} nobody has tested: kept clear of, and painted over gently; nothing washed, scraped or sanded before a laboratory has seen it`,
+  'prep.soft-texture': () => 'a sprayed texture comes off with water or paper: dusted at most',
+  'prep.chalk-type': () => 'chalk-type paint asks for a clean surface and no more',
   'prep.gloss': (w: { sheen: Sheen }) => phrase`the ${SHEEN[w.sheen]} coat there gives no key`,
   'prep.oil': () => 'an oil or clear coat is always sanded before anything water-based',
   'prep.flat-sand': () => 'filled places and old edges are sanded level',
@@ -67,6 +86,14 @@ export const WORDING = {
     phrase`this coat is needed anyway: tinted to ${w.tint} it saves ${coatsWord(w.saves)} of paint`,
   'primer.tint-alone': (w: { tint: string; saves: number }) =>
     phrase`a full undercoat tinted to ${w.tint} saves ${coatsWord(w.saves)} of paint: more than it costs`,
+  'primer.chalk-type': () => 'chalk-type paint holds without a primer',
+  'primer.clear': () => 'a clear finish goes on without a primer',
+  'primer.bare-places': () => 'bare places on wood take an undercoat, by brush',
+  'primer.no-stains': () => 'no stains to block',
+  'primer.smoke': () => 'smoke comes through everywhere: it is blocked all over',
+  'primer.no-holes': () => 'nothing filled',
+  'primer.pinholes': () => 'pinholes on sound paint are dabbed with the finish itself: no primer for them',
+  'primer.patched-wood': () => 'filled places on wood take a spot of undercoat',
   'primer.weak': () => 'weak or chalky ground needs a penetrating primer; a film-forming one lets the paint lift',
   'primer.oil': (w: { coat: ExistingCoat }) =>
     phrase`the existing coat is ${COAT[w.coat]}: a bonding primer first, then any finish`,
@@ -79,7 +106,7 @@ export const WORDING = {
   'primer.stains': (w: { stains: readonly Stain[] }) =>
     phrase`stains (${allOf(STAIN, w.stains)}) come through water-based paint; block them`,
   'primer.peeling': () => 'scraped places are spot-primed',
-  'primer.repairs': () => 'patches drink and flash, so they are spot-primed',
+  'primer.repairs': () => 'patches drink and flash: a spot of sealing primer on each, by brush',
   'primer.none': (w: { coat: ExistingCoat }) => phrase`a sound ${COAT[w.coat]} coat in good order needs no primer`,
   'prep.wax': () => 'wax or polish is washed off and the surface sanded, or paint crawls',
   'prep.adhesion': (w: { adhesion: number }) =>
@@ -90,6 +117,9 @@ export const WORDING = {
     phrase`raking light would like less than ${SHEEN[w.sheen]}; here washing weighs more`,
   'sheen.light-wins': (w: { level: BoardLevel; sheen: Sheen }) =>
     phrase`raking light on ${SUBSTRATE.drywall} of ${LEVEL[w.level]} shows every joint under ${SHEEN[w.sheen]}: one step flatter`,
+  'coats.clear': () => 'two coats of clear: the first seals, the second builds; nothing has to be hidden',
+  'coats.opacity': (w: { hue: keyof typeof BRIGHT; contrast: number; label: number }) =>
+    `${BRIGHT[w.hue]} hides worse than the pale colours a label speaks of: ${perCent(w.contrast)} taken for ${perCent(w.label)}, a starting value`,
   'coats.cut-band': (w: { coats: number }) =>
     phrase`the brushed band along the edges is thinner and wants ${coatsWord(w.coats)}`,
   'coats.tint': (w: { tint: string; saves: number; coats: number }) =>
@@ -101,6 +131,18 @@ export const WORDING = {
   'warn.fresh': () => 'plaster or filler here has not dried through: paint blisters; wait, and measure its moisture',
   'warn.damp': () => 'damp comes from somewhere: find and stop it before anything is painted',
   'warn.stains': () => 'stains come through without a blocking primer; “self-priming” on a label does not make it one',
+  'warn.smoke': () => 'smoke comes through wherever it is not blocked: all of it takes the blocking primer',
+  'warn.no-primer': (w: { kind: PrimerKind }) =>
+    phrase`nothing in this job does what is asked here: add a ${PRIMER[w.kind]} in Order; none is ordered now`,
+  'warn.wet-room': (w: { product: string }) =>
+    `${w.product} is not made for wet rooms; steam lifts and stains it unless the room is aired well`,
+  'warn.scrub': (w: { scrub: number }) =>
+    `scrub class ${w.scrub} wears through where a wall is wiped; class 1 or 2 lasts`,
+  'warn.recoat': (w: { recoat: number; least: number }) =>
+    `a recoat after ${w.recoat} min over filled places soaks the filler and lifts it: give those ${w.least} min`,
+  'warn.clear': () => 'a clear finish shows what it lies on: the old coat will be seen through it',
+  'warn.suspect': () =>
+    'this old texture may hold asbestos: washing, scraping and sanding it are not for this job before it was tested',
   'warn.wax': () => 'there is wax or polish below: without washing and sanding the paint crawls into beads',
   'warn.adhesion': (w: { adhesion: number }) =>
     `the old coat failed the cross-cut (class ${w.adhesion}); what does not hold must come off`,
@@ -110,15 +152,16 @@ export const WORDING = {
     phrase`${SHEEN[w.sheen]} in raking light over ${SUBSTRATE.drywall} of ${LEVEL[w.level]} shows joints and screws; Level 5 is asked for there`,
   'warn.thin': (w: { coats: number; delta: number }) =>
     phrase`after ${coatsWord(w.coats)} the old colour shows through at thin spots (${deltaE(w.delta)})`,
-  'caution.lead': () =>
-    'Paint from before 1978, or your country’s own date, may hold lead. Test before you scrape or sand; follow your local code, and leave what it reserves to certified people.',
+  'caution.lead': (w: { year: number }) =>
+    `Paint from before ${w.year} may hold lead, and your own code may name another year. Test before you scrape or sand; follow your local code, and leave what it reserves to certified people.`,
   'caution.asbestos': () =>
-    'Old sprayed textures may hold asbestos. Do not scrape, sand or wet them before a laboratory has tested them; follow your local code and leave removal to licensed people.',
+    'Old sprayed and deep textures may hold asbestos. Do not scrape, sand or wet them before a laboratory has tested them; follow your local code and leave removal to licensed people.',
   'caution.dust': () => 'Sanding dust harms lungs: wear a mask that fits, keep others out, and catch it as you go.',
   'caution.solvent': () =>
     'Solvents burn and harm: air the room, no flames. Rags with oil paint heat themselves up: dry them flat outside, or keep them under water.',
   'caution.electricity': () =>
     'Plates off only with the power off at the board, and tested. Anything beyond a plate is an electrician’s work.',
+  'caution.wax-rags': () => 'Rags with oily wax heat themselves up: dry them flat outside, or keep them under water.',
   'caution.damp': () =>
     phrase`${capital(THE.mould)} over a large area, or damp that comes back, is work for someone who treats it; follow your local advice.`,
   'sheen.school-touch': (w: { wiped: 'often' | 'seldom' }) =>
@@ -127,6 +170,7 @@ export const WORDING = {
     phrase`your practice: satin walls that wipe; the price is ${w.bumps === 'none' ? 'touch-ups that show' : phrase`every bump of ${TEXTURE[w.bumps]} shown`}`,
   'paint.oil': () => 'the paint chosen is oil: an oil enamel',
   'paint.piece': () => 'a chalk-type paint on a loose piece, sealed with wax',
+  'paint.clear': () => 'the finish chosen is clear: it protects and hides nothing',
   'paint.trim': () => 'an enamel sets hard: doors and trim are handled, and must not stick',
   'paint.wet': () => 'a paint made for wet rooms stands steam; an ordinary one needs good airing',
   'paint.ceiling': () => 'ceiling paint is dead flat and spatters little',
@@ -134,6 +178,8 @@ export const WORDING = {
   'style.equal': () => 'two equal coats, by your practice: the most film for the number of coats',
   'style.thin': () =>
     'a thin first coat, then full ones, by your practice: it dries soon and shows what was missed, for a little less film',
+  'seal.chalk-type': () => 'chalk-type paint is soft: wax closes it; record it, for it hinders the next repaint',
+  'seal.none': () => 'the paint is its own protection',
   'conditioner.oil': () => 'flow conditioner is for water-based paint',
   'conditioner.door': () =>
     'a face of a door is done in one go: conditioner keeps its edge wet, for a little less film',
@@ -155,15 +201,16 @@ export const WORDING = {
     'one heavy coat sags and dries slowly; it is defended only on doors whose colour does not change',
   'warn.moisture': (w: { moisture: number; dry: number }) =>
     `a reading of ${w.moisture} % is above ${w.dry} %: let it dry further before painting`,
-  'how.plates-off': () => 'power off, plates off, screws bagged; tape over what stays',
+  'how.plates-off': () => 'power off, plates off, each with its own screws in a bag; tape over what stays',
   'how.hardware-off': () => 'handles and catches off, or masked',
   'how.wash': () => 'sponge with sugar soap, rinse, let dry',
   'how.degrease': () => 'degrease, rinse twice, let dry; look out for wax',
   'how.scrape': () => 'scrape to what holds; feather the edges',
   'how.fill': () => 'fill proud, let dry, rub level',
   'how.degloss': () => 'rub until it is dull all over',
-  'how.sand': () => 'sand, catching the dust',
+  'how.sand': () => 'scrape lumps, sand, catching the dust',
   'how.dust': () => 'vacuum and wipe; no dust while paint is wet',
+  'how.wipe': () => 'wipe with a damp, wrung cloth; it is dry in minutes',
   'how.caulk': () => 'a fine bead in open joints, wiped once',
   'how.between': () => 'rub down lightly between coats, and dust',
   'hole.pinhole': () => 'fine filler pressed in with a knife',
@@ -172,6 +219,8 @@ export const WORDING = {
   'hole.anchor': () => 'drawn out by its screw, then filled',
   'sheen.wet-ceiling': () => phrase`steam in this room: a ${SHEEN.matte} ceiling wipes, a flat one marks`,
   'sheen.ceiling': () => 'flat hides what the light across a ceiling would show',
+  'sheen.scrub': (w: { scrub: number }) =>
+    phrase`scrub class ${w.scrub} wipes whatever its sheen: ${SHEEN.matte} forgives, and touches up`,
   'sheen.bath': () => 'splashed and steamed walls need satin',
   'sheen.wiped': (w: { touched: readonly Toucher[]; use: RoomUse }) =>
     phrase`walls here are wiped (${w.touched.length ? allOf(TOUCHER, w.touched) : ROOM_USE[w.use]}): eggshell at least`,
@@ -186,6 +235,7 @@ export const WORDING = {
   'cover.brick': (w: { texture: Texture }) => phrase`${TEXTURE[w.texture]} needs a long ${THE.pile}`,
   'cover.rough': (w: { texture: Texture }) => phrase`${TEXTURE[w.texture]} needs more than a smooth-wall ${THE.pile}`,
   'cover.gloss': (w: { sheen: Sheen }) => phrase`${SHEEN[w.sheen]} shows stipple: the shortest ${THE.pile}`,
+  'cover.door-textured': () => phrase`a textured door is rolled with a longer ${THE.pile}, then brushed out`,
   'cover.door': () => phrase`doors want the shortest ${THE.pile}`,
   'cover.trim': () => phrase`a narrow short-${THE.pile} ${THE.cover} for runs of trim, then laid off with the brush`,
   'cover.smooth': (w: { texture: Texture; sheen: Sheen }) =>
@@ -215,6 +265,7 @@ export const WORDING = {
   'lag.filled': () => 'filler is dry before it is sanded or painted',
   'lag.dust': () => 'no dust once paint is wet: the whole room is sanded and dusted first',
   'lag.caulked': () => 'caulk skins before it is painted',
+  'lag.waxed': () => 'chalk-type paint is dry before it is worn, highlighted and waxed',
   'lag.spotted': () => 'spot-priming is dry before the coat',
   'lag.primed': () => 'primer is dry before the coat',
   'lag.recoat': () => 'the recoat time of the label',

@@ -1,9 +1,9 @@
-import type { Brush, Cover, PrimerChoice, Product, SystemValues } from '../job/paints.ts';
+import type { Brush, Cover, PrimerChoice, PrimerLayer, Product, SystemValues } from '../job/paints.ts';
 import type { Conditioner, PrepStep, Sheen } from '../job/vocabulary.ts';
 import { formatLength } from '../units/length.ts';
 import type { Metres } from '../units/si.ts';
 import { counted, inBoth, inOrder, pair, phrase, type Word } from '../units/word.ts';
-import { BRISTLE, BRUSH, FABRIC, FAMILY, PREP, PRIMER, SHEEN, STYLE, THE } from './terms.ts';
+import { BRISTLE, BRUSH, FABRIC, FAMILY, PREP, PRIMER, SEALED, SHEEN, STYLE, THE } from './terms.ts';
 
 /** A system of finish in words: each member of it, and the paint. */
 const PILES: Readonly<Record<number, Word>> = {
@@ -30,7 +30,11 @@ export const coverWord = ({ pile, fabric, width }: Cover): Word =>
 export const brushWord = ({ width, shape, bristle }: Brush): Word =>
   phrase`${across(width)} ${BRUSH[shape]}, ${BRISTLE[bristle]}`;
 
-export function primerWord({ kind, extent, coats, tint }: PrimerChoice): Word {
+/** “Bonding primer, then spot-prime: blocking primer”. */
+export const primerWord = ({ then, ...first }: PrimerChoice): Word =>
+  then ? phrase`${layerWord(first)}, then ${layerWord(then)}` : layerWord(first);
+
+export function layerWord({ kind, extent, coats, tint }: PrimerLayer): Word {
   if (extent === 'none' || kind === 'none') return 'none';
   if (extent === 'spot') return phrase`spot-prime: ${PRIMER[kind]}`;
   const times = coats > 1 ? phrase`, ${coatsWord(coats)}` : '';
@@ -73,6 +77,7 @@ export function memberWord<K extends keyof SystemValues>(member: K, value: Syste
     coats: coatsWord,
     style: (v) => STYLE[v],
     conditioner: conditionerWord,
+    seal: (v) => SEALED[v],
   };
   return words[member](value);
 }
@@ -86,4 +91,5 @@ export const MEMBER_WORDS: Readonly<Record<keyof SystemValues, Word>> = {
   coats: 'coats',
   style: 'how they go on',
   conditioner: 'flow conditioner',
+  seal: 'over it',
 };

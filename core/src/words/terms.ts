@@ -7,6 +7,7 @@ import type {
   Condition,
   ExistingCoat,
   Fabric,
+  FixtureWay,
   Leaf,
   LineKind,
   OpeningKind,
@@ -18,6 +19,7 @@ import type {
   RepairClass,
   RoomUse,
   Sash,
+  Seal,
   Sheen,
   Stain,
   Substrate,
@@ -61,6 +63,7 @@ export const TEXTURE: Words<Texture> = {
   popcorn: 'popcorn',
   brick: 'brick',
   'deep-stucco': 'deep stucco',
+  grain: 'wood grain',
 };
 export const COAT: Words<ExistingCoat> = {
   'water-borne': 'water-based',
@@ -114,6 +117,7 @@ export const PREP: Words<PrepStep | 'between'> = {
   degloss: pair('degloss', 'key'),
   sand: 'sand',
   dust: 'dust',
+  wipe: 'wipe damp',
   caulk: 'caulk',
   between: 'rub between coats',
 };
@@ -123,6 +127,7 @@ export const PRIMER: Words<PrimerKind> = {
   blocking: 'blocking primer',
   penetrating: 'penetrating primer',
   board: pair('drywall primer', 'plasterboard primer'),
+  sealing: 'sealing primer',
   undercoat: 'undercoat',
 };
 export const FAMILY: Words<PaintFamily> = {
@@ -131,7 +136,8 @@ export const FAMILY: Words<PaintFamily> = {
   ceiling: 'ceiling paint',
   enamel: 'water-based enamel',
   'oil-enamel': 'oil enamel',
-  'chalk-type': 'chalk-type paint, waxed',
+  'chalk-type': 'chalk-type paint',
+  clear: 'clear finish',
 };
 export const STYLE: Words<CoatStyle> = {
   equal: 'equal coats',
@@ -205,6 +211,26 @@ export const PART: Words<PartKind> = {
   vent: 'vent',
   rod: 'rod',
   mirror: 'mirror',
+  fixing: 'fixing',
+};
+/** What is done about a fixture. */
+export const WAY: Words<FixtureWay> = {
+  off: 'taken off, and back on',
+  masked: 'masked where it is',
+  cut: 'cut round',
+  covered: 'covered, and uncovered every day',
+  replaced: 'taken off, a new one on',
+  painted: 'painted',
+  filled: 'out, and its hole filled',
+  stays: 'out and back: what hung there comes back',
+};
+/** How chalk-type paint is ended. */
+export const SEALED: Words<Seal> = {
+  none: 'nothing over it',
+  'clear-wax': 'clear wax',
+  'dark-wax': 'dark wax over clear',
+  worn: 'raised edges worn through, clear wax',
+  highlight: 'a lighter highlight, clear wax',
 };
 export const SURFACE: Words<SurfaceKind> = {
   ceiling: 'ceiling',

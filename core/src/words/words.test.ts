@@ -151,7 +151,18 @@ describe('a job says', () => {
       ...{ sheen: 'matte', coat: 'unknown', condition: 'weak', texture: 'popcorn', substrate: 'drywall', level: '4' },
       ...{ stains: ['rust', 'ink'], touched: ['pets'], use: 'hall', family: 'ceiling', wiped: 'often', bumps: 'none' },
       ...{ wanted: 'matte', offered: ['gloss'], tint: '#445566', saves: 1, coats: 2, hiding: 2, minimum: 2 },
-      ...{ delta: 1.2, limit: 1, adhesion: 4, repairs: 3, moisture: 15, dry: 12 },
+      ...{
+        delta: 1.2,
+        limit: 1,
+        adhesion: 4,
+        repairs: 3,
+        moisture: 15,
+        dry: 12,
+        contrast: 0.9,
+        label: 0.96,
+        hue: 'red',
+      },
+      ...{ fibres: 'found', kind: 'blocking', product: 'Wall paint', scrub: 4, recoat: 30, least: 90, year: 1978 },
     };
     for (const units of SYSTEMS)
       for (const rule of Object.keys(WORDING) as RuleId[]) {
@@ -173,12 +184,16 @@ test('every published value has a word, and none is its key with a hyphen by acc
     [enums.SURFACE_KINDS, terms.SURFACE],
     [enums.LINE_KINDS, terms.LINE],
     [enums.LABOUR_GROUPS, LABOUR],
+    [enums.FIXTURE_WAYS, terms.WAY],
+    [enums.SEALS, terms.SEALED],
   ];
   for (const [keys, table] of tables)
     for (const key of keys) expect(said(table[key] ?? '', 'metric')).toMatch(/^\S.*\S$/);
   const all = [
     ...enums.PILES.map((pile) => systems.coverWord({ pile, fabric: enums.FABRICS[0], width: 0.2286 })),
-    ...enums.PRIMER_KINDS.map((kind) => systems.primerWord({ kind, extent: 'full', coats: 2, tint: '#556677' })),
+    ...enums.PRIMER_KINDS.map((kind) =>
+      systems.primerWord({ kind, extent: 'full', coats: 2, tint: '#556677', then: null }),
+    ),
     ...enums.PAINT_FAMILIES.map((v) => systems.memberWord('paint', v)),
     ...enums.CONDITIONERS.map((v) => systems.memberWord('conditioner', v)),
     ...enums.MATERIALS.map((item) => materialWord({ item, size: {} })),

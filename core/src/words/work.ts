@@ -23,6 +23,9 @@ const MATERIAL: Words<MaterialItem> = {
   liner: 'tray liner',
   brush: 'brush',
   conditioner: 'flow conditioner',
+  wax: 'clear wax',
+  'dark-wax': 'dark wax',
+  highlight: 'lighter paint for the highlight',
   wash: 'sugar soap',
   degrease: 'degreaser',
   rags: 'rags',
@@ -51,7 +54,7 @@ export function materialWord({ item, size }: Sized): Word {
   return inOrder(parts.filter((part) => part !== null));
 }
 
-const PIECE: Partial<Words<PieceUnit>> = { cover: THE.cover };
+const PIECE: Partial<Words<PieceUnit>> = { cover: THE.cover, tin: THE.can };
 const MANY: Partial<Words<PieceUnit>> = { brush: 'brushes', patch: 'patches', box: 'boxes' };
 export function pieceWord(n: number, unit: PieceUnit): Word {
   const one = PIECE[unit] ?? unit;

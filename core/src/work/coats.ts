@@ -1,14 +1,16 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
 import type { Product } from '../job/paints.ts';
-import { familyOf, REPAIR_CLASSES, type OperationKind, type RepairClass } from '../job/vocabulary.ts';
+import { familyOf, type OperationKind, type RepairClass } from '../job/vocabulary.ts';
 import type { Meeting } from '../measure/meetings.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { widthFactor, type Amount, type Dips, type Factor } from '../paces/minutes.ts';
 import { ruleOf } from '../paces/rules.ts';
 import { isRubbed } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
-import { cutCoatsOf, type Specified } from '../specify/specify.ts';
+import { cutCoatsOf, type Primed, type Specified } from '../specify/specify.ts';
+import { spotsOf } from '../specify/spots.ts';
 import { buyingRate } from '../specify/spread.ts';
+import { isClear, isTexturedDoor } from '../specify/system.ts';
 import { INCH } from '../units/si.ts';
 import { HOLES, THE } from '../words/terms.ts';
 import { lengthOf } from './lines.ts';
@@ -25,41 +27,79 @@ export interface Lined {
 
 /** Primer and finish of one surface, coat by coat. */
 export const coatsOf = (job: Labouring, lined: Lined): Operation[] => [
-  ...primerOf(job, lined),
+  ...primersOf(job, lined),
+  ...dabs(job, lined.specified),
   ...finishOf(job, lined),
+  ...seal(job, lined.specified),
 ];
 
-function primerOf(job: Labouring, lined: Lined): Operation[] {
-  const { specified: s } = lined;
-  const { extent, coats } = effective(s.system.primer);
-  if (!s.primer || extent === 'none' || coats === 0) return [];
-  if (extent === 'spot') return spots(job, s);
-  return counted(coats).flatMap((coat) =>
-    isBroad(s)
-      ? [...cut(job, lined, 'prime-cut', coat), ...roll(job, lined, 'prime-roll', coat)]
-      : brush(job, s, 'prime-brush', coat),
+/** What a coat of primer is laid with; null: the job has no such product. */
+export function primerAt({ primers }: Specified, kind: OperationKind, coat: number): Product | null {
+  if (kind === 'prime-spot' || kind === 'prime-stains') return primers[coat - 1]?.product ?? null;
+  let done = 0;
+  return (
+    primers.find(({ layer }) => {
+      done += layer.extent === 'full' ? layer.coats : 0;
+      return layer.extent === 'full' && coat <= done;
+    })?.product ?? null
   );
+}
+
+/** Each primer in turn: a spot before anything covers it is the room's to dab, one over a full primer comes after that. */
+function primersOf(job: Labouring, lined: Lined): Operation[] {
+  const { specified: s } = lined;
+  let done = 0;
+  return s.primers.flatMap((primer, i) => {
+    if (!primer.product) return [];
+    if (primer.layer.extent === 'spot') return spots(job, s, primer, done > 0 ? 'prime-stains' : 'prime-spot', i + 1);
+    const coats = counted(primer.layer.coats).map((coat) => coat + done);
+    done += primer.layer.coats;
+    return coats.flatMap((coat) =>
+      isBroad(s)
+        ? [...cut(job, lined, 'prime-cut', coat), ...roll(job, lined, 'prime-roll', coat)]
+        : brush(job, s, 'prime-brush', coat),
+    );
+  });
 }
 
 /** Of the minutes of a coin-size place [starting judgement]. */
 const DABS: Readonly<Record<RepairClass, number>> = { pinhole: 0.4, anchor: 0.6, coin: 1, large: 4 };
 
-/** A filled place is dabbed, a stain is blocked; where only scraped ground is primed, it is by its share of the area. */
-function spots(job: Labouring, s: Specified): Operation[] {
-  const stains = s.survey.stains.length;
-  const scraped = s.survey.condition === 'peeling' ? s.surface.area.value * setting(job, 'spot.share') : 0;
-  const amounts: Amount[] = [
-    ...REPAIR_CLASSES.map((hole) => ({ name: HOLES[hole][1], quantity: s.survey.repairs[hole], share: DABS[hole] })),
-    { name: 'stains', quantity: stains, pace: 'spot.stain' },
-    // a scraped place is about as large as a hand: 100 to the square metre would be all of it
-    { name: 'scraped places, each a hand', quantity: Math.ceil(scraped * 100) },
+/** A filled place is dabbed, a stain is blocked. */
+function spots(
+  job: Labouring,
+  s: Specified,
+  primer: Primed,
+  kind: 'prime-spot' | 'prime-stains',
+  coat: number,
+): Operation[] {
+  const amounts = spotsOf(job, s, primer).map(({ name, count, of }): Amount => {
+    if (of === 'stain') return { name, quantity: count, pace: 'spot.stain' };
+    return of === 'place' ? { name, quantity: count } : { name, quantity: count, share: DABS[of] };
+  });
+  return operation(job, on(s), kind, amounts, { coat, factors: factorsOf(job, s, kind) });
+}
+
+/** Pinholes take a dab of the finish, where nothing is primed all over. */
+function dabs(job: Labouring, s: Specified): Operation[] {
+  const full = s.primers.some(({ layer }) => layer.extent === 'full');
+  const filled = effective(s.system.prep).includes('fill') && !full && !isClear(s);
+  const amounts = [{ name: HOLES.pinhole[1], quantity: filled ? s.survey.repairs.pinhole : 0, share: DABS.pinhole }];
+  return operation(job, on(s), 'dab', amounts, { factors: factorsOf(job, s, 'dab') });
+}
+
+/** What ends chalk-type paint: worn edges or a highlight, then wax; dark wax goes over clear, a small area at a time. */
+function seal(job: Labouring, s: Specified): Operation[] {
+  const way = effective(s.system.seal);
+  const area = [{ name: 'area', quantity: reached(job, s) }];
+  if (way === 'none') return [];
+  const dark: Amount[] =
+    way === 'dark-wax' ? [{ name: 'dark wax', quantity: reached(job, s), pace: 'pace.darkWax' }] : [];
+  return [
+    ...(way === 'worn' ? operation(job, on(s), 'wear', area) : []),
+    ...(way === 'highlight' ? operation(job, on(s), 'highlight', area) : []),
+    ...operation(job, on(s), 'wax', [...area, ...dark]),
   ];
-  const found = amounts.filter((amount) => amount.quantity > 0);
-  // called for by the user where nothing is known to be spotty: the starting share of the area
-  const all = found.length
-    ? found
-    : [{ name: 'places, each a hand', quantity: Math.ceil(s.surface.area.value * setting(job, 'spot.share') * 100) }];
-  return operation(job, on(s), 'prime-spot', all, { factors: factorsOf(job, s, 'prime-spot') });
 }
 
 function finishOf(job: Labouring, lined: Lined): Operation[] {
@@ -114,7 +154,7 @@ function roll(job: Labouring, lined: Lined, kind: 'roll' | 'prime-roll', coat: n
   const area = labourArea(job, takeoff, s);
   const { width } = effective(s.system.cover);
   const factors = coatFactors(job, s, kind, coat);
-  const dips = dipsFor(job, s, kind === 'roll' ? s.product : s.primer, area);
+  const dips = dipsFor(job, s, kind === 'roll' ? s.product : primerAt(s, kind, coat), area);
   return operation(job, on(s), kind, [{ name: 'area', quantity: area }], {
     coat,
     overhead: isOverhead(s),
@@ -134,7 +174,11 @@ function dipsFor(job: Labouring, s: Specified, product: Product | null, area: nu
 /** Runs by their length, doors by faces and edges, pieces by what is reached. */
 function brush(job: Labouring, s: Specified, kind: 'brush' | 'prime-brush', coat: number): Operation[] {
   const { surface } = s;
-  const factors = coatFactors(job, s, kind, coat);
+  const plain = coatFactors(job, s, kind, coat);
+  const brushedOut = isTexturedDoor({ kind: surface.kind, survey: s.survey });
+  const factors = brushedOut
+    ? [...plain, { name: 'rolled, then brushed out', value: setting(job, 'slow.grain') }]
+    : plain;
   if (surface.length > 0)
     return operation(job, on(s), kind, [{ name: 'run', quantity: surface.length }], { coat, factors });
   if (kind === 'prime-brush') return operation(job, on(s), 'prime-faces', [areaOf(job, s)], { coat, factors });

@@ -6,6 +6,7 @@ import { taskRule } from '../paces/tasks.ts';
 import type { Specified } from '../specify/specify.ts';
 import { groupBy } from '../units/group.ts';
 import type { Minutes } from '../units/si.ts';
+import { primerAt } from './coats.ts';
 import type { Operation } from './operation.ts';
 
 /** Operations done in one go by the same people: a coat of a surface, or one step of preparing a whole room. */
@@ -39,12 +40,19 @@ export function goesOf(operations: readonly Operation[], crew: number): Go[] {
       rubbed.push(op);
       continue;
     }
-    const key = `${isRoomwide(kind) ? op.room : op.surface}:${kind}${coatOf(kind, op) || ''}`;
+    const key = `${isRoomwide(kind) ? op.room : op.surface}:${kind}${coatOf(kind, op) || ''}${potOf(op)}`;
     goes.set(key, [...(goes.get(key) ?? []), ...rubbed, op]);
     rubbed = [];
   }
   return [...goes].flatMap(([id, ops]) => shareOut(id, ops, crew));
 }
+
+/** Spots are dabbed pot by pot. */
+const potOf = (op: Operation): string => {
+  if (op.kind === 'dab') return '-finish';
+  const primer = op.kind === 'prime-spot' && op.specified ? primerAt(op.specified, op.kind, op.coat) : null;
+  return primer ? `-${primer.primer}` : '';
+};
 
 /** Scraping goes with the first visit of filling. */
 const coatOf = (kind: TaskKind, { coat }: Operation): number => (kind === 'fill' ? Math.max(1, coat) : coat);
@@ -78,7 +86,8 @@ const total = (operations: readonly Operation[]): Minutes => operations.reduce((
 
 /** The paint that is laid; null: none. */
 export const paintOf = ({ kind, specified, operations }: Go): Product | null => {
-  const s = specified ?? (kind === 'spot' ? operations[0]?.specified : null);
-  if (!s) return null;
-  return kind === 'spot' || kind.startsWith('prime') ? s.primer : s.product;
+  const [op] = operations;
+  const s = specified ?? (kind === 'spot' ? op?.specified : null);
+  if (!s || !op || kind === 'wax') return null;
+  return op.kind.startsWith('prime') ? primerAt(s, op.kind, op.coat) : s.product;
 };

@@ -60,7 +60,7 @@ const PREPARED: readonly LagRow[] = [
   { rule: 'lag.washed', from: ['wash'], to: ['fill', 'sand', 'caulk', 'spot', 'mask', ...FIRST_COATS], lag: next },
   { rule: 'lag.visit', from: ['fill'], to: ['fill'], lag: next },
   { rule: 'lag.filled', from: ['fill'], to: ['sand', 'caulk', 'spot', 'mask', ...FIRST_COATS], lag: next },
-  { rule: 'lag.dust', from: ['sand'], to: ['caulk', 'spot', 'mask', ...FIRST_COATS], lag: atOnce },
+  { rule: 'lag.dust', from: ['sand'], to: ['caulk', 'spot', 'mask', ...FIRST_COATS], lag: next },
   { rule: 'lag.caulked', from: ['caulk'], to: ['mask', ...FIRST_COATS], lag: next, touching: besideJoints },
   { rule: 'lag.spotted', from: ['spot'], to: ['mask', ...FIRST_COATS], lag: next, touching: onIt },
 ];
@@ -212,6 +212,7 @@ function betweenCoats(job: Waiting, { goes, end }: Path, longest: Minutes): Lag[
     const from = goes[i] as Go;
     const follows =
       (from.kind === 'cut' && to.kind === 'roll') || (from.kind === 'prime-cut' && to.kind === 'prime-roll');
+    if (to.kind === 'wax') return lag(from, to, 'lag.waxed', next(from, job));
     if (!follows)
       return lag(
         from,

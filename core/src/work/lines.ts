@@ -3,14 +3,15 @@ import type { Job } from '../job/types.ts';
 import { familyOf, type LineKind, type TrimKind } from '../job/vocabulary.ts';
 import { MEETING_RULES, type Meeting } from '../measure/meetings.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { Metres } from '../units/si.ts';
 
 /** What is laid on a surface: two sides that get the same need no line between them. */
 type Finish = (s: Specified) => string;
 export const finishOf: Finish = (s) => `${s.product.id}|${s.colour.id}|${s.sheen}`;
-export const primerOf: Finish = (s) => `${s.primer?.id ?? 'none'}|${effective(s.system.primer).extent}`;
+/** The first primer laid all over; a spot is dabbed and needs no line. */
+export const primerOf: Finish = ({ primers }) =>
+  primers.find(({ layer }) => layer.extent === 'full')?.product?.id ?? 'none';
 
 /** Trim that is put up later hides the line: it is not cut fine. */
 const HIDDEN_BY: Readonly<Partial<Record<LineKind, TrimKind>>> = {

@@ -67,6 +67,7 @@ const PREP: readonly OperationKind[] = [
   'degloss',
   'sand',
   'dust',
+  'wipe',
   'caulk',
 ];
 
@@ -401,7 +402,7 @@ describe('laws of minutes', () => {
     fc.assert(
       fc.property(surveyed, fc.integer({ min: 12, max: 24 }), fc.integer({ min: 8, max: 14 }), (set, w, h) => {
         const at = (width: number, height: number, more: Partial<Survey> = {}) =>
-          total(jobOf(sized(width, height), survey('all:wall', { ...set, ...more })));
+          total(jobOf(sized(width, height), survey('all:wall', { ...set, fibres: 'none', ...more })));
         const now = at(w, h);
         expect(at(w + 1, h)).toBeGreaterThan(now);
         expect(at(w, h + 1)).toBeGreaterThan(now);
@@ -418,11 +419,13 @@ describe('laws of minutes', () => {
 
   test('nothing listed costs nothing, nothing unlisted costs anything: each step of preparation by itself', () => {
     const minutes = (steps: readonly string[]) => {
-      const job = study({ name: 'decide', args: { surface: wall(1), member: 'prep', value: steps } } as Edit);
+      const decided = { surface: wall(1), member: 'prep', value: steps };
+      const few = survey(wall(1), { repairs: { ...NO_HOLES, pinhole: 5 } });
+      const job = study(few, { name: 'decide', args: decided } as Edit);
       return sum(of(job, wall(1), ...PREP));
     };
     expect(minutes([])).toBe(0);
-    const steps = ['wash', 'degrease', 'scrape', 'fill', 'degloss', 'sand', 'dust'];
+    const steps = ['wash', 'degrease', 'scrape', 'fill', 'degloss', 'sand', 'dust', 'wipe'];
     for (const step of steps) expect(minutes([step])).toBeGreaterThan(0);
     // washing and degreasing are rinsed once
     const rinse = find(study(), `${wall(1)}:rinse`).minutes.value;

@@ -48,6 +48,10 @@ const SANDS: ReadonlySet<RuleId> = new Set<RuleId>([
   'prep.wax',
   'prep.wax-unknown',
   'prep.adhesion',
+  'prep.sand-school',
+  'prep.clear',
+  'prep.bare-wood',
+  'prep.bare-metal',
 ]);
 
 /** Operations of each step that Specify lists, in its order; plates and hardware are the room's to take off. */
@@ -61,6 +65,7 @@ const STEPS: Readonly<Record<PrepStep, (job: Labouring, s: Specified) => Operati
   degloss: (job, s) => over(job, s, 'degloss'),
   sand: (job, s) => sand(job, s),
   dust: (job, s) => over(job, s, 'dust'),
+  wipe: (job, s) => over(job, s, 'wipe'),
   caulk: (job, s) => operation(job, on(s), 'caulk', [{ name: 'joints', quantity: s.surface.length }]),
 };
 const steps = (s: Specified) => effective(s.system.prep);

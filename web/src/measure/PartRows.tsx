@@ -2,11 +2,11 @@ import { newPart } from '@kovelin/core/job/blank.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Part } from '@kovelin/core/job/measured.ts';
 import * as kinds from '@kovelin/core/job/vocabulary.ts';
-import { FIXTURE_WAYS, isFixture, PART_RULES } from '@kovelin/core/measure/parts.ts';
+import { isFixture, PART_RULES, wayOf, WAYS_OF } from '@kovelin/core/measure/parts.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { INCH, type System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
-import { PART } from '@kovelin/core/words/terms.ts';
+import { PART, WAY } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Choice, DraftField, LengthField } from '../app/fields.tsx';
 import { freshId } from '../store/ids.ts';
@@ -89,7 +89,6 @@ const LABELS: Readonly<Record<Dimension, string>> = {
   at: 'From the start',
   sill: 'Above floor',
 };
-const WAYS = { off: 'taken off', cover: 'covered, and uncovered every day', cut: 'cut round' } as const;
 
 /** Everything else there is in the room, a line each. */
 export default function PartRows({ view, room, takeoff }: RoomProps) {
@@ -181,7 +180,14 @@ function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
             onCommit={(n) => session.edit(edit({ count: n }))}
           />
         )}
-        {isFixture(part.kind) && <small>{WAYS[FIXTURE_WAYS[part.kind]]}</small>}
+        {isFixture(part.kind) && (
+          <Choice
+            label="What is done about it"
+            value={wayOf(part) ?? 'cut'}
+            options={WAYS_OF[part.kind].map((way) => [way, heading(WAY[way], system)] as const)}
+            onChange={(way) => session.edit(edit({ way }))}
+          />
+        )}
         {problem('wall') && <span className="problem">{problem('wall')}</span>}
       </div>
       <RemoveButton

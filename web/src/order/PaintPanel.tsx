@@ -1,7 +1,6 @@
-import { setting } from '@kovelin/core/job/defaults.ts';
-import { perCoat, type PaintLine } from '@kovelin/core/order/paint.ts';
+import { perCoat, type PaintLine, type Reserve } from '@kovelin/core/order/paint.ts';
 import type { Surface } from '@kovelin/core/measure/takeoff.ts';
-import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
@@ -36,7 +35,7 @@ interface Props {
 
 export function PaintPanel({ view, line, surface, picked }: Props) {
   const [side, setSide] = useState<Side>(kept);
-  const { system, state } = view;
+  const { system } = view;
   const of = picked || !surface ? null : heading(nameWord(surface.name), view.system);
   const uses = line.uses.filter((u) => u.specified.surface.id === surface?.id);
   return (
@@ -61,11 +60,11 @@ export function PaintPanel({ view, line, surface, picked }: Props) {
             </Suspense>
             <p className="hint">
               Bought: {formatVolume(line.ordered, system)}
-              {line.fromShelf > 0 && ` and ${formatVolume(line.fromShelf, system)} from the shelf`}. Chance of running
-              short, the touch-up reserve of {formatVolume(setting(state.shown, 'order.reserve'), system)} included:{' '}
-              {formatPercent(line.shortfallChance)}. In the {said(THE.can, system)}s at the end, on average:{' '}
-              {formatVolume(line.leftover, system)}.
+              {line.fromShelf > 0 && ` and ${formatVolume(line.fromShelf, system)} from the shelf`}. Chance of not
+              finishing: <b className="number">{formatPercent(line.shortfallChance)}</b>. In the {said(THE.can, system)}
+              s at the end, on average: {formatVolume(line.leftover, system)}.
             </p>
+            {line.reserve && <ReserveChoice view={view} line={line} reserve={line.reserve} />}
             <p className="hint">
               On the surfaces, {line.product.role === 'primer' ? 'primer' : 'coat by coat'}:{' '}
               {perCoat(line.uses)
@@ -93,5 +92,27 @@ export function PaintPanel({ view, line, surface, picked }: Props) {
       {side === 'mix' && <Mixing view={view} line={line} />}
       {side === 'product' && <ProductCard product={line.product} view={view} />}
     </>
+  );
+}
+
+/** Paint for touching up later: bought for only where the user wants it, and what that costs. */
+function ReserveChoice({ view, line, reserve }: { view: WholeView; line: PaintLine; reserve: Reserve }) {
+  const { session, state, system } = view;
+  const { litres, chance, price, bought } = reserve;
+  return (
+    <label className="check reserve">
+      <input
+        type="checkbox"
+        checked={bought}
+        onChange={(event) => session.edit({ name: 'reserve', args: { key: line.key, on: event.target.checked } })}
+      />
+      <span>
+        Buy {formatVolume(litres, system)} for touching up as well:{' '}
+        {price > 0
+          ? `${formatMoney(price, state.shown.currency)} ${bought ? 'of the price' : 'more'}`
+          : 'costs nothing more here'}
+        . As bought now, less than that is left with a chance of <b className="number">{formatPercent(chance)}</b>.
+      </span>
+    </label>
   );
 }

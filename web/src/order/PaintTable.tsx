@@ -24,7 +24,8 @@ export function PaintTable({ view, chosen, onPick }: Props) {
           <th>Wanted</th>
           <th>{heading(THE.can, system)}s to buy; hatched is left over</th>
           <th>Left over</th>
-          <th>May run short</th>
+          <th>Not finished</th>
+          <th>Reserve not kept</th>
           <th>Cost</th>
         </tr>
       </thead>
@@ -48,6 +49,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
             </td>
             <td className="number">{formatVolume(p.leftover, system)}</td>
             <td className="number">{formatPercent(p.shortfallChance)}</td>
+            <td className="number">{p.reserve ? formatPercent(p.reserve.chance) : '–'}</td>
             <td className="number">{p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}</td>
           </tr>
         ))}
@@ -71,6 +73,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
               system,
             )}
           </td>
+          <td />
           <td />
           <td className="number">
             {formatMoney(

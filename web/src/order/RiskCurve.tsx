@@ -20,7 +20,7 @@ const [LEAST, MOST] = [0.002, 0.5];
 const HEIGHT = 210;
 const GRID = { left: 44, right: 46, top: 30, bottom: 40 };
 
-/** Litres to have against the chance of running short and what is left over; the handle chooses the chance. */
+/** Litres to have against two chances, of not finishing and of keeping less than the reserve, and what is left over. */
 export default function RiskCurve({ view, line }: { view: WholeView; line: PaintLine }) {
   const { session, state, system } = view;
   const [width, setWidth] = useState(290);
@@ -38,6 +38,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
   const risk = Math.min(MOST, Math.max(LEAST, held ?? setting(state.shown, 'order.risk')));
   const [from, to] = [litres[0] ?? 0, litres.at(-1) ?? 1];
   const at = litresFor(demand, risk);
+  const kept = useMemo(() => ({ ...demand, mean: demand.mean + (reserve?.litres ?? 0) }), [demand, reserve]);
 
   const option = useMemo(() => {
     const { ink } = palette;
@@ -64,7 +65,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
         {
           type: 'value',
           min: 0,
-          name: 'short, %',
+          name: 'chance, %',
           nameTextStyle: { ...text, align: 'left', padding: [0, 0, 0, -34] },
           axisLabel: text,
           splitLine: { lineStyle: { color: palette.line } },
@@ -81,7 +82,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
       series: [
         {
           type: 'line',
-          name: 'runs short, %',
+          name: 'not finished, %',
           showSymbol: false,
           data: curve.map((p) => [x(p.litres), Number((p.chance * 100).toFixed(2))]),
           lineStyle: { color: palette.clay, width: 2.5 },
@@ -106,21 +107,30 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
               },
             ]
           : []),
+        ...(reserve
+          ? [
+              {
+                type: 'line' as const,
+                name: 'less than the reserve kept, %',
+                showSymbol: false,
+                data: curve.map((p) => [x(p.litres), Number((shortfallChance(kept, p.litres) * 100).toFixed(2))]),
+                lineStyle: { color: palette.spruce, width: 2, type: [8, 3] },
+                itemStyle: { color: palette.spruce },
+              },
+            ]
+          : []),
         {
           type: 'line',
           name: 'left over',
           yAxisIndex: 1,
           showSymbol: false,
-          data: curve.map((p) => [
-            x(p.litres),
-            Number((expectedLeftover({ ...demand, mean: demand.mean - reserve }, p.litres) / unit).toFixed(3)),
-          ]),
+          data: curve.map((p) => [x(p.litres), Number((expectedLeftover(demand, p.litres) / unit).toFixed(3))]),
           lineStyle: { color: palette.slate, width: 2, type: [2, 3] },
           itemStyle: { color: palette.slate },
         },
       ],
     };
-  }, [curve, sim, differs, from, to, ordered, unit, system, palette, demand, reserve]);
+  }, [curve, sim, differs, from, to, ordered, unit, system, palette, demand, kept, reserve]);
   const { place } = useChart(option, { onWidth: setWidth });
 
   const inside = width - GRID.left - GRID.right;
@@ -144,7 +154,8 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
   return (
     <figure className="risk-curve">
       <figcaption>
-        <span className="key-thin">runs short</span>{' '}
+        <span className="key-thin">not finished</span>{' '}
+        {reserve && <span className="key-kept">less than the reserve kept</span>}{' '}
         {differs && <span className="key-coat">with a coat more where it comes out thin</span>}{' '}
         <span className="key-left">left over</span>
       </figcaption>
@@ -154,7 +165,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
           type="button"
           className="risk-handle"
           role="slider"
-          aria-label="Accepted chance of running short"
+          aria-label="Accepted chance of not finishing"
           aria-valuemin={LEAST * 100}
           aria-valuemax={MOST * 100}
           aria-valuenow={Number((risk * 100).toFixed(1))}
@@ -178,7 +189,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
       <p className="hint">
         Drag the handle, or use its arrow keys: at {formatPercent(risk)}, for every paint of the job, have at least{' '}
         <b className="number">{formatVolume(Math.max(0, at), system)}</b> of this one:{' '}
-        {formatVolume(demand.mean, system)} to paint and keep, the rest against running short.
+        {formatVolume(demand.mean, system)} to paint, the rest against running short.
         {differs &&
           ` The broken line is ${SIMULATED_JOBS.toLocaleString('en-US')} simulated jobs: some hands roll so thin that another coat is needed.`}
         {risky &&

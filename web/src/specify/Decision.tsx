@@ -54,7 +54,11 @@ export function Decision({ view, s, member, group }: DecisionProps) {
         {member === 'cover' && <small> {otherPile(effective(s.system.cover).pile, system)}</small>}
         {member === 'sheen' && <small> {LEVEL_OF[s.sheen]}</small>}
       </b>
-      {member === 'primer' && s.primer && <small className="with">{s.primer.name}</small>}
+      {member === 'primer' && s.primers.length > 0 && (
+        <small className="with">
+          {s.primers.map(({ product }) => product?.name ?? 'no product in this job').join(', then ')}
+        </small>
+      )}
       {member === 'paint' && s.product.family !== effective(s.system.paint) && (
         <small className="with">chosen: {s.product.name}</small>
       )}

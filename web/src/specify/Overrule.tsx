@@ -1,4 +1,4 @@
-import type { Brush, Cover, PrimerChoice, SystemValues } from '@kovelin/core/job/paints.ts';
+import type { Brush, Cover, PrimerChoice, PrimerLayer, SystemValues } from '@kovelin/core/job/paints.ts';
 import {
   BRISTLES,
   COAT_STYLES,
@@ -8,18 +8,31 @@ import {
   PILES,
   PREP_STEPS,
   PRIMER_KINDS,
+  SEALS,
   SHEENS,
   type CoatStyle,
   type Conditioner,
   type PaintFamily,
   type PrepStep,
   type PrimerKind,
+  type Seal,
 } from '@kovelin/core/job/vocabulary.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { INCH } from '@kovelin/core/units/si.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { across, coatsWord, conditionerWord, pileWord } from '@kovelin/core/words/systems.ts';
-import { BRISTLE, FABRIC, FAMILY, PREP, PRIMER, SHEEN, STYLE, THE, type Words } from '@kovelin/core/words/terms.ts';
+import {
+  BRISTLE,
+  FABRIC,
+  FAMILY,
+  PREP,
+  PRIMER,
+  SEALED,
+  SHEEN,
+  STYLE,
+  THE,
+  type Words,
+} from '@kovelin/core/words/terms.ts';
 import type { ReactNode } from 'react';
 import { Choice } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
@@ -59,56 +72,10 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
           onChange={(n) => onPick(Number(n))}
         />
       );
-    case 'primer': {
-      const p = value as PrimerChoice;
-      const pick = (kind: PrimerKind, extent: PrimerChoice['extent']) =>
-        onPick(
-          kind === 'none' || extent === 'none'
-            ? { kind: 'none', extent: 'none', coats: 0, tint: null }
-            : { kind, extent, coats: Math.max(1, p.coats), tint: extent === 'full' ? p.tint : null },
-        );
-      return (
-        <div className="pair">
-          <Choice
-            label="Primer instead"
-            value={p.kind}
-            options={words(PRIMER_KINDS, PRIMER)}
-            onChange={(kind) => pick(kind, p.extent === 'none' ? 'full' : p.extent)}
-          />
-          <Choice
-            label="Where"
-            value={p.extent}
-            options={[
-              ['none', 'Nowhere'],
-              ['spot', 'In spots'],
-              ['full', 'All over'],
-            ]}
-            onChange={(extent) => pick(p.kind, extent)}
-          />
-          {p.extent !== 'none' && (
-            <Choice
-              label="Coats of it"
-              value={String(p.coats)}
-              options={[1, 2].map((n) => [String(n), said(coatsWord(n), system)])}
-              onChange={(n) => onPick({ ...p, coats: Number(n) })}
-            />
-          )}
-          {p.extent === 'full' && (
-            <Choice
-              label="Tint"
-              value={p.tint ?? ''}
-              options={[
-                ['', 'as it comes'],
-                ...[...new Set([p.tint, s.system.primer.value.tint, s.tinted?.tint, s.colour.hex])].flatMap((tint) =>
-                  tint ? [[tint, tint === s.colour.hex ? 'to the finish' : `to ${tint}`] as const] : [],
-                ),
-              ]}
-              onChange={(tint) => onPick({ ...p, tint: tint || null })}
-            />
-          )}
-        </div>
-      );
-    }
+    case 'primer':
+      return <PrimerInstead value={value as PrimerChoice} system={system} s={s} onPick={onPick} />;
+    case 'seal':
+      return <Choice label="Over it instead" value={value as Seal} options={words(SEALS, SEALED)} onChange={onPick} />;
     case 'prep': {
       const steps = value as readonly PrepStep[];
       return (
@@ -190,4 +157,84 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
       );
     }
   }
+}
+
+const NOTHING: PrimerLayer = { kind: 'none', extent: 'none', coats: 0, tint: null };
+
+/** The primer, and another over it where one alone does not do. */
+function PrimerInstead({ value, onPick, ...rest }: LayerProps<PrimerChoice>) {
+  const { then, ...first } = value;
+  return (
+    <>
+      <LayerInstead
+        {...rest}
+        label="Primer instead"
+        value={first}
+        onPick={(layer) => onPick({ ...layer, then: layer.kind === 'none' ? null : then })}
+      />
+      {first.kind !== 'none' && (
+        <LayerInstead
+          {...rest}
+          label="Then"
+          value={then ?? NOTHING}
+          onPick={(layer) => onPick({ ...first, then: layer.kind === 'none' ? null : layer })}
+        />
+      )}
+    </>
+  );
+}
+
+interface LayerProps<T> extends Pick<OverruleProps, 'system' | 's'> {
+  readonly value: T;
+  readonly onPick: (value: T) => void;
+}
+function LayerInstead({ label, value: p, system, s, onPick }: LayerProps<PrimerLayer> & { readonly label: string }) {
+  const pick = (kind: PrimerKind, extent: PrimerLayer['extent']) =>
+    onPick(
+      kind === 'none' || extent === 'none'
+        ? NOTHING
+        : { kind, extent, coats: Math.max(1, p.coats), tint: extent === 'full' ? p.tint : null },
+    );
+  const tints = [p.tint, ...s.primers.map(({ layer }) => layer.tint), s.tinted?.tint, s.colour.hex];
+  return (
+    <div className="pair">
+      <Choice
+        label={label}
+        value={p.kind}
+        options={PRIMER_KINDS.map((kind) => [kind, heading(PRIMER[kind], system)])}
+        onChange={(kind) => pick(kind, p.extent === 'none' ? 'full' : p.extent)}
+      />
+      <Choice
+        label="Where"
+        value={p.extent}
+        options={[
+          ['none', 'Nowhere'],
+          ['spot', 'In spots'],
+          ['full', 'All over'],
+        ]}
+        onChange={(extent) => pick(p.kind, extent)}
+      />
+      {p.extent !== 'none' && (
+        <Choice
+          label="Coats of it"
+          value={String(p.coats)}
+          options={[1, 2].map((n) => [String(n), said(coatsWord(n), system)])}
+          onChange={(n) => onPick({ ...p, coats: Number(n) })}
+        />
+      )}
+      {p.extent === 'full' && (
+        <Choice
+          label="Tint"
+          value={p.tint ?? ''}
+          options={[
+            ['', 'as it comes'],
+            ...[...new Set(tints)].flatMap((tint) =>
+              tint ? [[tint, tint === s.colour.hex ? 'to the finish' : `to ${tint}`] as const] : [],
+            ),
+          ]}
+          onChange={(tint) => onPick({ ...p, tint: tint || null })}
+        />
+      )}
+    </div>
+  );
 }

@@ -11,6 +11,7 @@ import { useSchoolPrices } from '../workers/what-if.ts';
 type Of = SchoolPrice['of'];
 const TITLES: Readonly<Record<Of, Word>> = {
   walls: 'Sheen of walls',
+  prep: 'Sound old paint',
   coats: 'How coats go on',
   weakCoats: 'Penetrating primer on weak ground',
   brick: phrase`${capital(THE.cover)} on brick`,
@@ -23,6 +24,8 @@ const WORDS: Readonly<Record<string, Word>> = {
   weighed: 'Weighed wall by wall',
   'touch-up': 'Flat: it touches up',
   wipe: 'Satin: it wipes',
+  wash: 'Washed, and left to dry',
+  sand: 'Sanded, wiped damp: no washing to wait for',
   ...STYLE,
   '1': 'Once',
   '2': 'Twice',

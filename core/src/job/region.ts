@@ -1,0 +1,133 @@
+import { GALLON, QUART, type Litres, type Money, type System } from '../units/si.ts';
+import type { Can } from './paints.ts';
+
+export const COUNTRIES = ['US', 'CA', 'GB', 'IE', 'DE', 'FR', 'NL', 'AU', 'NZ', 'other'] as const;
+export type Country = (typeof COUNTRIES)[number];
+export const DIALECTS = ['american', 'british'] as const;
+export type Dialect = (typeof DIALECTS)[number];
+export const PAPERS = ['a4', 'letter'] as const;
+export type PaperSize = (typeof PAPERS)[number];
+/** 11/26/2026, 26/11/2026 or 2026-11-26. */
+export const DATE_FORMS = ['month-first', 'day-first', 'year-first'] as const;
+export type DateForm = (typeof DATE_FORMS)[number];
+
+/** Where a job is: chosen by its country, each member the user's to change. */
+export interface Region {
+  readonly country: Country;
+  readonly words: Dialect;
+  readonly paper: PaperSize;
+  readonly dates: DateForm;
+  /** Paint from before this year may hold lead, by the local rule. */
+  readonly lead: number;
+  /** Textures from before this year may hold asbestos. */
+  readonly asbestos: number;
+  /** Sizes of tins on the shelf. */
+  readonly tins: readonly Litres[];
+}
+
+/** The rooms' air: degrees Celsius, relative humidity 0-1, draught m/s. */
+export interface Air {
+  readonly temperature: number;
+  readonly humidity: number;
+  readonly draught: number;
+}
+/** A room that is heated and aired, at the draught of a still room [starting judgement]. */
+export const STARTING_AIR: Air = { temperature: 20, humidity: 0.5, draught: 0.1 };
+
+interface CountryRow extends Omit<Region, 'country'> {
+  readonly name: string;
+  readonly currency: string;
+  readonly units: System;
+  readonly taxName: string;
+  /** Minor units for a US cent of the starting prices [starting judgement, invented]. */
+  readonly level: number;
+}
+
+const US_TINS = [QUART, GALLON, 5 * GALLON] as const;
+const METRIC_TINS = [0.75, 1, 2.5, 5, 10] as const;
+const american = {
+  words: 'american',
+  paper: 'letter',
+  dates: 'month-first',
+  units: 'imperial',
+  tins: US_TINS,
+} as const;
+const british = { words: 'british', paper: 'a4', dates: 'day-first', units: 'metric', tins: METRIC_TINS } as const;
+const euro = { ...british, currency: 'EUR', taxName: 'VAT', level: 0.95 } as const;
+
+/**
+ * What a country usually brings. Years of the lead and asbestos rules are from memory and to be looked up where the work is:
+ * US EPA RRP 40 CFR 745 for 1978; elsewhere the year from which such paint was no longer sold.
+ */
+export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
+  US: {
+    ...american,
+    name: 'United States',
+    currency: 'USD',
+    taxName: 'Sales tax',
+    lead: 1978,
+    asbestos: 1990,
+    level: 1,
+  },
+  CA: {
+    ...american,
+    name: 'Canada',
+    currency: 'CAD',
+    taxName: 'GST/HST',
+    dates: 'year-first',
+    lead: 1991,
+    asbestos: 1990,
+    level: 1.35,
+  },
+  GB: { ...british, name: 'United Kingdom', currency: 'GBP', taxName: 'VAT', lead: 1992, asbestos: 2000, level: 0.8 },
+  IE: { ...euro, name: 'Ireland', lead: 1992, asbestos: 2000 },
+  DE: { ...euro, name: 'Germany', taxName: 'MwSt', lead: 1990, asbestos: 1994 },
+  FR: { ...euro, name: 'France', taxName: 'TVA', lead: 1949, asbestos: 1998 },
+  NL: { ...euro, name: 'Netherlands', taxName: 'BTW', lead: 1992, asbestos: 1994 },
+  AU: { ...british, name: 'Australia', currency: 'AUD', taxName: 'GST', lead: 1997, asbestos: 2004, level: 1.5 },
+  NZ: { ...british, name: 'New Zealand', currency: 'NZD', taxName: 'GST', lead: 1980, asbestos: 2000, level: 1.65 },
+  other: { ...euro, name: 'Elsewhere', dates: 'year-first', taxName: 'Tax', lead: 1992, asbestos: 2005 },
+};
+
+/** The region a country starts with. */
+export function regionOf(country: Country): Region {
+  const { words, paper, dates, lead, asbestos, tins } = COUNTRY_ROWS[country];
+  return { country, words, paper, dates, lead, asbestos, tins };
+}
+/** Where a job is taken to be whose country nobody said. */
+export const countryFor = (units: System): Country => (units === 'imperial' ? 'US' : 'GB');
+
+/** Minor units that a starting price of so many US cents comes to. */
+export const localPrice = (cents: Money, country: Country): Money => Math.round(cents * COUNTRY_ROWS[country].level);
+
+const STEP: Money = 10;
+/** A tin as large as five gallons is mixed in pale and middling colours only [starting judgement]. */
+const LARGE: Litres = 9;
+
+/**
+ * Tins as they are sold in one country, priced by those of another: price goes with size between the two nearest sizes, and
+ * as the sizes at the end do beyond them [our model]. No sizes to go by: none.
+ */
+export function tinsOf(cans: readonly Can[], sizes: readonly Litres[], times: number): Can[] {
+  const known = [...cans].sort((a, b) => a.litres - b.litres);
+  return known.length === 0
+    ? []
+    : sizes.map((litres) => ({
+        litres,
+        price: Math.max(0, Math.round((priceAt(known, litres) * times) / STEP) * STEP),
+        bases: litres >= LARGE ? ['white', 'middle'] : null,
+      }));
+}
+/** Straight between two sizes on a scale of logarithms. */
+function priceAt(known: readonly Can[], litres: Litres): number {
+  const after = Math.max(
+    1,
+    known.findIndex((can) => can.litres >= litres),
+  );
+  const from = known[Math.min(after, known.length - 1) - 1] ?? known[0];
+  const to = known[Math.min(after, known.length - 1)];
+  if (!from || !to) return 0;
+  const flat = from.litres === to.litres || from.price <= 0 || to.price <= 0;
+  const power = flat ? 1 : Math.log(to.price / from.price) / Math.log(to.litres / from.litres);
+  return from.price * (litres / from.litres) ** power;
+}
