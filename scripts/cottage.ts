@@ -32,6 +32,16 @@ const wallPaint = job.products['paint-wall'];
 if (!wallPaint) throw new Error('paint-wall');
 const piece = rows(room('Parlour').parts).find((p) => p.kind === 'built-in')?.id ?? '';
 
+/** What somebody found when they went round; what is left out was not looked at. */
+const SOUND = {
+  texture: 'smooth',
+  coat: 'water-borne',
+  condition: 'sound',
+  adhesion: null,
+  stains: [],
+  touched: [],
+  repairs: { pinhole: 0, coin: 0, large: 0, anchor: 0 },
+} as const;
 const FEW = { pinhole: 5, coin: 0, large: 0, anchor: 0 };
 const SOME = { pinhole: 10, coin: 2, large: 0, anchor: 2 };
 
@@ -76,7 +86,19 @@ const edits: Edit[] = [
   finish(`${passage}:wall`, 'paint-wall', 'stone'),
   finish(`${washroom}:wall`, 'paint-wet', 'colour-wall'),
   finish(`${washroom}:ceiling`, 'paint-wet', 'colour-ceiling'),
-  { name: 'setSurvey', args: { scope: 'all:wall', set: { substrate: 'plaster', colour: '#e3dccb' } } },
+  ...(['all:wall', 'all:ceiling', 'all:trim'] as const).map((scope): Edit => ({
+    name: 'setSurvey',
+    args: { scope, set: SOUND },
+  })),
+  { name: 'setSurvey', args: { scope: 'all:wall', set: { substrate: 'plaster', sheen: 'matte', colour: '#e3dccb' } } },
+  {
+    name: 'setSurvey',
+    args: { scope: 'all:ceiling', set: { substrate: 'plaster', sheen: 'flat', colour: '#efece4' } },
+  },
+  {
+    name: 'setSurvey',
+    args: { scope: 'all:trim', set: { substrate: 'wood', sheen: 'semi-gloss', colour: '#ece8dc' } },
+  },
   {
     name: 'setSurvey',
     args: {

@@ -221,7 +221,8 @@ test('the price desk quotes what it sells, the same all day, near its list; nobo
   expect(prices.map((p) => p.each === null)).toEqual([false, false, true]);
   expect(Math.abs((prices[0]?.each ?? 0) / 5200 - 1)).toBeLessThanOrEqual(0.11);
   for (const [body, problem] of [
-    [{ currency: 'EUR', items }, /quotes in USD/],
+    [{ currency: 'CHF', items }, /does not quote in CHF/],
+    [{ currency: 'GBP', country: 'US', items }, /does not quote in GBP there/],
     [{ currency: 'USD', items: [{ code: 'x', litres: -1 }] }, /not a list of items/],
     ['{', /could not be read/],
   ] as const) {
@@ -229,6 +230,14 @@ test('the price desk quotes what it sells, the same all day, near its list; nobo
     expect(refused.status).toBe(400);
     expect(((await refused.json()) as { problem: string }).problem).toMatch(problem);
   }
+  // in another country its tins and its money
+  const british = {
+    currency: 'GBP',
+    country: 'GB',
+    items: [{ code: 'PAINT-WALL', litres: 2.5 }, ...items.slice(0, 2)],
+  };
+  const there = (await (await ask(british)).json()) as { prices: { each: number | null }[]; currency: string };
+  expect([there.currency, ...there.prices.map((p) => p.each === null)]).toEqual(['GBP', false, true, false]);
   luck = 0.01;
   expect((await ask({ currency: 'USD', items })).status).toBe(503);
   luck = 0.5;

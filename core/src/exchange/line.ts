@@ -16,10 +16,11 @@ export class LineProblem extends Error {
 const QUOTED = /"(?:[^"\\]|\\.)*"/y;
 export const unquote = (text: string): string => text.slice(1, -1).replace(/\\(.)/g, '$1');
 export const quote = (text: string): string => `"${text.replace(/["\\]/g, '\\$&')}"`;
-/** A line without its comment; a # between quotation marks starts none. */
+/** A line without its comment; a # between quotation marks, or of a colour that is said, starts none. */
 export const withoutComment = (text: string): string =>
-  text.replace(/(^|\s)("(?:[^"\\]|\\.)*")|#.*$/g, (_, before?: string, quoted?: string) =>
-    quoted === undefined ? '' : `${before ?? ''}${quoted}`,
+  text.replace(
+    /(?:^|\s)"(?:[^"\\]|\\.)*"|\b(?:colou?r|patches)\s+#[0-9a-f]{6}\b(?:\s*,\s*#[0-9a-f]{6}\b)*|#.*$/gi,
+    (found) => (found.startsWith('#') ? '' : found),
   );
 
 /** One line, read from left to right. Columns are 1-based. */

@@ -2,6 +2,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import type { Job } from '../job/types.ts';
 import type { Quote } from '../whole/quote.ts';
 import type { ShoppingList } from '../order/shopping.ts';
+import { dayText } from '../units/day-text.ts';
 import { formatMoney } from '../units/quantities.ts';
 
 /** Fonts the documents ask for; whoever makes the PDF embeds them. `Wide` is fetched only where `needsWide` says so. */
@@ -43,8 +44,8 @@ const LINES = {
   paddingBottom: () => 5,
 };
 
-const page = (job: Pick<Job, 'units'>, content: Content[]): TDocumentDefinitions => ({
-  pageSize: job.units === 'imperial' ? 'LETTER' : 'A4',
+const page = (job: Pick<Job, 'region'>, content: Content[]): TDocumentDefinitions => ({
+  pageSize: job.region.paper === 'letter' ? 'LETTER' : 'A4',
   pageMargins: [48, 48, 48, 56],
   content,
   defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.2, color: '#20302F' },
@@ -86,7 +87,7 @@ export function quotePdf(job: Job, quote: Quote): TDocumentDefinitions {
     t(
       [
         quote.client && `For ${quote.client}.`,
-        `Quote of ${quote.date}, good until ${quote.until}.`,
+        `Quote of ${dayText(quote.date, job.region.dates)}, good until ${dayText(quote.until, job.region.dates)}.`,
         `About ${quote.days} working ${quote.days === 1 ? 'day' : 'days'} for ${quote.people === 1 ? 'one person' : `${quote.people} people`}.`,
       ]
         .filter(Boolean)

@@ -7,6 +7,7 @@ import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { good, type Problem, type Result } from '../units/problem.ts';
+import { applyLines, type SaidLine } from './job-sheet.ts';
 import { parseTapeSheet } from './tapesheet.ts';
 
 export interface Opened {
@@ -79,7 +80,10 @@ function sheetJob(text: string, name: string): Result<{ job: Job; lineOf: (probl
         : [...rows(room.walls), ...rows(room.openings)].find((item) => item.id === id)?.label;
     return { ...problem, line: (label !== undefined ? source.lines.get(label) : undefined) ?? source.line };
   };
-  const job = newJob('sheet', name, system, rooms);
+  const said = sheet.said.map((one): SaidLine => ({ ...one, room: rooms[one.room] ?? null }));
+  const applied = applyLines(newJob('sheet', name, system, rooms), said);
+  if (!applied.ok) return applied;
+  const job = applied.value;
   const problems = faultsOf(job);
   return problems.length ? { ok: false, problems: problems.map(lineOf) } : good({ job, lineOf });
 }

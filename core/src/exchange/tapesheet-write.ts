@@ -77,6 +77,7 @@ function writePart(part: Part, label: string, wall: string | null, w: Write): st
     whole ? pair.map((size) => w(part[size] as Reading)).join(' x ') : '',
     ...words,
     part.count === 1 ? '' : `count ${part.count}`,
+    part.way ? `way ${part.way}` : '',
   ]
     .filter(Boolean)
     .join(' ');

@@ -1,6 +1,6 @@
 import { closest, distance } from 'fastest-levenshtein';
 import type { DraftRoom } from '../job/reconcile.ts';
-import type { Foot, Opening, Peak, Room, TrimRun, Wall } from '../job/measured.ts';
+import type { Foot, Opening, Part, Peak, Room, TrimRun, Wall } from '../job/measured.ts';
 import type { Reading } from '../units/reading.ts';
 import { newOpening, newPart } from '../job/blank.ts';
 import { MOST } from '../job/limits.ts';
@@ -15,8 +15,9 @@ import {
   type PartKind,
   type TrimKind,
 } from '../job/vocabulary.ts';
-import { PART_RULES } from '../measure/parts.ts';
+import { isFixture, PART_RULES, WAYS_OF } from '../measure/parts.ts';
 import { Faults } from './faults.ts';
+import { JOB_WORDS, readJobLine, type JobLine } from './job-lines.ts';
 import { Line, LineProblem, unquote, withoutComment } from './line.ts';
 import { pairOf, SIZE_WORDS, TRIM_KEYWORDS, type Size } from './part-words.ts';
 import type { Problem } from '../units/problem.ts';
@@ -32,6 +33,8 @@ export interface SheetRoom {
 export interface Sheet {
   readonly units: LengthUnit | null;
   readonly rooms: readonly SheetRoom[];
+  /** What it says of the job: the number of its room, or -1 before the first. */
+  readonly said: readonly { readonly line: number; readonly room: number; readonly said: JobLine }[];
   readonly problems: readonly Problem[];
 }
 
@@ -54,6 +57,7 @@ const DIRECTIVES = [
   ...OPENING_KINDS,
   'check',
   'trim',
+  ...JOB_WORDS,
   ...PART_KINDS,
 ] as const;
 
@@ -76,12 +80,14 @@ interface Building {
 export function parseTapeSheet(text: string, startUnits: LengthUnit | null = null): Sheet {
   const problems: Problem[] = [];
   const rooms: Building[] = [];
+  const said: Sheet['said'][number][] = [];
   let units = startUnits;
   const lines = text.split(/\r\n|\r|\n/);
   if (lines.length > MAX_SHEET_LINES)
     return {
       units,
       rooms: [],
+      said: [],
       problems: [
         { path: '', message: `This tape sheet has ${lines.length} lines; at most ${MAX_SHEET_LINES} are read.` },
       ],
@@ -95,7 +101,10 @@ export function parseTapeSheet(text: string, startUnits: LengthUnit | null = nul
     const line = new Line(withoutComment(raw), units ?? undefined);
     if (line.done) return;
     try {
-      units = readLine(line, index + 1, rooms, units);
+      const word = JOB_WORDS.find((one) => line.peek(new RegExp(`${one}(?=\\s)`, 'iy')));
+      if (word && line.keyword(word))
+        said.push({ line: index + 1, room: rooms.length - 1, said: readJobLine(word, line) });
+      else units = readLine(line, index + 1, rooms, units);
       if (!line.done) line.fail(`“${line.rest().slice(0, 40)}” is not understood here.`);
     } catch (error) {
       if (!(error instanceof LineProblem)) throw error;
@@ -121,7 +130,7 @@ export function parseTapeSheet(text: string, startUnits: LengthUnit | null = nul
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
   const faults = new Faults();
   for (const problem of problems) faults.take(problem);
-  return { units, problems: faults.problems, rooms: rooms.map(finish) };
+  return { units, problems: faults.problems, rooms: rooms.map(finish), said };
 }
 
 function finish({ line, lines, named: _named, ...room }: Building): SheetRoom {
@@ -345,11 +354,13 @@ function readPart(line: Line, number: number, room: Building, kind: PartKind): v
   let wall: string | null = null;
   const set: { -readonly [K in Size | 'at' | 'sill']?: Reading } = {};
   let count = 1;
+  let way: Part['way'] = null;
   while (!line.done) {
     const word = SIZE_WORDS.find(([name]) => line.keyword(name));
     if (word) set[word[1]] = line.reading(`a size`, { zero: word[1] === 'at' || word[1] === 'sill' });
     else if (line.keyword('on')) wall = onWall(line, number, room);
     else if (line.keyword('count')) count = line.whole('A count', 999);
+    else if (isFixture(kind) && line.keyword('way')) way = line.choice(`What is done about a ${kind}`, WAYS_OF[kind]);
     else {
       const column = line.column;
       const [first, second] = pairOf(kind);
@@ -364,7 +375,7 @@ function readPart(line: Line, number: number, room: Building, kind: PartKind): v
   }
   for (const size of rule.needs) if (!set[size]) line.fail(`A ${kind} needs more: ${partSample(kind)}.`);
   if (rule.place === 'wall' && wall === null) line.fail(`A ${kind} stands on a wall: ${partSample(kind)}.`);
-  const { id: _id, ...part } = newPart({ id: '', label, kind, count, ...set });
+  const { id: _id, ...part } = newPart({ id: '', label, kind, count, way, ...set });
   room.parts.push({ ...part, wall });
 }
 

@@ -42,6 +42,12 @@ export function soldIn(product: Product, country: Country): Product {
   return { ...product, cans: tinsOf(product.cans, tins, level) };
 }
 
+/** A starting paint that a job has not got, in the tins of its country. */
+export const startingPaint = (job: Pick<Job, 'region'>, wanted: (product: Product) => boolean): Product | undefined => {
+  const found = STARTING_PRODUCTS.find(wanted);
+  return found && soldIn(found, job.region.country);
+};
+
 /** A job in which everything can be computed at once: starting products, colours and crew. */
 export function newJob(
   id: Id,

@@ -3,6 +3,7 @@ import { bad, good, type Result } from '../units/problem.ts';
 import type { System } from '../units/si.ts';
 import { letter, newRoom, newWall, seededIds } from './blank.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
+import { ROOM_HOLES, type HowMany } from './library.ts';
 import { within } from './limits.ts';
 import { COUNTRY_ROWS, regionOf, tinsOf, type Air, type Country, type Region } from './region.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
@@ -14,7 +15,7 @@ import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Reading } from '../units/reading.ts';
 import type { Survey } from './surveyed.ts';
-import type { TrimKind } from './vocabulary.ts';
+import { FAMILIES, type TrimKind } from './vocabulary.ts';
 
 enablePatches();
 
@@ -217,6 +218,15 @@ const EDITS = {
   setSurveys: (job: D, { scopes, set }: { scopes: readonly Scope[]; set: Partial<Survey> }) => {
     for (const scope of scopes)
       put(job.survey, scope, castDraft({ ...own(job.survey, scope), ...set } as Partial<Survey>));
+  },
+  /** How many holes a room has: said once, for its walls, ceiling and trim. */
+  setHoles: (job: D, { room, how }: { room: Id; how: HowMany }) => {
+    const holes = own(ROOM_HOLES, how) ?? refuse('Holes are none, few, some or many.');
+    roomOf(job, room);
+    for (const family of FAMILIES) {
+      const scope = `${room}:${family}`;
+      put(job.survey, scope, castDraft({ ...own(job.survey, scope), repairs: holes[family] } as Partial<Survey>));
+    }
   },
   /** Overrules one member of a surface's system; null goes back to the recommendation. */
   decide: <K extends keyof SystemValues>(

@@ -142,13 +142,34 @@ export const STARTING_FINISHES: Readonly<Record<string, { product: string; colou
   'all:trim': { product: 'paint-trim', colour: 'colour-trim' },
 };
 
+/** How many holes a room has, said once for all of it. */
+export const HOW_MANY = ['none', 'few', 'some', 'many'] as const;
+export type HowMany = (typeof HOW_MANY)[number];
+type Holes = Survey['repairs'];
+export const NO_HOLES: Holes = { pinhole: 0, coin: 0, large: 0, anchor: 0 };
+/** What that comes to on each surface of a family [starting judgement]; counted surfaces go by their count. */
+export const ROOM_HOLES: Readonly<Record<HowMany, Readonly<Record<Family, Holes>>>> = {
+  none: { wall: NO_HOLES, ceiling: NO_HOLES, trim: NO_HOLES },
+  few: { wall: { ...NO_HOLES, pinhole: 5 }, ceiling: NO_HOLES, trim: NO_HOLES },
+  some: {
+    wall: { pinhole: 10, coin: 2, large: 0, anchor: 2 },
+    ceiling: { ...NO_HOLES, pinhole: 2 },
+    trim: { ...NO_HOLES, pinhole: 2 },
+  },
+  many: {
+    wall: { pinhole: 20, coin: 4, large: 1, anchor: 4 },
+    ceiling: { ...NO_HOLES, pinhole: 5, coin: 1 },
+    trim: { ...NO_HOLES, pinhole: 5 },
+  },
+};
+
 const SURFACE: Survey = {
   substrate: 'drywall',
   texture: 'smooth',
   fibres: 'unknown',
   coat: 'water-borne',
   condition: 'sound',
-  repairs: { pinhole: 0, coin: 0, large: 0, anchor: 0 },
+  repairs: NO_HOLES,
   stains: [],
   porous: 'no',
   touched: [],

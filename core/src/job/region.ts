@@ -1,3 +1,4 @@
+import type { DateForm } from '../units/day-text.ts';
 import { GALLON, QUART, type Litres, type Money, type System } from '../units/si.ts';
 import type { Can } from './paints.ts';
 
@@ -8,8 +9,7 @@ export type Dialect = (typeof DIALECTS)[number];
 export const PAPERS = ['a4', 'letter'] as const;
 export type PaperSize = (typeof PAPERS)[number];
 /** 11/26/2026, 26/11/2026 or 2026-11-26. */
-export const DATE_FORMS = ['month-first', 'day-first', 'year-first'] as const;
-export type DateForm = (typeof DATE_FORMS)[number];
+export const DATE_FORMS = ['month-first', 'day-first', 'year-first'] as const satisfies readonly DateForm[];
 
 /** Where a job is: chosen by its country, each member the user's to change. */
 export interface Region {

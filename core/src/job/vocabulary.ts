@@ -197,7 +197,8 @@ export const SURFACE_KINDS = [
 export type SurfaceKind = (typeof SURFACE_KINDS)[number];
 
 /** Surfaces that usually share a finish. */
-export type Family = 'ceiling' | 'wall' | 'trim';
+export const FAMILIES = ['ceiling', 'wall', 'trim'] as const;
+export type Family = (typeof FAMILIES)[number];
 export const familyOf = (kind: SurfaceKind): Family => (kind === 'ceiling' || kind === 'wall' ? kind : 'trim');
 
 export const TRIM_ORDERS = ['trim-first', 'trim-last'] as const;

@@ -3,6 +3,7 @@ import {
   BOARD_LEVELS,
   CONDITIONS,
   EXISTING_COATS,
+  FIBRES,
   KNOWN,
   RAKING,
   SHEENS,
@@ -40,6 +41,8 @@ export interface Option {
 export type QuestionKey =
   | 'substrate'
   | 'texture'
+  | 'relief'
+  | 'fibres'
   | 'coat'
   | 'condition'
   | 'adhesion'
@@ -72,13 +75,20 @@ const WORDS: { readonly [K in Plain]: Words<Survey[K]> } = {
   condition: { ...CONDITION, weak: 'weak, it crumbles', ...UNSURE },
   sheen: SHEEN,
   porous: { no: 'no', yes: 'yes', ...UNSURE },
+  fibres: {
+    unknown: 'not tested',
+    none: 'tested: none in it',
+    found: 'tested: there is; painted over gently',
+    removal: 'licensed people take it off first',
+  },
   damp: { no: 'no', yes: 'yes', ...UNSURE },
   wax: { no: 'no', yes: 'yes', ...UNSURE },
   raking: { windows: 'as the windows say', no: 'no', yes: 'yes' },
   level: { ...LEVEL, ...UNSURE },
 };
 
-type Plain = 'substrate' | 'texture' | 'coat' | 'condition' | 'sheen' | 'porous' | 'damp' | 'wax' | 'raking' | 'level';
+type Plain =
+  'substrate' | 'texture' | 'fibres' | 'coat' | 'condition' | 'sheen' | 'porous' | 'damp' | 'wax' | 'raking' | 'level';
 const pickFrom = <K extends Plain>(key: K, values: readonly Survey[K][]): Option[] =>
   values.map((value) => ({
     label: WORDS[key][value],
@@ -119,8 +129,31 @@ export const QUESTIONS: readonly Question[] = [
     ask: 'How rough is it?',
     short: 'Texture',
     form: 'one',
-    options: pickFrom('texture', TEXTURES),
+    options: pickFrom(
+      'texture',
+      TEXTURES.filter((texture) => texture !== 'grain'),
+    ),
     asked: isBroad,
+  },
+  {
+    key: 'relief',
+    ask: 'Is its face smooth?',
+    short: 'Its face',
+    form: 'one',
+    options: (['smooth', 'grain'] as const).map((texture) => ({
+      label: texture === 'grain' ? 'moulded like wood grain' : TEXTURE[texture],
+      set: () => ({ texture }),
+      isNow: (survey) => survey.texture === texture,
+    })),
+    asked: (s) => s.surface.kind === 'door',
+  },
+  {
+    key: 'fibres',
+    ask: 'Was this texture tested for asbestos?',
+    short: 'Asbestos test',
+    form: 'one',
+    options: pickFrom('fibres', FIBRES),
+    asked: (s) => isBroad(s) && (s.survey.texture === 'popcorn' || s.survey.texture === 'deep-stucco'),
   },
   {
     key: 'coat',
@@ -274,8 +307,10 @@ export const QUESTIONS: readonly Question[] = [
 ];
 
 /** Questions of this surface that somebody answered, nearest scope or wider; the rest are starting values. */
-export const answered = (given: Partial<Survey>, key: QuestionKey): boolean =>
-  key === 'colour' ? 'colour' in given || 'patches' in given : key in given;
+export function answered(given: Partial<Survey>, key: QuestionKey): boolean {
+  if (key === 'colour') return 'colour' in given || 'patches' in given;
+  return (key === 'relief' ? 'texture' : key) in given;
+}
 
 export type TestId = 'solvent' | 'cross-cut' | 'drop' | 'wipe' | 'moisture';
 export interface SurfaceTest {

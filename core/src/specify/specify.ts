@@ -72,8 +72,8 @@ export interface Specified {
   readonly zones: readonly ZoneSystem[];
   /** Windows whose light grazes it, by label. */
   readonly grazedBy: readonly string[];
-  /** Those that graze any wall of its room. */
-  readonly grazing: readonly string[];
+  /** What there is about it. */
+  readonly around: Around;
   /** A room with steam or splashes. */
   readonly wet: boolean;
   /** The primers decided on, in the order they go on. */
@@ -112,12 +112,8 @@ const primersIn = remember((products: Job['products']): readonly Product[] =>
   Object.values(products).filter((product) => product.role === 'primer'),
 );
 
-export function specifySurface(
-  job: Specifying,
-  surface: Surface,
-  room: Case['room'],
-  { light = DARK, floor = null, fixings = 0 }: Around = {},
-): Specified {
+export function specifySurface(job: Specifying, surface: Surface, room: Case['room'], around: Around = {}): Specified {
+  const { light = DARK, floor = null, fixings = 0 } = around;
   const { product, colour, from } = finishOf(job, surface);
   const survey = withHoles(surveyOf(job.survey, surface), fixings);
   const size = sizeOf(surface, floor);
@@ -152,7 +148,7 @@ export function specifySurface(
     tinted: s.tinted,
     zones: s.zones,
     grazedBy: s.grazedBy,
-    grazing: s.grazing,
+    around,
     primers: s.primers,
     filledRecoat: s.filledRecoat,
     region: s.region,
@@ -179,7 +175,7 @@ const surveyOf = rememberLast(
 
 const isWetRoom = (room: Case['room']) => room.use === 'bathroom' || room.use === 'kitchen';
 
-type SystemOf = Omit<Specified, 'surface' | 'finishFrom' | 'wet'>;
+type SystemOf = Omit<Specified, 'surface' | 'finishFrom' | 'wet' | 'around'>;
 
 /** A system depends neither on which surface it is for nor on how large that is: walls alike share one. */
 const systemOf = rememberLast(
@@ -247,7 +243,6 @@ function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues>
     tinted: primers.every(({ layer }) => layer.tint === null) ? tints.offered : null,
     zones: zonesOf(c, prep, primer),
     grazedBy: c.grazedBy,
-    grazing: c.grazing,
     primers,
     filledRecoat: setting(job, 'recoat.filled'),
     region: job.region,

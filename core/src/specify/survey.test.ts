@@ -212,8 +212,7 @@ test('what is remembered of a room is what would be worked out afresh, after any
         const kept = specifyRoom(job, takeoff);
         kept.forEach((s, i) => {
           const surface = takeoff.surfaces[i] as (typeof takeoff.surfaces)[number];
-          const light = { here: s.grazedBy, inRoom: s.grazing };
-          expect(s).toEqual(specifySurface(job, surface, takeoff.room, { light }));
+          expect(s).toEqual(specifySurface(job, surface, takeoff.room, s.around));
         });
       }
     }),

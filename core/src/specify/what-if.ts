@@ -14,7 +14,7 @@ export const revised = (job: Specifying, s: Specified, room: Case['room'], chang
     { ...job, survey: { ...job.survey, [s.surface.id]: { ...job.survey[s.surface.id], ...change } } },
     s.surface,
     room,
-    { light: { here: s.grazedBy, inRoom: s.grazing } },
+    s.around,
   );
 
 export interface Change<K extends Member = Member> {

@@ -236,6 +236,7 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
     }),
   }),
   takeUp: fc.record({ scope: surface, product: productOf, colour }),
+  setHoles: fc.record({ room, how: from(['none', 'few', 'many', 'loads', 'constructor']) }),
   reserve: fc.record({ key: hostileText, on: boolean }),
   addRoom: fc.record({ id: fresh, name }),
   addRooms: fc.record({

@@ -2,7 +2,16 @@ import type { Job } from '../job/types.ts';
 import { numberOf, rememberLast } from '../units/remember.ts';
 
 /** A member of the job as part of a key: small ones by what they say, tables by which object they are. */
-const BY_CONTENT: ReadonlySet<keyof Job> = new Set(['practice', 'crew', 'settings', 'pricing', 'owned', 'prices']);
+const BY_CONTENT: ReadonlySet<keyof Job> = new Set([
+  'practice',
+  'crew',
+  'settings',
+  'pricing',
+  'owned',
+  'prices',
+  'region',
+  'reserved',
+]);
 
 function part<K extends keyof Job>(member: K, value: Job[K]): string {
   if (typeof value !== 'object') return String(value);

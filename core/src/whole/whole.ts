@@ -42,7 +42,8 @@ interface SpecifiedRoom {
 
 const takeoffs = stage(MEASURED, takeoffJob);
 
-const rooms = stage(SPECIFIED, (job): readonly SpecifiedRoom[] => {
+/** Rooms with the systems of their surfaces. */
+export const specifiedRooms = stage(SPECIFIED, (job): readonly SpecifiedRoom[] => {
   const leftOut = leftOutBy(job.options);
   const finished = { ...job, finishes: finishesWith(job.finishes, job.options) };
   return takeoffs(job).map((takeoff) => {
@@ -51,11 +52,11 @@ const rooms = stage(SPECIFIED, (job): readonly SpecifiedRoom[] => {
   });
 });
 
-const surfaces = stage(SPECIFIED, (job): readonly Specified[] => rooms(job).flatMap((r) => r.surfaces));
-const painted = stage(SPECIFIED, (job): readonly Specified[] => rooms(job).flatMap((r) => r.done));
+const surfaces = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.surfaces));
+const painted = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.done));
 
 const operations = stage(SPECIFIED, (job): readonly Operation[] =>
-  rooms(job).flatMap((r) => operationsOf(job, r.takeoff, r.done)),
+  specifiedRooms(job).flatMap((r) => operationsOf(job, r.takeoff, r.done)),
 );
 
 const paints = stage(PAINTED, (job): readonly PaintLine[] => orderPaint(job, painted(job)));

@@ -76,6 +76,7 @@ function fittings(job: Labouring, takeoff: RoomTakeoff, s: Specified): Operation
 
 /** Off and on again, itself or the new one in its place. */
 const isOff = (part: Part): boolean => ['off', 'replaced', 'painted'].includes(wayOf(part) ?? '');
+const PLATES: ReadonlySet<Part['kind']> = new Set<Part['kind']>(['plate', 'socket', 'vent']);
 const fieldOf = (part: Part, takeoff: RoomTakeoff): SurfaceId =>
   part.wall === null ? `${takeoff.room.id}/ceiling` : `${part.wall}/field`;
 
@@ -84,8 +85,7 @@ const fixturesOn = (takeoff: RoomTakeoff, s: Specified): readonly Part[] =>
 
 /** Those counted on it; where a room has none counted, its walls share the starting number. */
 function platesOn(job: Labouring, takeoff: RoomTakeoff, s: Specified): number {
-  // fittings of which some were counted are all that there are
-  if (takeoff.parts.some((part) => isFixture(part.kind) && part.kind !== 'fixing'))
-    return countOf(fixturesOn(takeoff, s), isOff);
+  // plates of which some were counted are all that there are
+  if (takeoff.parts.some(({ kind }) => PLATES.has(kind))) return countOf(fixturesOn(takeoff, s), isOff);
   return s.surface.id.endsWith('/field') ? setting(job, 'plates.room') / takeoff.walls.length : 0;
 }

@@ -1,5 +1,7 @@
-import { DEFAULTS, type DefaultKey } from '@kovelin/core/job/defaults.ts';
+import { soldIn } from '@kovelin/core/job/create.ts';
+import { DEFAULTS } from '@kovelin/core/job/defaults.ts';
 import { STARTING_PRODUCTS } from '@kovelin/core/job/library.ts';
+import { COUNTRIES, COUNTRY_ROWS, localPrice, type Country } from '@kovelin/core/job/region.ts';
 import { MATERIALS } from '@kovelin/core/job/vocabulary.ts';
 
 /** What is asked of the desk: a code and a size; `litres` null for a piece. */
@@ -19,9 +21,18 @@ const BUSY = 0.04;
 const STEP = 5;
 const NEAR = 0.01;
 
+/** What the starting list asks for it there; undefined: it is not on it. */
+function listed({ code, litres }: DeskItem, country: Country): number | undefined {
+  if (litres === null) {
+    const item = MATERIALS.find((known) => known === code);
+    return item && localPrice(DEFAULTS[`price.${item}`].value, country);
+  }
+  const product = STARTING_PRODUCTS.find((p) => p.code === code);
+  return product && soldIn(product, country).cans.find((can) => Math.abs(can.litres - litres) < NEAR)?.price;
+}
+
 /** A simulated trade counter: what it asks today for the starting paints and materials. */
 export class PriceDesk {
-  readonly currency = 'USD';
   constructor(
     private readonly random: () => number,
     private readonly now: () => Date,
@@ -33,14 +44,14 @@ export class PriceDesk {
   get at(): string {
     return this.now().toISOString();
   }
-  price({ code, litres }: DeskItem): DeskPrice {
-    const list =
-      litres === null
-        ? MATERIALS.includes(code as (typeof MATERIALS)[number])
-          ? DEFAULTS[`price.${code}` as DefaultKey].value
-          : undefined
-        : STARTING_PRODUCTS.find((p) => p.code === code)?.cans.find((can) => Math.abs(can.litres - litres) < NEAR)
-            ?.price;
+  /** Where it is asked from: the country named, else one that counts in the currency; null: it sells to none such. */
+  countryOf(currency: string, country?: string): Country | null {
+    const sells = (known: Country) => COUNTRY_ROWS[known].currency === currency;
+    return COUNTRIES.find((known) => sells(known) && (country === undefined || known === country)) ?? null;
+  }
+  price(item: DeskItem, country: Country): DeskPrice {
+    const { code, litres } = item;
+    const list = listed(item, country);
     return { code, litres, each: list === undefined ? null : Math.round((list * this.drift(code)) / STEP) * STEP };
   }
   /** The same all day, another tomorrow; each code in its own rhythm. */

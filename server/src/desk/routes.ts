@@ -3,7 +3,7 @@ import { jsonBody, noStore, refuse } from '../guard.ts';
 import type { DeskItem, PriceDesk } from './desk.ts';
 
 const MOST = 500;
-const EXPECTED = `Send {"currency": "USD", "items": [{"code": "...", "litres": 3.785 or null}]}, at most ${MOST} items.`;
+const EXPECTED = `Send {"currency": "USD", "country": "US", "items": [{"code": "...", "litres": 3.785 or null}]}, at most ${MOST} items.`;
 
 const isItem = (value: unknown): value is DeskItem => {
   const { code, litres } = (value ?? {}) as { code?: unknown; litres?: unknown };
@@ -19,19 +19,20 @@ export function deskRoutes(desk: PriceDesk): Router {
   const router = Router();
   router.use(noStore);
   router.post('/prices', jsonBody('100kb', EXPECTED), (request: Request, response: Response) => {
-    const { currency, items } = (request.body ?? {}) as { currency?: unknown; items?: unknown };
+    const { currency, country, items } = (request.body ?? {}) as Readonly<Record<string, unknown>>;
+    const from = desk.countryOf(String(currency), country === undefined ? undefined : String(country));
     if (!Array.isArray(items) || items.length > MOST || !items.every(isItem))
       refuse(response, 400, `This is not a list of items. ${EXPECTED}`);
-    else if (currency !== desk.currency)
-      refuse(response, 400, `This desk quotes in ${desk.currency} only. ${EXPECTED}`);
+    else if (!from)
+      refuse(response, 400, `This desk does not quote in ${String(currency).slice(0, 10)} there. ${EXPECTED}`);
     else if (desk.busy) refuse(response, 503, 'Nobody is at the desk just now; ask again.');
     else
       response.json({
         desk: 'Simulated trade counter',
         protocol: 1,
         at: desk.at,
-        currency: desk.currency,
-        prices: items.map((item) => desk.price(item)),
+        currency,
+        prices: items.map((item) => desk.price(item, from)),
       });
   });
   return router;

@@ -43,9 +43,9 @@ export function JobProvider({ session, children }: { session: JobSession; childr
   );
   const actions = useMemo(
     () => ({
-      select: (surface: string) => change({ surface, room: roomHere(session) }),
-      show: (room: string, surface: string) => change({ room, surface }),
-      goTo: (room: string) => change({ room, surface: '' }),
+      select: (surface: string) => change({ surface, room: roomHere(session), ask: '' }),
+      show: (room: string, surface: string) => change({ room, surface, ask: '' }),
+      goTo: (room: string) => change({ room, surface: '', ask: '' }),
     }),
     [session, change],
   );

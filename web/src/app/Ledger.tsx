@@ -1,8 +1,11 @@
 import { ledgerOf } from '@kovelin/core/whole/ledger.ts';
 import { Link, useLocation } from 'react-router';
-import { usePlan } from '../workers/whole.ts';
+import { lazy, Suspense, useState } from 'react';
+import { useAssumed, usePlan } from '../workers/whole.ts';
 import { useJob, useTakeoffs } from './job-context.ts';
 import { useSteps, type Facts } from './step.ts';
+
+const AssumedList = lazy(() => import('./AssumedList.tsx'));
 
 /** Always true: the job's sums, each a link to the step it comes from; what may go wrong stands last. */
 export function Ledger() {
@@ -23,7 +26,7 @@ export function Ledger() {
     <footer className="ledger" aria-label="Ledger" aria-busy={isFetching}>
       {ordered.map(({ to, label, isRisk, of }) => {
         const [text, value] = of(facts);
-        return (
+        const entry = (
           <Link
             key={label}
             to={`${to}${search}`}
@@ -35,7 +38,39 @@ export function Ledger() {
             <b>{text}</b>
           </Link>
         );
+        // beside the price that rests on it
+        return label === 'Price' ? [entry, <Assumed key="Rests on" />] : entry;
       })}
     </footer>
+  );
+}
+
+/** How many answers the price still rests on, each to be found; before the walks close it is a first guess. */
+function Assumed() {
+  const { state } = useJob();
+  const { data } = useAssumed(state.job);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const count = data?.open.length ?? 0;
+  const guessed = (data?.guessed.length ?? 0) > 0;
+  const answers = `${count} ${count === 1 ? 'answer' : 'answers'} assumed`;
+  return (
+    <>
+      <button
+        type="button"
+        className="entry"
+        data-entry="Rests on"
+        data-value={data ? count : ''}
+        disabled={!data || (count === 0 && !guessed)}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        <span>{guessed ? 'First guess' : 'Rests on'}</span>
+        <b>{!data ? 'working …' : count ? answers : guessed ? 'not all measured' : 'what was answered'}</b>
+      </button>
+      {anchor && data && (
+        <Suspense fallback={null}>
+          <AssumedList assumed={data} anchor={anchor} onClose={() => setAnchor(null)} />
+        </Suspense>
+      )}
+    </>
   );
 }

@@ -1,4 +1,4 @@
-import type { System } from '@kovelin/core/units/si.ts';
+import type { PaperSize } from '@kovelin/core/job/region.ts';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
 import { Sides } from './Sides.tsx';
@@ -10,15 +10,16 @@ const PAPERS = [
 
 interface PaperProps {
   readonly label: string;
-  readonly system: System;
+  /** The region's. */
+  readonly size: PaperSize;
   readonly children: ReactNode;
   /** More to press beside Print. */
   readonly tools?: ReactNode;
 }
 
 /** A sheet as it will be printed, on the reader's paper. */
-export function Paper({ label, system, children, tools }: PaperProps) {
-  const [paper, setPaper] = useState<'a4' | 'letter'>(system === 'imperial' ? 'letter' : 'a4');
+export function Paper({ label, size, children, tools }: PaperProps) {
+  const [paper, setPaper] = useState(size);
   return (
     <main className="sheet-view" aria-label={label}>
       <div className="sheet-tools">

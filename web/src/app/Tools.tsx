@@ -1,12 +1,17 @@
+import { lazy, Suspense, useState } from 'react';
 import { useJob } from './job-context.ts';
 import { SCHEME_WORDS, useScheme } from './scheme.ts';
 import { useTyping } from './typed.ts';
+
+const RegionDialog = lazy(() => import('./RegionDialog.tsx'));
 
 const SAVING = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved', gone: 'Deleted' } as const;
 
 /** Whether it is saved, undo and redo, units, the scheme, and the list of keys. */
 export function Tools({ onHelp }: { onHelp: () => void }) {
-  const { session, state } = useJob();
+  const view = useJob();
+  const { session, state } = view;
+  const [region, setRegion] = useState(false);
   const { next, toNext } = useScheme();
   const typing = useTyping();
   const other = state.job.units === 'imperial' ? 'metric' : 'imperial';
@@ -29,12 +34,26 @@ export function Tools({ onHelp }: { onHelp: () => void }) {
       >
         {state.job.units === 'imperial' ? 'ft in' : 'm mm'}
       </button>
+      <button
+        type="button"
+        className="tool"
+        onClick={() => setRegion(true)}
+        title="Where the job is"
+        aria-label="Where the job is"
+      >
+        {state.job.region.country === 'other' ? state.job.currency : state.job.region.country}
+      </button>
       <button type="button" className="tool" onClick={toNext} title="Light, dark, or for full daylight">
         {SCHEME_WORDS[next]}
       </button>
       <button type="button" className="tool" onClick={onHelp} aria-label="Keys">
         ?
       </button>
+      {region && (
+        <Suspense fallback={null}>
+          <RegionDialog view={view} onClose={() => setRegion(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -14,6 +14,11 @@ type Read = { ok: true; edit: Parameters<JobView['session']['edit']>[0] } | { ok
 function read(text: string, room: Room, seed: string): Read {
   const sheet = parseTapeSheet(text);
   const problems = sheet.problems.map((p) => `Line ${p.line}${p.column ? `, column ${p.column}` : ''}: ${p.message}`);
+  const [said] = sheet.said;
+  if (said)
+    problems.push(
+      `Line ${said.line}: a line “${said.said.kind}” says something of the job, not of these measures; import a whole sheet for that.`,
+    );
   const [first, second] = sheet.rooms;
   if (second)
     problems.push(

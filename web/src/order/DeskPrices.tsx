@@ -1,4 +1,5 @@
 import { readDeskPrices, type DeskPrices as Answer } from '@kovelin/core/exchange/instruments.ts';
+import { dayText } from '@kovelin/core/units/day-text.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { itemWord } from '@kovelin/core/words/work.ts';
@@ -17,14 +18,19 @@ class DeskProblem extends Error {
   }
 }
 
-async function askDesk(currency: string, items: readonly { code: string; litres: number | null }[]): Promise<Answer> {
+interface Question {
+  readonly currency: string;
+  readonly country: string;
+  readonly items: readonly { readonly code: string; readonly litres: number | null }[];
+}
+async function askDesk(question: Question): Promise<Answer> {
   const response = await fetch('/desk/prices', {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ currency, items }),
+    body: JSON.stringify(question),
   });
   if (response.ok) {
-    const answer = readDeskPrices(await response.text(), currency);
+    const answer = readDeskPrices(await response.text(), question.currency);
     if (answer.ok) return answer.value;
     throw new DeskProblem(answer.problems[0]?.message ?? '', false);
   }
@@ -47,8 +53,8 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
     ...pieces.map((m) => ({ code: m.item, litres: null })),
   ];
   const { data, error, isFetching, refetch } = useQuery({
-    queryKey: [job.id, 'desk', job.currency, items],
-    queryFn: () => askDesk(job.currency, items),
+    queryKey: [job.id, 'desk', job.currency, job.region.country, items],
+    queryFn: () => askDesk({ currency: job.currency, country: job.region.country, items }),
     enabled: false,
     staleTime: 5 * 60_000,
     retry: (count, problem) => count < 3 && !(problem instanceof DeskProblem && !problem.again),
@@ -93,7 +99,8 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
   return (
     <>
       <p className="hint">
-        The desk is asked only when you say so. A price taken stays, with its date, until another takes its place.
+        <b>Simulated: there is no shop behind this desk, and its prices are invented.</b> It is asked only when you say
+        so. A price taken stays, with its date, until another takes its place.
       </p>
       {error && (
         <p className="problem" role="alert">
@@ -108,7 +115,9 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
               <th>What</th>
               <th>Last known</th>
               <th>From</th>
-              <th>{data ? `The desk, ${data.at.slice(0, 10)}` : 'The desk'}</th>
+              <th>
+                {data ? `The simulated desk, ${dayText(data.at.slice(0, 10), job.region.dates)}` : 'The simulated desk'}
+              </th>
             </tr>
           </thead>
           <tbody>

@@ -1,12 +1,13 @@
 import { type Result, bad, good } from '@kovelin/core/units/problem.ts';
 import { ENDS, type Ends } from '@kovelin/core/job/limits.ts';
 import type { Product } from '@kovelin/core/job/paints.ts';
+import { PRIMER_KINDS, SCRUB_CLASSES } from '@kovelin/core/job/vocabulary.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { inOrder, said } from '@kovelin/core/units/word.ts';
-import { SHEEN } from '@kovelin/core/words/terms.ts';
-import { between, DraftField, Section } from '../app/fields.tsx';
+import { PRIMER, SHEEN } from '@kovelin/core/words/terms.ts';
+import { between, Choice, DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { ageWord } from './words.ts';
 
@@ -47,8 +48,42 @@ const dryFilm = between(
   (film) => `${Number((film * 1e6).toFixed(0))} um`,
 );
 
+interface CardProps {
+  readonly product: Product;
+  readonly view: WholeView;
+}
+const SCRUB_WORDS = {
+  1: '1: hardest',
+  2: '2: wipes well',
+  3: '3: 200 scrubs',
+  4: '4: 40 scrubs',
+  5: '5: hardly any',
+} as const;
+
+/** All that a primer is sold as doing: one that does everything asked saves a second. */
+function Serves({ product, view, set }: CardProps & { readonly set: (change: Partial<Product>) => unknown }) {
+  return (
+    <fieldset className="checks">
+      <legend>It does, besides</legend>
+      {PRIMER_KINDS.filter((kind) => kind !== 'none' && kind !== product.primer).map((kind) => (
+        <label key={kind} className="check">
+          <input
+            type="checkbox"
+            checked={product.serves.includes(kind)}
+            onChange={(event) => {
+              const rest = product.serves.filter((other) => other !== kind);
+              set({ serves: event.target.checked ? [...rest, kind] : rest });
+            }}
+          />{' '}
+          {said(PRIMER[kind], view.system)}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
 /** The job's own copy of a product: what its label says may be corrected here, and what it costs. */
-export function ProductCard({ product, view }: { product: Product; view: WholeView }) {
+export function ProductCard({ product, view }: CardProps) {
   const { session, system, state } = view;
   const set = (change: Partial<Product>) =>
     session.edit({ name: 'setProduct', args: { product: { ...product, ...change, source: 'your label' } } });
@@ -76,7 +111,7 @@ export function ProductCard({ product, view }: { product: Product; view: WholeVi
             onCommit={(porousRate) => set({ porousRate })}
           />
           <DraftField
-            label="Contrast ratio, %"
+            label="Contrast ratio in pale colours, %"
             value={String(Number((product.contrast * 100).toFixed(1)))}
             parse={percentIn(ENDS.contrast)}
             onCommit={(contrast) => set({ contrast })}
@@ -114,7 +149,16 @@ export function ProductCard({ product, view }: { product: Product; view: WholeVi
               return set({ solids: dry === null ? null : { ...solids, dry } });
             }}
           />
+          {product.role === 'finish' && (
+            <Choice
+              label="Wet-scrub class"
+              value={product.scrub === null ? '' : String(product.scrub)}
+              options={[['', 'not known'], ...SCRUB_CLASSES.map((n) => [String(n), SCRUB_WORDS[n]] as const)]}
+              onChange={(n) => void set({ scrub: SCRUB_CLASSES.find((known) => String(known) === n) ?? null })}
+            />
+          )}
         </div>
+        {product.role === 'primer' && <Serves product={product} view={view} set={set} />}
         <p className="hint">
           {solids &&
             `Solids and film spread ${formatSpread(theoreticalSpread(solids.volume, solids.dry), system)} before losses; the label rate rests. `}

@@ -1,5 +1,6 @@
 import { quoteOf } from '@kovelin/core/whole/quote.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
+import { dayText } from '@kovelin/core/units/day-text.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -13,7 +14,7 @@ import './order.css';
 /** The offer in plain words, as it goes to the client. */
 export default function QuoteSheet() {
   const view = useWhole();
-  const { state, system } = view;
+  const { state } = view;
   const { job } = state;
   const order = useOrder(view);
   const { data: options = [], isFetching, error } = useOptionPrices(job);
@@ -44,7 +45,7 @@ export default function QuoteSheet() {
   return (
     <Paper
       label="Quote"
-      system={system}
+      size={job.region.paper}
       tools={
         <>
           <Button variant="outlined" disabled={making} onClick={() => void make()}>
@@ -63,8 +64,9 @@ export default function QuoteSheet() {
     >
       <h1>{quote.job}</h1>
       <p className="sheet-facts">
-        {quote.client && `For ${quote.client}. `}Quote of {quote.date}, good until {quote.until}. About {quote.days}{' '}
-        working {quote.days === 1 ? 'day' : 'days'} for {quote.people === 1 ? 'one person' : `${quote.people} people`}.
+        {quote.client && `For ${quote.client}. `}Quote of {dayText(quote.date, job.region.dates)}, good until{' '}
+        {dayText(quote.until, job.region.dates)}. About {quote.days} working {quote.days === 1 ? 'day' : 'days'} for{' '}
+        {quote.people === 1 ? 'one person' : `${quote.people} people`}.
       </p>
       <table>
         <tbody>

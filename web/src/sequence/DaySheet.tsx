@@ -29,7 +29,7 @@ export default function DaySheet() {
   }
   if (!data || !order) return <PlanAwaited job={state.job} />;
   return (
-    <Paper label="Day sheet" system={system}>
+    <Paper label="Day sheet" size={state.job.region.paper}>
       <h1>{state.job.name}</h1>
       <p className="sheet-facts">
         {crew.people.map((p) => p.name).join(', ')} · {formatMinutes(order.labour.minutes)} of work

@@ -1,6 +1,6 @@
 import type { SystemValues } from '@kovelin/core/job/paints.ts';
 import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
-import { QUESTIONS } from '@kovelin/core/specify/questions.ts';
+import { QUESTIONS, type QuestionKey } from '@kovelin/core/specify/questions.ts';
 import type { Decided } from '@kovelin/core/specify/reasons.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
@@ -11,6 +11,7 @@ import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { MEMBER_WORDS, memberWord, pileSize } from '@kovelin/core/words/systems.ts';
 import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { WholeView } from '../app/whole.ts';
 import { Overrule } from './Overrule.tsx';
 
@@ -22,10 +23,12 @@ interface DecisionProps {
   readonly member: Member;
   /** Surfaces an overrule goes to. */
   readonly group: readonly string[];
+  /** Questions that nobody answered and that would turn it. */
+  readonly rests: readonly QuestionKey[];
 }
 
 /** A value with its because, what would change it, and a way to overrule it and back. */
-export function Decision({ view, s, member, group }: DecisionProps) {
+export function Decision({ view, s, member, group, rests }: DecisionProps) {
   const [open, setOpen] = useState(false);
   const [turning, setTurning] = useState(false);
   const { session, system } = view;
@@ -36,7 +39,10 @@ export function Decision({ view, s, member, group }: DecisionProps) {
   const say = (value: SystemValues[Member]) => said(memberWord(member, value as never), system);
   const title = said(MEMBER_WORDS[member], system);
   return (
-    <div className={overruled ? 'decision overruled' : 'decision'} data-member={member}>
+    <div
+      className={overruled ? 'decision overruled' : rests.length ? 'decision assumed' : 'decision'}
+      data-member={member}
+    >
       <div className="decision-head">
         <span>{heading(title, system)}</span>
         <button
@@ -72,6 +78,7 @@ export function Decision({ view, s, member, group }: DecisionProps) {
       ) : (
         decided.because.map((reason) => <p key={reason.rule}>because {said(reasonWord(reason), system)}</p>)
       )}
+      {!overruled && rests.length > 0 && <Resting s={s} rests={rests} />}
       {member === 'prep' && <PrepSteps s={s} system={system} />}
       <details className="turns" onToggle={(event) => setTurning(event.currentTarget.open)}>
         <summary>What would change it?</summary>
@@ -79,6 +86,23 @@ export function Decision({ view, s, member, group }: DecisionProps) {
       </details>
       {open && <Overrule member={member} value={effective(decided)} system={system} onPick={decide} s={s} />}
     </div>
+  );
+}
+
+/** What was assumed for it, each a link to its question. */
+function Resting({ s, rests }: { s: Specified; rests: readonly QuestionKey[] }) {
+  const to = (ask: QuestionKey) =>
+    `?${new URLSearchParams({ room: s.surface.room, surface: s.surface.id, ask }).toString()}`;
+  return (
+    <p className="resting">
+      <i>assumed</i>{' '}
+      {rests.map((key, i) => (
+        <span key={key}>
+          {i > 0 && ', '}
+          <Link to={to(key)}>{QUESTIONS.find((q) => q.key === key)?.short.toLowerCase()}</Link>
+        </span>
+      ))}
+    </p>
   );
 }
 

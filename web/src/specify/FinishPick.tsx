@@ -66,9 +66,15 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
         onChange={(product) => set({ product })}
       />
       <DraftField
-        key={s.product.id}
-        label="Opacity on the label (per cent or class)"
-        value={`${Number((s.product.contrast * 100).toFixed(2))} %, class ${hidingClass(s.product.contrast)}`}
+        key={`${s.product.id} ${s.colour.id}`}
+        label={
+          s.opacity.from === 'starting'
+            ? 'Opacity in this colour: a starting value'
+            : s.opacity.from === 'known'
+              ? 'Opacity in this colour (per cent or class)'
+              : 'Opacity on the label (per cent or class)'
+        }
+        value={`${Number((s.opacity.contrast * 100).toFixed(2))} %, class ${hidingClass(s.opacity.contrast)}`}
         parse={between(
           (text) => {
             const own = text.replace(/,? *class [1-4]$/, (tail) => (/^\s*class/i.test(text) ? tail : ''));
@@ -77,8 +83,32 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
           ENDS.contrast,
           (ratio) => `${Number((ratio * 100).toFixed(2))} %`,
         )}
-        onCommit={(contrast) => session.edit({ name: 'setProduct', args: { product: { ...s.product, contrast } } })}
+        onCommit={(contrast) =>
+          session.edit({
+            name: 'setProduct',
+            args: { product: { ...s.product, inColour: { ...s.product.inColour, [s.colour.id]: contrast } } },
+          })
+        }
       />
+      {s.opacity.from === 'starting' && (
+        <p className="hint">
+          {Number((s.product.contrast * 100).toFixed(1))} % on the label is for pale colours; this one hides worse.
+          Write its own figure where you know it.
+        </p>
+      )}
+      {s.opacity.from === 'known' && (
+        <button
+          type="button"
+          className="link"
+          onClick={() => {
+            const others = Object.entries(s.product.inColour).filter(([id]) => id !== s.colour.id);
+            const inColour = Object.fromEntries(others);
+            session.edit({ name: 'setProduct', args: { product: { ...s.product, inColour } } });
+          }}
+        >
+          Back to the label’s {Number((s.product.contrast * 100).toFixed(1))} %
+        </button>
+      )}
       <DraftField
         key={`${s.product.id} at`}
         label="… measured at a spread of"

@@ -9,7 +9,9 @@ import { SHEEN, THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { exportSchedule } from '../store/take-out.ts';
+import type { SystemValues } from '@kovelin/core/job/paints.ts';
 import type { WholeView } from '../app/whole.ts';
+import { useAssumed } from '../workers/whole.ts';
 
 /** Surface by surface: the finish schedule of the room. */
 export function FinishSchedule({ view }: { view: WholeView }) {
@@ -19,6 +21,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
   const groups = together ? alike(all) : all.map((s) => [s]);
   const here = all.find((s) => s.surface.id === surface?.id);
   const gone = orphans(view.state.shown);
+  const { data: assumed } = useAssumed(view.state.job);
   return (
     <div className="entry-panel">
       <div className="panel-head">
@@ -75,6 +78,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                             .join(', ')}
                         </small>
                       )}
+                    <Assumed members={assumed?.members[s.surface.id] ?? []} system={system} />
                   </th>
                   <td className="number">
                     {formatArea(
@@ -97,5 +101,15 @@ export function FinishSchedule({ view }: { view: WholeView }) {
         </table>
       </div>
     </div>
+  );
+}
+
+/** What of a row rests on answers that nobody gave. */
+function Assumed({ members, system }: { members: readonly (keyof SystemValues)[]; system: WholeView['system'] }) {
+  if (!members.length) return null;
+  return (
+    <small>
+      <i className="assumed">assumed</i> {members.map((member) => said(MEMBER_WORDS[member], system)).join(', ')}
+    </small>
   );
 }

@@ -3,6 +3,7 @@ import { alike } from '@kovelin/core/specify/alike.ts';
 import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { dayText } from '@kovelin/core/units/day-text.ts';
 import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { heading, inOrder, said } from '@kovelin/core/units/word.ts';
@@ -19,9 +20,11 @@ export default function FinishSheet() {
   const view = useWhole();
   const { derived, state, system } = view;
   const rooms = [...groupBy(derived.surfaces, (s) => s.surface.room)];
-  const cautions = [...new Set(derived.surfaces.flatMap((s) => cautionsOf(s).map((c) => c.rule)))];
+  const cautions = [
+    ...new Map(derived.surfaces.flatMap((s) => cautionsOf(s).map((c) => [c.rule, c] as const))).values(),
+  ];
   return (
-    <Paper label="Finish schedule" system={system}>
+    <Paper label="Finish schedule" size={state.job.region.paper}>
       <h1>{state.job.name}: finish schedule</h1>
       {rooms.map(([room, surfaces]) => (
         <section key={room}>
@@ -47,9 +50,9 @@ export default function FinishSheet() {
         </section>
       ))}
       <h2>Take care</h2>
-      {cautions.map((rule) => (
-        <p key={rule} className="sheet-facts">
-          {said(reasonWord({ rule, with: {} }), system)}
+      {cautions.map((caution) => (
+        <p key={caution.rule} className="sheet-facts">
+          {said(reasonWord(caution), system)}
         </p>
       ))}
       <p className="hint">
@@ -68,7 +71,7 @@ function Row({ group, view: { system, state } }: { group: readonly Specified[]; 
   const dose = effective(conditioner);
   const notes = warningsOf(s).map((w) => {
     const date = state.job.noted[`${s.surface.id}|${w.reason.rule}`];
-    return `${said(reasonWord(w.reason), system)}${date ? ` (insisted on, ${date})` : ''}`;
+    return `${said(reasonWord(w.reason), system)}${date ? ` (insisted on, ${dayText(date, state.job.region.dates)})` : ''}`;
   });
   return (
     <tr>

@@ -1,5 +1,9 @@
+import { startingPaint } from '@kovelin/core/job/create.ts';
+import type { Product } from '@kovelin/core/job/paints.ts';
+import { roomScope } from '@kovelin/core/job/scope.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { cautionsOf, warningsOf } from '@kovelin/core/specify/warnings.ts';
+import { dayText } from '@kovelin/core/units/day-text.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { phrase, said, type Word } from '@kovelin/core/units/word.ts';
 import { reasonWord, type RuleId } from '@kovelin/core/words/reasons.ts';
@@ -11,7 +15,10 @@ type Props = { readonly view: WholeView; readonly s: Specified };
 function useNotes({ view }: Props) {
   const { session, state } = view;
   return {
-    dateOf: (key: string) => state.shown.noted[key],
+    dateOf: (key: string) => {
+      const day = state.shown.noted[key];
+      return day && dayText(day, state.shown.region.dates);
+    },
     note: (key: string, on: boolean) => session.edit({ name: 'note', args: { key, date: on ? today() : null } }),
   };
 }
@@ -25,6 +32,7 @@ export function Warnings(props: Props) {
     return (
       <div key={reason.rule} className="warned" role="alert">
         <p className="problem">{said(reasonWord(reason), props.view.system)}</p>
+        {reason.rule === 'warn.wet-room' && <WetRoomPaint {...props} />}
         {insisted && (
           <label className="check">
             <input type="checkbox" checked={date !== undefined} onChange={(event) => note(key, event.target.checked)} />
@@ -44,7 +52,7 @@ export function Cautions(props: Props) {
   return (
     <section className="section" aria-label="Cautions">
       <h3>Take care</h3>
-      {list.map(({ rule }) => {
+      {list.map(({ rule, with: used }) => {
         const key = `${props.s.surface.room}|${rule}`;
         const date = dateOf(key);
         return (
@@ -53,7 +61,7 @@ export function Cautions(props: Props) {
               {said(CAUTION_WORDS[rule] ?? rule, props.view.system)}{' '}
               <small>{date ? `read ${date}` : 'not read yet'}</small>
             </summary>
-            <p>{said(reasonWord({ rule, with: {} }), props.view.system)}</p>
+            <p>{said(reasonWord({ rule, with: used }), props.view.system)}</p>
             <button type="button" className="take" onClick={() => note(key, date === undefined)}>
               {date ? 'Not read after all' : 'Read'}
             </button>
@@ -64,11 +72,32 @@ export function Cautions(props: Props) {
   );
 }
 
+/** One click: a paint made for wet rooms, from the job or the starting ones, on all surfaces of the kind in the room. */
+function WetRoomPaint({ view, s }: Props) {
+  const { session, state } = view;
+  const isMade = ({ family }: Product) => family === 'wet-room';
+  const product = Object.values(state.shown.products).find(isMade) ?? startingPaint(state.shown, isMade);
+  if (!product) return null;
+  const scope = s.finishFrom === s.surface.id ? s.surface.id : roomScope(s.surface.room, s.surface.kind);
+  return (
+    <button
+      type="button"
+      className="take"
+      onClick={() => session.run({ name: 'takeUp', args: { scope, product, colour: s.colour.id } })}
+    >
+      Take {product.name}
+    </button>
+  );
+}
+
 const CAUTION_WORDS: Readonly<Partial<Record<RuleId, Word>>> = {
   'caution.lead': 'Lead',
   'caution.asbestos': 'Asbestos',
   'caution.dust': 'Dust',
   'caution.solvent': 'Solvents and rags',
   'caution.electricity': 'Electricity behind plates',
+  'caution.wax-rags': 'Waxy rags',
+  'caution.stairs': 'Over stairs',
+  'caution.height': 'High up',
   'caution.damp': phrase`Damp and ${THE.mould}`,
 };

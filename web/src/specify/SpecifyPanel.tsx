@@ -1,4 +1,6 @@
 import { alike } from '@kovelin/core/specify/alike.ts';
+import { restsOf } from '@kovelin/core/specify/rests.ts';
+import { isChalkType, isClear } from '@kovelin/core/specify/system.ts';
 import { doubts } from '@kovelin/core/specify/hiding.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
@@ -28,6 +30,7 @@ const MEMBERS: readonly Member[] = [
   'brush',
   'style',
   'conditioner',
+  'seal',
 ];
 
 /** The order a painter thinks in: what is there, what goes on it, how that will look. */
@@ -42,8 +45,10 @@ interface PanelProps {
   readonly view: WholeView;
   readonly side: Side;
   readonly onSide: (side: Side) => void;
+  /** The question to begin with; null: the first that is open. */
+  readonly ask: string | null;
 }
-export function SpecifyPanel({ view, side, onSide }: PanelProps) {
+export function SpecifyPanel({ view, side, onSide, ask }: PanelProps) {
   const { specified: s, takeoff, system } = view;
   if (!s || !takeoff) return <aside className="panel" aria-label="Selected surface" />;
   return (
@@ -54,7 +59,7 @@ export function SpecifyPanel({ view, side, onSide }: PanelProps) {
       </p>
       <Sides label="About this surface" sides={SIDE_WORDS} value={side} onChange={onSide} fullWidth />
       <Warnings view={view} s={s} />
-      {side === 'there' && <Survey view={view} s={s} />}
+      {side === 'there' && <Survey view={view} s={s} ask={ask} />}
       {side === 'on' && <GoesOn view={view} s={s} />}
       {side === 'look' && <WillLook view={view} s={s} />}
       {side !== 'look' && <Cautions view={view} s={s} />}
@@ -68,6 +73,8 @@ function GoesOn({ view, s }: { view: WholeView; s: Specified }) {
   const [practice, setPractice] = useState(false);
   const inRoom = derived.surfaces.filter((other) => other.surface.room === s.surface.room);
   const group = alike(inRoom).find((list) => list.includes(s)) ?? [s];
+  const room = view.state.shown.rooms.byId[s.surface.room];
+  const rests = room && restsOf(view.state.shown, s, room);
   return (
     <>
       <FinishPick view={view} s={s} />
@@ -85,12 +92,13 @@ function GoesOn({ view, s }: { view: WholeView; s: Specified }) {
             overrule all {group.length} surfaces of the room with this system
           </label>
         )}
-        {MEMBERS.map((member) => (
+        {MEMBERS.filter((member) => member !== 'seal' || isChalkType(s)).map((member) => (
           <Decision
             key={member}
             view={view}
             s={s}
             member={member}
+            rests={rests?.get(member) ?? []}
             group={together ? group.map((g) => g.surface.id) : [s.surface.id]}
           />
         ))}
@@ -106,6 +114,12 @@ function GoesOn({ view, s }: { view: WholeView; s: Specified }) {
 }
 
 function WillLook({ view, s }: { view: WholeView; s: Specified }) {
+  if (isClear(s))
+    return (
+      <Section title="How many coats?">
+        <p className="hint">A clear finish hides nothing: two coats protect what it lies on.</p>
+      </Section>
+    );
   return (
     <>
       <Section title="How many coats?">

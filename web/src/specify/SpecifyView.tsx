@@ -6,6 +6,7 @@ import { coatsWord } from '@kovelin/core/words/systems.ts';
 import { SHEEN } from '@kovelin/core/words/terms.ts';
 import Slider from '@mui/material/Slider';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { useWhole, type WholeView } from '../app/whole.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { FinishSchedule } from './FinishSchedule.tsx';
@@ -32,7 +33,21 @@ function unevenness(s: Specified, stage: Stage): Pick<Coat, 'thin' | 'cut'> {
 export default function SpecifyView() {
   const view = useWhole();
   const [stage, setStage] = useState<Stage>('hidden');
-  const [side, setSide] = useState<Side>('on');
+  const [chosen, setSide] = useState<Side>('on');
+  const [params, setParams] = useSearchParams();
+  const ask = params.get('ask');
+  const side = ask ? 'there' : chosen;
+  const toSide = (next: Side) => {
+    setSide(next);
+    if (ask)
+      setParams(
+        (now) => {
+          now.delete('ask');
+          return now;
+        },
+        { replace: true },
+      );
+  };
   const { takeoff, derived, surface, specified, system } = view;
   if (!takeoff || !takeoff.surfaces.length)
     return (
@@ -84,7 +99,7 @@ export default function SpecifyView() {
         />
         <FinishSchedule view={view} />
       </main>
-      <SpecifyPanel key={surface?.id} view={view} side={side} onSide={setSide} />
+      <SpecifyPanel key={`${surface?.id} ${ask ?? ''}`} view={view} side={side} ask={ask} onSide={toSide} />
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
+import { HOW_MANY, ROOM_HOLES } from '@kovelin/core/job/library.ts';
 import { layered, roomScope } from '@kovelin/core/job/scope.ts';
 import type { Survey as Answers, ZoneSurvey } from '@kovelin/core/job/surveyed.ts';
 import {
@@ -38,27 +39,39 @@ type Set = (change: Partial<Answers>) => void;
 type Props = { readonly view: WholeView; readonly s: Specified };
 
 /** What is there now, asked one thing at a time; answers fall back on the room's and the job's. */
-export function Survey({ view, s }: Props) {
+export function Survey({ view, s, ask }: Props & { readonly ask: string | null }) {
   const { session, state, takeoff } = view;
   const [wide, setWide] = useState(false);
-  const [key, setKey] = useState<QuestionKey | null>(null);
+  const [key, setKey] = useState<QuestionKey | null>(QUESTIONS.find((q) => q.key === ask)?.key ?? null);
+  // what was asked before this, and passed over: not asked again by itself
+  const [trail, setTrail] = useState<readonly QuestionKey[]>([]);
   const scope = wide ? roomScope(s.surface.room, s.surface.kind) : s.surface.id;
   const given = layered<Partial<Answers>>(state.shown.survey, s.surface, {});
   const asked = QUESTIONS.filter((q) => q.asked(s));
-  const open = asked.find((q) => q.key === key) ?? asked.find((q) => !answered(given, q.key)) ?? null;
+  const isOpen = (q: Question) => !answered(given, q.key);
+  const open = asked.find((q) => q.key === key) ?? asked.find(isOpen) ?? null;
   const set: Set = (change) => {
-    // an answer does not take its question away: a test may follow, or more than one answer
+    // more than one answer may be given, so an answer does not take its question away
     if (open) setKey(open.key);
     session.run({ name: 'setSurvey', args: { scope, set: change } });
   };
   const next = (from: QuestionKey) => {
     const at = asked.findIndex((q) => q.key === from);
     const later = [...asked.slice(at + 1), ...asked.slice(0, at)];
-    setKey(later.find((q) => !answered(given, q.key))?.key ?? asked[at + 1]?.key ?? null);
+    setTrail([...trail, from]);
+    setKey((later.find((q) => isOpen(q) && !trail.includes(q.key)) ?? asked[at + 1])?.key ?? null);
   };
+  const back = () => {
+    setKey(trail.at(-1) ?? null);
+    setTrail(trail.slice(0, -1));
+  };
+  const tests = asked.filter(
+    (q) => q.key !== open?.key && TESTS.find((t) => t.id === q.test)?.helps(s) && answered(given, q.key),
+  );
   const count = asked.filter((q) => answered(given, q.key)).length;
   return (
     <Section title="What is there now" extra={<small>{`${count} of ${asked.length} answered`}</small>}>
+      <RoomHoles view={view} s={s} />
       <p className="read-back">{heading(readBack(s), view.system)}</p>
       {s.surface.kind !== 'ceiling' && (
         <label className="check">
@@ -67,9 +80,27 @@ export function Survey({ view, s }: Props) {
         </label>
       )}
       {open ? (
-        <Asked key={open.key} view={view} s={s} question={open} set={set} onNext={() => next(open.key)} />
+        <Asked
+          key={open.key}
+          view={view}
+          s={s}
+          question={open}
+          set={set}
+          onNext={() => next(open.key)}
+          onBack={trail.length ? back : null}
+        />
       ) : (
         <p className="hint">Every question about this surface is answered.</p>
+      )}
+      {tests.length > 0 && (
+        <p className="hint">
+          A test on the spot would tell more:{' '}
+          {tests.map((q) => (
+            <button key={q.key} type="button" className="link" onClick={() => setKey(q.key)}>
+              {TESTS.find((t) => t.id === q.test)?.title.toLowerCase()}
+            </button>
+          ))}
+        </p>
       )}
       <ul className="answers" aria-label="Answers">
         {asked.map((q) => (
@@ -78,7 +109,7 @@ export function Survey({ view, s }: Props) {
               {q.short}
             </button>
             <span>
-              {answer(q, s, view.system)} {!answered(given, q.key) && <small>starting value</small>}
+              {answer(q, s, view.system)} {isOpen(q) && <small className="assumed">assumed</small>}
             </span>
           </li>
         ))}
@@ -109,8 +140,10 @@ interface AskedProps extends Props {
   readonly question: Question;
   readonly set: Set;
   readonly onNext: () => void;
+  /** null: nothing was asked before it. */
+  readonly onBack: (() => void) | null;
 }
-function Asked({ view, s, question: q, set, onNext }: AskedProps) {
+function Asked({ view, s, question: q, set, onNext, onBack }: AskedProps) {
   const test = TESTS.find((t) => t.id === q.test);
   return (
     <fieldset className="asked" data-question={q.key}>
@@ -125,8 +158,7 @@ function Asked({ view, s, question: q, set, onNext }: AskedProps) {
               aria-pressed={o.isNow(s.survey)}
               onClick={() => {
                 set(o.set(s.survey));
-                // a test may follow an answer that nobody knows
-                if (q.form === 'one' && !o.unsure) onNext();
+                if (q.form === 'one') onNext();
               }}
             >
               {said(o.label, view.system)}
@@ -164,6 +196,16 @@ function Asked({ view, s, question: q, set, onNext }: AskedProps) {
           {q.form === 'many' && s.survey[q.key as 'stains' | 'touched'].length === 0 ? 'None' : 'That is all'}
         </button>
       )}
+      <div className="row-buttons">
+        {onBack && (
+          <button type="button" className="link" onClick={onBack}>
+            Back
+          </button>
+        )}
+        <button type="button" className="link" onClick={onNext}>
+          Skip
+        </button>
+      </div>
       {test?.helps(s) && <Test view={view} s={s} test={test} set={set} onNext={onNext} />}
     </fieldset>
   );
@@ -225,6 +267,34 @@ function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: 
         </div>
       )}
     </div>
+  );
+}
+
+const HOW_MANY_WORDS = { none: 'None', few: 'A few', some: 'Some', many: 'Many' } as const;
+/** Asked once for all of a room; surfaces that were counted go by their own count. */
+function RoomHoles({ view, s }: Props) {
+  const { session, state } = view;
+  const { room } = s.surface;
+  const said = state.shown.survey[`${room}:wall`]?.repairs;
+  const now = HOW_MANY.find((how) => JSON.stringify(ROOM_HOLES[how].wall) === JSON.stringify(said));
+  return (
+    <fieldset className="asked once" data-question="room-holes">
+      <legend>Holes and dents in this room</legend>
+      <div className="options">
+        {HOW_MANY.map((how) => (
+          <button
+            key={how}
+            type="button"
+            className="option"
+            aria-pressed={how === now}
+            onClick={() => session.run({ name: 'setHoles', args: { room, how } })}
+          >
+            {HOW_MANY_WORDS[how]}
+          </button>
+        ))}
+      </div>
+      {!said && <small className="assumed">assumed: none</small>}
+    </fieldset>
   );
 }
 

@@ -1,17 +1,26 @@
 import { newJob } from '@kovelin/core/job/create.ts';
 import { newRoom, seededIds } from '@kovelin/core/job/blank.ts';
+import { COUNTRIES, COUNTRY_ROWS, type Country } from '@kovelin/core/job/region.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { db, newRow, type JobRow } from './db.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
-import { ownedBefore } from './kept.ts';
+import { ownedBefore, regionBefore } from './kept.ts';
 
 /** Whole jobs: made, copied, removed and brought in. Each a single transaction; what cannot be written throws. */
 const put = (job: Job): Promise<string> => db.jobs.add(newRow(job, freshId()));
 
+/** As the browser's language says: en-GB is British, plain German is Germany's. */
+function countryHere(): Country {
+  const [language = '', place = ''] = navigator.language.split('-');
+  const named = (code: string) => COUNTRIES.find((country) => country === code.toUpperCase());
+  return named(place) ?? named(language) ?? 'other';
+}
+
 export async function createJob(id: string, name: string): Promise<string> {
-  const units = navigator.language === 'en-US' ? 'imperial' : 'metric';
-  const job = newJob(id, name, units, [newRoom(`${id}r`, 'Room 1', seededIds(`${id}r`), units)]);
+  const country = (await regionBefore()) ?? countryHere();
+  const { units } = COUNTRY_ROWS[country];
+  const job = newJob(id, name, units, [newRoom(`${id}r`, 'Room 1', seededIds(`${id}r`), units)], country);
   // what was owned in other jobs still is
   return put({ ...job, owned: await ownedBefore() });
 }

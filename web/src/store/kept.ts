@@ -1,4 +1,5 @@
 import type { PriceColumns } from '@kovelin/core/exchange/price-list.ts';
+import { COUNTRIES, type Country } from '@kovelin/core/job/region.ts';
 import { db } from './db.ts';
 
 /** What is remembered from job to job. */
@@ -16,6 +17,14 @@ export async function rememberOwned(key: string, pieces: number): Promise<void> 
     await db.kept.put({ key: OWNED, value: pieces ? { ...rest, [key]: pieces } : rest });
   });
 }
+
+const REGION = 'region';
+/** Where the last job was; null: nobody said yet. */
+export async function regionBefore(): Promise<Country | null> {
+  const row = await db.kept.get(REGION);
+  return COUNTRIES.find((country) => country === row?.value) ?? null;
+}
+export const rememberRegion = (country: Country): Promise<unknown> => db.kept.put({ key: REGION, value: country });
 
 const columnsKey = (headings: readonly string[]) => `columns|${headings.join('|')}`;
 /** The columns chosen for a list with these headings, the last time. */

@@ -1,4 +1,3 @@
-import { rows } from '@kovelin/core/job/table.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
@@ -27,8 +26,8 @@ export async function exportSchedule(job: Job, surfaces: readonly Specified[]): 
 }
 
 export async function exportTapeSheet(job: Job): Promise<void> {
-  const { formatTapeSheet } = await import('@kovelin/core/exchange/tapesheet-write.ts');
-  download(`${fileName(job)}.tape`, formatTapeSheet(rows(job.rooms), job.units), 'text/plain');
+  const { formatJobSheet } = await import('@kovelin/core/exchange/job-sheet-write.ts');
+  download(`${fileName(job)}.tape`, formatJobSheet(job), 'text/plain');
 }
 
 /** The plan and the elevations of one room, to scale, with dimensions. */

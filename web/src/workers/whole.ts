@@ -1,5 +1,5 @@
 import type { Job } from '@kovelin/core/job/types.ts';
-import { WHOLE } from '@kovelin/core/whole/inputs.ts';
+import { SPECIFIED, WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
 import { useQuery } from '@tanstack/react-query';
 import { askers } from './ask.ts';
@@ -26,6 +26,19 @@ async function settling(signal: AbortSignal): Promise<void> {
       clearTimeout(wait);
       reject(signal.reason as Error);
     });
+  });
+}
+
+/** What nobody answered, found when the plan is there: it may wait, the plan may not. */
+export function useAssumed(job: Job) {
+  const key = keyOf(job, SPECIFIED);
+  const { data } = usePlan(job);
+  return useQuery({
+    ...AS_LONG_AS_ASKED,
+    enabled: data !== undefined,
+    queryKey: ['assumed', job.id, key],
+    queryFn: ({ signal }) => ask((api) => api.assumed(keyOf(job, WHOLE), inputsOf(job, WHOLE)), signal),
+    placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
 }
 

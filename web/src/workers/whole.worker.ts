@@ -8,6 +8,7 @@ import { optionPrice, type OptionPrice } from '@kovelin/core/whole/options.ts';
 import { schoolPrice, SCHOOLS, type SchoolPrice } from '@kovelin/core/whole/schools.ts';
 import type { WholeInput } from '@kovelin/core/whole/inputs.ts';
 import { orderedOf, type Ordered } from '@kovelin/core/whole/ledger.ts';
+import { assumedIn, type Assumed } from '@kovelin/core/whole/rests.ts';
 import { baseDays, baseOrder, basePlan, wholeOf } from '@kovelin/core/whole/whole.ts';
 import { expose } from 'comlink';
 
@@ -33,6 +34,10 @@ const api = {
       days: baseDays(mine),
       ordered: orderedOf(baseOrder(mine)),
     };
+  },
+  /** What the price rests on although nobody said so; asked with the same job as the plan. */
+  assumed(key: string, job: WholeInput): Assumed {
+    return assumedIn(known(key, job));
   },
   school(key: string, job: WholeInput, index: number): SchoolPrice {
     const school = SCHOOLS[index];

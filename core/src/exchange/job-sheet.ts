@@ -1,0 +1,199 @@
+import { applyEdit, type Edit } from '../job/edits.ts';
+import { startingPaint } from '../job/create.ts';
+import { nearest, scopesOf } from '../job/scope.ts';
+import { rows, type Id, type Scope } from '../job/table.ts';
+import type { Crew } from '../job/crew.ts';
+import type { Room } from '../job/measured.ts';
+import type { Product } from '../job/paints.ts';
+import type { Job } from '../job/types.ts';
+import { FAMILIES, SURFACE_KINDS } from '../job/vocabulary.ts';
+import { takeoffJob } from '../measure/takeoff.ts';
+import { bad, good, type Result } from '../units/problem.ts';
+import type { FinishLine, JobLine, SheetScope, SurveyLine } from './job-lines.ts';
+
+/** A line that says something of the job, and the room it stands in; null: before the first. */
+export interface SaidLine {
+  readonly line: number;
+  readonly room: Room | null;
+  readonly said: JobLine;
+}
+
+/** What a sheet says of its job, done to it line by line. Errors: the line, and what would be accepted. */
+export function applyLines(start: Job, lines: readonly SaidLine[]): Result<Job> {
+  let job = start;
+  const crew: { people: Crew['people'][number][]; hours: Crew['hours'] } = { people: [], hours: start.crew.hours };
+  for (const one of lines) {
+    const edits = one.said.kind === 'crew' ? hired(job, crew, one.said) : editsOf(job, one, one.said);
+    if (typeof edits === 'string') return bad(edits, { line: one.line });
+    for (const edit of edits) {
+      const done = applyEdit(job, edit);
+      if (!done.ok) return bad(done.problems[0]?.message ?? '', { line: one.line });
+      job = done.value.job;
+    }
+  }
+  return good(job);
+}
+
+const ORDER_OF_CREW = 'A crew is one to three people.';
+function hired(
+  job: Job,
+  crew: { people: Crew['people'][number][]; hours: Crew['hours'] },
+  { name, hours, day }: Extract<JobLine, { kind: 'crew' }>,
+): Edit[] | string {
+  if (crew.people.length === 3) return ORDER_OF_CREW;
+  const usual = job.crew.people[0]?.day ?? 0;
+  crew.people.push({ id: `person-${crew.people.length + 1}`, name, day: day ?? usual });
+  if (hours) crew.hours = hours;
+  return [{ name: 'setCrew', args: { set: { people: [...crew.people], hours: crew.hours } } }];
+}
+
+function editsOf(job: Job, { room }: SaidLine, said: Exclude<JobLine, { kind: 'crew' }>): Edit[] | string {
+  switch (said.kind) {
+    case 'region':
+      // the units of the sheet hold
+      return [
+        { name: 'moveTo', args: { country: said.country } },
+        { name: 'setUnits', args: { units: job.units } },
+      ];
+    case 'air':
+      return [{ name: 'setAir', args: { set: said.air } }];
+    case 'use':
+      return room
+        ? [{ name: 'setRoom', args: { room: room.id, set: { use: said.use } } }]
+        : 'What a room is used for stands below its name.';
+    case 'paint': {
+      const like = paintNamed(job, said.like);
+      if (!like) return unknownPaint(job, said.like);
+      const { spread, contrast, recoat, scrub } = said;
+      const product: Product = {
+        ...like,
+        id: said.id,
+        name: said.name,
+        labelRate: spread ?? like.labelRate,
+        contrast: contrast ?? like.contrast,
+        recoat: recoat ?? like.recoat,
+        scrub: scrub ?? like.scrub,
+        code: '',
+        source: 'the tape sheet',
+      };
+      return [{ name: 'setProduct', args: { product } }];
+    }
+    case 'survey':
+      return surveyed(job, room, said);
+    case 'finish':
+      return finished(job, room, said);
+  }
+}
+
+/** Scopes that a sheet's words stand for, here or in the whole job. */
+function scopesFor(room: Room | null, { kind, label }: SheetScope): Scope[] | string {
+  if (kind) return [`${room?.id ?? 'all'}:${kind}`];
+  if (!room) return `“${label}” stands in a room; before the first room say walls, ceiling or trim.`;
+  const id = surfaceOf(room, label);
+  if (id) return [id];
+  const known = [...rows(room.walls), ...rows(room.openings)].map((item) => item.label).slice(0, 30);
+  return `There is no “${label}” in ${room.name}; walls, ceiling, trim and ${known.join(', ')} are there.`;
+}
+
+/** A wall is its field, a door its leaf, a window its sash, a part its faces, unless the piece is said: d1/casing. */
+function surfaceOf(room: Room, written: string): Id | null {
+  const [label = '', ...piece] = written.split('/');
+  if (label === 'here') return `${room.id}/${piece.join('/')}`;
+  const wall = rows(room.walls).find((w) => w.label === label);
+  const opening = rows(room.openings).find((o) => o.label === label);
+  const part = rows(room.parts).find((p) => p.label === label);
+  const owner = wall ?? opening ?? part;
+  if (!owner) return null;
+  const usual = wall ? 'field' : opening ? (opening.kind === 'window' ? 'sash' : 'leaf') : 'faces';
+  const rest = piece.length ? piece.map((name) => rows(room.parts).find((p) => p.label === name)?.id ?? name) : [usual];
+  return [owner.id, ...rest].join('/');
+}
+
+function surveyed(job: Job, room: Room | null, { scope, set, holes }: SurveyLine): Edit[] | string {
+  const scopes = scopesFor(room, scope);
+  if (typeof scopes === 'string') return scopes;
+  if (holes && !room) return 'Holes are said below the name of a room.';
+  return [
+    ...(holes && room ? [{ name: 'setHoles', args: { room: room.id, how: holes } } as const] : []),
+    ...(Object.keys(set).length ? [{ name: 'setSurveys', args: { scopes, set } } as const] : []),
+  ];
+}
+
+const paintNamed = (job: Job, wanted: string): Product | undefined => {
+  const is = (p: Product) => p.id === wanted || p.name.toLowerCase() === wanted.toLowerCase();
+  return Object.values(job.products).find(is) ?? startingPaint(job, is);
+};
+const unknownPaint = (job: Job, wanted: string): string =>
+  `“${wanted}” is no paint of this job; ${Object.keys(job.products).join(', ')} are, and what a line “paint” before it says.`;
+
+function finished(job: Job, room: Room | null, { scope, product, colour, sheen }: FinishLine): Edit[] | string {
+  const scopes = scopesFor(room, scope);
+  if (typeof scopes === 'string') return scopes;
+  const edits: Edit[] = [];
+  const paint = product === null ? null : paintNamed(job, product);
+  if (product !== null && !paint) return unknownPaint(job, product);
+  if (paint?.role === 'primer') return `“${paint.name}” is a primer; a finish is wanted here.`;
+  if (paint && !job.products[paint.id]) edits.push({ name: 'setProduct', args: { product: paint } });
+  let hue: Id | null = null;
+  if (colour) {
+    const name = colour.name ?? colour.hex;
+    const known = Object.values(job.colours).find((c) => c.hex === colour.hex && c.name === name);
+    hue = known?.id ?? freeId(job, `c-${colour.hex.slice(1)}`);
+    if (!known) edits.push({ name: 'setColour', args: { colour: { id: hue, name, hex: colour.hex } } });
+  }
+  const within = takeoffJob(job)
+    .flatMap((t) => t.surfaces)
+    .filter((surface) => scopes.some((one) => scopesOf(surface).includes(one)));
+  if (paint || hue)
+    for (const one of scopes) {
+      const before =
+        job.finishes[one] ?? (within[0] && nearest(job.finishes, within[0])?.value) ?? fallback(job, scope);
+      edits.push({
+        name: 'setFinish',
+        args: { scope: one, finish: { product: paint?.id ?? before.product, colour: hue ?? before.colour } },
+      });
+    }
+  if (sheen)
+    edits.push({
+      name: 'decideAll',
+      args: { surfaces: within.map((s) => s.id), member: 'sheen', value: sheen } as never,
+    });
+  return edits;
+}
+function freeId(job: Job, id: Id): Id {
+  let own = id;
+  for (let n = 2; job.colours[own]; n++) own = `${id}-${n}`;
+  return own;
+}
+const fallback = (job: Job, { kind }: SheetScope) => {
+  const family = FAMILIES.find((one) => one === kind) ?? 'trim';
+  const found = job.finishes[`all:${family}`];
+  if (!found) throw new Error('openJob refuses a job without its base finishes');
+  return found;
+};
+
+/** Surfaces by their scope, for those who write a sheet. */
+export interface WrittenScope {
+  /** null: the whole job. */
+  readonly room: Id | null;
+  readonly words: string;
+}
+/** How a sheet names a scope; null: it has no name there (its surface is gone). */
+export function scopeWords(job: Job, scope: Scope, quoted: (label: string) => string): WrittenScope | null {
+  const [place = '', kind = ''] = scope.split(':');
+  if (scope.includes(':')) {
+    const words = kind === 'wall' ? 'walls' : [...FAMILIES, ...SURFACE_KINDS].find((one) => one === kind);
+    if (!words) return null;
+    if (place === 'all') return { room: null, words };
+    return job.rooms.byId[place] ? { room: place, words } : null;
+  }
+  const [owner = '', ...piece] = scope.split('/');
+  if (job.rooms.byId[owner]) return { room: owner, words: `here/${piece.join('/')}` };
+  for (const room of rows(job.rooms)) {
+    const named = [...rows(room.walls), ...rows(room.openings), ...rows(room.parts)].find((item) => item.id === owner);
+    if (!named) continue;
+    const rest = piece.map((id) => room.parts.byId[id]?.label ?? id);
+    return { room: room.id, words: `${quoted(named.label)}/${rest.join('/')}` };
+  }
+  return null;
+}

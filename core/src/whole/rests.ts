@@ -1,0 +1,50 @@
+import type { SystemValues } from '../job/paints.ts';
+import type { Id, SurfaceId } from '../job/table.ts';
+import { familyOf, type Family } from '../job/vocabulary.ts';
+import type { RoomTakeoff } from '../measure/takeoff.ts';
+import type { QuestionKey } from '../specify/questions.ts';
+import { restsOf } from '../specify/rests.ts';
+import { SPECIFIED } from './inputs.ts';
+import { stage } from './stage.ts';
+import { specifiedRooms } from './whole.ts';
+
+/** One thing that nobody said of a room's walls, ceiling or trim, and where to say it. */
+export interface OpenAnswer {
+  readonly room: Id;
+  readonly family: Family;
+  readonly question: QuestionKey;
+  /** The first surface it is asked of. */
+  readonly surface: SurfaceId;
+}
+/** What the price rests on although nobody said so. */
+export interface Assumed {
+  readonly open: readonly OpenAnswer[];
+  /** Rooms whose walk does not close: their figures are a first guess. */
+  readonly guessed: readonly Id[];
+  /** Decisions that rest on it, by surface. */
+  readonly members: Readonly<Record<SurfaceId, readonly (keyof SystemValues)[]>>;
+}
+
+export const assumedIn = stage(SPECIFIED, (job): Assumed => {
+  const rooms = specifiedRooms(job);
+  const open = new Map<string, OpenAnswer>();
+  const members: Record<SurfaceId, readonly (keyof SystemValues)[]> = {};
+  for (const { takeoff, surface: s } of rooms.flatMap(({ takeoff, done }) =>
+    done.map((surface) => ({ takeoff, surface })),
+  )) {
+    const { id, room, kind } = s.surface;
+    if (s.surface.area.value <= 0) continue;
+    const rests = restsOf(job, s, takeoff.room);
+    if (rests.size) members[id] = [...rests.keys()];
+    const family = familyOf(kind);
+    for (const question of new Set([...rests.values()].flat())) {
+      const key = `${room} ${family} ${question}`;
+      if (!open.has(key)) open.set(key, { room, family, question, surface: id });
+    }
+  }
+  return { open: [...open.values()], guessed: guessedRooms(rooms.map((r) => r.takeoff)), members };
+});
+
+/** A wall without a length, or a walk that misses its start by more than a careful tape does. */
+const guessedRooms = (takeoffs: readonly RoomTakeoff[]): Id[] =>
+  takeoffs.filter((t) => t.missing.length > 0 || !(t.closure?.withinTolerance ?? false)).map((t) => t.room.id);
