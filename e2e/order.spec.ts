@@ -208,7 +208,10 @@ test.describe('the price desk', () => {
             desk: 'Counter',
             at: '2026-11-20T09:00:00Z',
             currency: 'USD',
-            prices: asked.items.map((i) => ({ ...i, each: i.code === 'PAINT-WALL' ? 9900 : null })),
+            prices: asked.items.map((i) => ({
+              ...i,
+              each: i.code === 'PAINT-WALL' ? Math.round(((i.litres ?? 0) / 3.785411784) * 9900) : null,
+            })),
           },
         });
     });
@@ -229,7 +232,7 @@ test.describe('the price desk', () => {
     await page.route('**/desk/prices', (route) => route.abort('internetdisconnected'));
     await page.getByRole('button', { name: 'Prices …' }).click();
     await expect(dialog.getByRole('row', { name: /Wall paint, water-borne, 1 gal/ })).toContainText(
-      'Counter, 2026-11-20',
+      'Counter, 11/20/2026',
     );
     await ask().click();
     await expect(dialog.getByRole('alert')).toContainText('The desk cannot be reached. The last known prices');

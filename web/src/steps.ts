@@ -1,6 +1,6 @@
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea, formatMinutes, formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
-import { FOOT, type System } from '@kovelin/core/units/si.ts';
+import { FOOT, type System, isImperial } from '@kovelin/core/units/si.ts';
 import type { Ledger } from '@kovelin/core/whole/ledger.ts';
 import { lazy } from 'react';
 import { daysWord } from './app/days.ts';
@@ -8,7 +8,7 @@ import type { Facts, Step } from './app/step.ts';
 
 /** A long run: whole feet or tenths of a metre. */
 function longRun(metres: number, system: System): string {
-  if (system === 'imperial') return `${Math.round(metres / FOOT).toLocaleString('en-US')} ft`;
+  if (isImperial(system)) return `${Math.round(metres / FOOT).toLocaleString('en-US')} ft`;
   return metres < 1 ? formatLength(metres, system) : `${metres.toFixed(1)} m`;
 }
 

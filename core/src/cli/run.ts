@@ -14,7 +14,7 @@ import { said } from '../units/word.ts';
 
 const VERBS: Readonly<Record<string, (job: Job) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
-  specify: (job) => ({ ok: true, value: specifyContract(job, wholeOf(job)) }),
+  specify: (job) => ({ ok: true, value: specifyContract(job, wholeOf(job), true) }),
   order: (job) => ({ ok: true, value: orderContract(job, baseOrder(job)) }),
   schedule: (job) => {
     const schedule = basePlan(job);

@@ -1,3 +1,4 @@
+import { systemOf } from '../job/region.ts';
 import type { Job } from '../job/types.ts';
 import { suspectsOf } from '../measure/suspects.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
@@ -5,6 +6,9 @@ import type { JobOrder, Whole } from '../whole/whole.ts';
 import { boxingOf, perCoat } from '../order/paint.ts';
 import type { JobSchedule } from '../sequence/schedule.ts';
 import type { Decided } from '../specify/reasons.ts';
+import { warningsOf } from '../specify/warnings.ts';
+import type { QuestionKey } from '../specify/questions.ts';
+import { restsOf, type Rests } from '../specify/rests.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { System } from '../units/si.ts';
 import { heading, said } from '../units/word.ts';
@@ -63,7 +67,7 @@ function roomContract(job: Job, t: RoomTakeoff) {
     surfaces: t.surfaces.map(({ id, kind, name, area, length, cut }) => ({
       id,
       kind,
-      name: heading(nameWord(name), job.units),
+      name: heading(nameWord(name), systemOf(job)),
       area: area.value,
       length,
       cut,
@@ -72,34 +76,43 @@ function roomContract(job: Job, t: RoomTakeoff) {
   };
 }
 
-const decided = <T>({ value, because, override }: Decided<T>, units: System) => ({
+const decided = <T>({ value, because, override }: Decided<T>, units: System, assumed: readonly QuestionKey[] = []) => ({
   value,
   because: because.map((reason) => ({ ...reason, text: said(reasonWord(reason), units) })),
   ...(override === undefined ? {} : { override }),
+  ...(assumed.length ? { assumed } : {}),
 });
 
-function systemContract({ system }: Specified, units: System) {
+function systemContract({ system }: Specified, units: System, rests: Rests) {
   return {
-    prep: decided(system.prep, units),
-    primer: decided(system.primer, units),
-    sheen: decided(system.sheen, units),
-    cover: decided(system.cover, units),
-    brush: decided(system.brush, units),
-    paint: decided(system.paint, units),
-    style: decided(system.style, units),
-    conditioner: decided(system.conditioner, units),
-    coats: decided(system.coats, units),
-    seal: decided(system.seal, units),
+    prep: decided(system.prep, units, rests.get('prep')),
+    primer: decided(system.primer, units, rests.get('primer')),
+    sheen: decided(system.sheen, units, rests.get('sheen')),
+    cover: decided(system.cover, units, rests.get('cover')),
+    brush: decided(system.brush, units, rests.get('brush')),
+    paint: decided(system.paint, units, rests.get('paint')),
+    style: decided(system.style, units, rests.get('style')),
+    conditioner: decided(system.conditioner, units, rests.get('conditioner')),
+    coats: decided(system.coats, units, rests.get('coats')),
+    seal: decided(system.seal, units, rests.get('seal')),
   };
 }
 
-export const specifyContract = ({ units }: Pick<Job, 'units'>, { surfaces }: Whole) => ({
+const restsIn = (job: Job, s: Specified): Rests => {
+  const room = job.rooms.byId[s.surface.room];
+  return room ? restsOf(job, s, room) : new Map();
+};
+
+/** @param withAssumed what each decision rests on although nobody said so; worked out only for those who ask */
+export const specifyContract = (job: Job, { surfaces }: Whole, withAssumed = false) => ({
   surfaces: surfaces.map((s) => ({
     id: s.surface.id,
     kind: s.surface.kind,
-    name: heading(nameWord(s.surface.name), units),
+    name: heading(nameWord(s.surface.name), systemOf(job)),
     area: s.surface.area.value,
-    system: systemContract(s, units),
+    primers: s.primers.map(({ layer, product }) => ({ ...layer, product: product?.name ?? null })),
+    warnings: warningsOf(s).map(({ reason }) => ({ ...reason, text: said(reasonWord(reason), systemOf(job)) })),
+    system: systemContract(s, systemOf(job), withAssumed ? restsIn(job, s) : new Map()),
   })),
 });
 
@@ -161,7 +174,7 @@ export function workContract(job: Job, { operations, surfaces }: Whole, plan: Jo
     quantity: op.quantity,
     unit: ruleOf(op.kind).quantity,
     minutes: op.minutes.value,
-    terms: termsOf(op.minutes, job.units),
+    terms: termsOf(op.minutes, systemOf(job)),
   }));
   const ofDays = dayOperations(job, plan.personDays).map((op) => ({
     ...op,
@@ -172,7 +185,7 @@ export function workContract(job: Job, { operations, surfaces }: Whole, plan: Jo
     quantity: 1,
     unit: ruleOf(op.kind).quantity,
     minutes: op.minutes.value,
-    terms: termsOf(op.minutes, job.units),
+    terms: termsOf(op.minutes, systemOf(job)),
   }));
   const all = [...done, ...ofDays];
   const byKind = Object.fromEntries(
@@ -207,7 +220,10 @@ export const scheduleContract = (job: Job, s: JobSchedule) => ({
     work: task.work,
     people: task.people,
     interruptible: task.interruptible,
-    after: task.after.map((lag) => ({ ...lag, because: said(reasonWord({ rule: lag.because, with: {} }), job.units) })),
+    after: task.after.map((lag) => ({
+      ...lag,
+      because: said(reasonWord({ rule: lag.because, with: {} }), systemOf(job)),
+    })),
     pieces,
     who: who.map((index) => job.crew.people[index]?.name ?? ''),
   })),

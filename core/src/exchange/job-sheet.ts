@@ -7,7 +7,7 @@ import type { Room } from '../job/measured.ts';
 import type { Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
 import { FAMILIES, SURFACE_KINDS } from '../job/vocabulary.ts';
-import { takeoffJob } from '../measure/takeoff.ts';
+import { takeoffJob, takeoffRoom } from '../measure/takeoff.ts';
 import { bad, good, type Result } from '../units/problem.ts';
 import type { FinishLine, JobLine, SheetScope, SurveyLine } from './job-lines.ts';
 
@@ -86,14 +86,22 @@ function editsOf(job: Job, { room }: SaidLine, said: Exclude<JobLine, { kind: 'c
 }
 
 /** Scopes that a sheet's words stand for, here or in the whole job. */
-function scopesFor(room: Room | null, { kind, label }: SheetScope): Scope[] | string {
+function scopesFor(job: Job, room: Room | null, { kind, label }: SheetScope): Scope[] | string {
   if (kind) return [`${room?.id ?? 'all'}:${kind}`];
   if (!room) return `“${label}” stands in a room; before the first room say walls, ceiling or trim.`;
   const id = surfaceOf(room, label);
-  if (id) return [id];
+  const pieces = piecesIn(job, room);
+  // a wall that cannot be worked out yet has no surface; one that is named is there all the same
+  if (id && (pieces.includes(id) || !label.includes('/'))) return [id];
+  if (id) {
+    const here = pieces.map((piece) => scopeWords(job, piece, (text) => text)?.words).slice(0, 40);
+    return `There is no “${label}” in ${room.name}; ${here.join(', ')} are there.`;
+  }
   const known = [...rows(room.walls), ...rows(room.openings)].map((item) => item.label).slice(0, 30);
   return `There is no “${label}” in ${room.name}; walls, ceiling, trim and ${known.join(', ')} are there.`;
 }
+
+const piecesIn = (job: Job, room: Room): Id[] => takeoffRoom(job, room).surfaces.map((surface) => surface.id);
 
 /** A wall is its field, a door its leaf, a window its sash, a part its faces, unless the piece is said: d1/casing. */
 function surfaceOf(room: Room, written: string): Id | null {
@@ -110,7 +118,7 @@ function surfaceOf(room: Room, written: string): Id | null {
 }
 
 function surveyed(job: Job, room: Room | null, { scope, set, holes }: SurveyLine): Edit[] | string {
-  const scopes = scopesFor(room, scope);
+  const scopes = scopesFor(job, room, scope);
   if (typeof scopes === 'string') return scopes;
   if (holes && !room) return 'Holes are said below the name of a room.';
   return [
@@ -127,7 +135,7 @@ const unknownPaint = (job: Job, wanted: string): string =>
   `“${wanted}” is no paint of this job; ${Object.keys(job.products).join(', ')} are, and what a line “paint” before it says.`;
 
 function finished(job: Job, room: Room | null, { scope, product, colour, sheen }: FinishLine): Edit[] | string {
-  const scopes = scopesFor(room, scope);
+  const scopes = scopesFor(job, room, scope);
   if (typeof scopes === 'string') return scopes;
   const edits: Edit[] = [];
   const paint = product === null ? null : paintNamed(job, product);

@@ -1,3 +1,4 @@
+import { systemOf } from '../job/region.ts';
 import type { Job } from '../job/types.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
@@ -35,7 +36,7 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
       : name === 'conditioner'
         ? 'conditioner (mL/L)'
         : name === 'pile' || name === 'brush'
-          ? `${name === 'pile' ? said(THE.pile, job.units) : name} (${imperial ? 'in' : 'mm'})`
+          ? `${name === 'pile' ? said(THE.pile, systemOf(job)) : name} (${imperial ? 'in' : 'mm'})`
           : name,
   );
   const size = (metres: number) => Number((imperial ? metres / INCH : metres * 1000).toFixed(3));
@@ -43,19 +44,19 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
     const cover = effective(s.system.cover);
     return [
       job.rooms.byId[s.surface.room]?.name ?? '',
-      heading(nameWord(s.surface.name), job.units),
+      heading(nameWord(s.surface.name), systemOf(job)),
       Number((s.surface.area.value / (imperial ? SQUARE_FOOT : 1)).toFixed(2)),
       s.product.name,
       s.colour.name,
       s.colour.hex,
-      said(SHEEN[s.sheen], job.units),
-      said(prepWord(effective(s.system.prep)), job.units),
-      said(primerWord(effective(s.system.primer)), job.units),
+      said(SHEEN[s.sheen], systemOf(job)),
+      said(prepWord(effective(s.system.prep)), systemOf(job)),
+      said(primerWord(effective(s.system.primer)), systemOf(job)),
       effective(s.system.coats),
-      said(STYLE[effective(s.system.style)], job.units),
+      said(STYLE[effective(s.system.style)], systemOf(job)),
       Math.round(effective(s.system.conditioner) * 1000),
       size(cover.pile),
-      said(FABRIC[cover.fabric], job.units),
+      said(FABRIC[cover.fabric], systemOf(job)),
       size(effective(s.system.brush).width),
     ];
   });

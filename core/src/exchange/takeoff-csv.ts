@@ -1,3 +1,4 @@
+import { systemOf } from '../job/region.ts';
 import type { Job } from '../job/types.ts';
 import { cutIn, takeoffJob } from '../measure/takeoff.ts';
 import { heading } from '../units/word.ts';
@@ -53,7 +54,7 @@ export function takeoffCsv(job: Job): string {
         : ['', '', '', '', ''];
       return [
         t.room.name,
-        heading(nameWord(s.name), job.units),
+        heading(nameWord(s.name), systemOf(job)),
         ...sizes,
         asArea(s.area.value),
         s.length ? asLength(s.length) : '',

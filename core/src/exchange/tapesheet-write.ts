@@ -3,14 +3,14 @@ import { rows } from '../job/table.ts';
 import type { Foot, Opening, Part, Room, TrimRun } from '../job/measured.ts';
 import type { Reading } from '../units/reading.ts';
 import { parseLength, trimNumber, typeLength, type LengthOptions } from '../units/length.ts';
-import type { LengthUnit, System } from '../units/si.ts';
+import { isImperial, type LengthUnit, type System } from '../units/si.ts';
 import type { TrimKind } from '../job/vocabulary.ts';
 import { said } from '../units/word.ts';
 import { MOST } from '../job/limits.ts';
 import { quote } from './line.ts';
 import { pairOf, SIZE_WORDS, TRIM_KEYWORDS, type Size } from './part-words.ts';
 
-const sheetUnit = (system: System): LengthUnit => (system === 'imperial' ? 'ft' : 'm');
+const sheetUnit = (system: System): LengthUnit => (isImperial(system) ? 'ft' : 'm');
 
 /** A reading as it was typed where that still means the same under the sheet's units; otherwise written anew. */
 function write(reading: Reading, system: System, needsUnit = false): string {

@@ -12,6 +12,13 @@ import { takeoffJob } from '../measure/takeoff.ts';
 import { readForView } from './read.ts';
 import { formatTapeSheet } from './tapesheet-write.ts';
 import { parseTapeSheet } from './tapesheet.ts';
+import { formatJobSheet } from './job-sheet-write.ts';
+import { rows } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
+import type { Specified } from '../specify/specify.ts';
+import { said as said_ } from '../units/word.ts';
+import { wholeOf } from '../whole/whole.ts';
+import { nameWord } from '../words/names.ts';
 
 const LOFT = readFileSync(join(__dirname, '../../../examples/loft-bedroom.tape'), 'utf8');
 const problem = (text: string) => {
@@ -242,4 +249,111 @@ test('a bare number is a foot out like any other: the slip finder names it', () 
   const [takeoff] = takeoffJob(opened.value);
   const [first] = takeoff ? suspectsOf(opened.value, takeoff).classes : [];
   expect([first?.slip, first?.walls.map((w) => w.wall.label)]).toEqual(['foot', ['A', 'C']]);
+});
+
+describe('a sheet says the whole job', () => {
+  const COTTAGE = readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8');
+  const read = (text: string): Job => {
+    const opened = readForView(text, 'x');
+    if (!opened.ok) throw new Error(opened.problems.map((p) => `${p.line}: ${p.message}`).join('\n'));
+    return opened.value;
+  };
+  test('both ways: what is written of the cottage says the same when it is read, surface by surface', () => {
+    const cottage = read(COTTAGE);
+    const sheet = formatJobSheet(cottage);
+    const again = read(sheet);
+    expect(formatJobSheet(again)).toBe(sheet);
+    const said = (job: Job) =>
+      wholeOf(job).surfaces.map((s) => [
+        said_(nameWord(s.surface.name), 'metric'),
+        s.survey,
+        [s.product.id, s.colour.hex, s.colour.name, s.sheen],
+        s.system.prep.value,
+        s.system.primer.value,
+      ]);
+    expect(said(again)).toEqual(said(cottage));
+    expect([again.crew.hours, again.crew.people.map((p) => [p.name, p.day]), again.air, again.region]).toEqual([
+      cottage.crew.hours,
+      cottage.crew.people.map((p) => [p.name, p.day]),
+      cottage.air,
+      cottage.region,
+    ]);
+  });
+  test('scopes: the job, a room, a wall, a door, a piece of one; the nearest counts', () => {
+    const lines = [
+      'units m',
+      'region DE',
+      'crew Ana hours 7:30-12, 13-16 day 280',
+      'crew "Bo B" hours 8-12',
+      'air 18 65% 0.3',
+      'finish walls colour #dfd6c2 "Sand"',
+      'room R',
+      'use kitchen',
+      'height 2.5',
+      'wall A 3 R',
+      'wall B 3 R',
+      'wall C 3 R',
+      'wall D 3 R',
+      'door d1 on A 0.8 x 2 at 1 casing 0.07',
+      'plate p1 on B count 2 way masked',
+      'survey walls holes some',
+      'survey A coat oil sheen gloss stains water, rust adhesion 3 built 1931',
+      'survey here/casing coat oil',
+      'finish A product paint-wet colour #22394f sheen satin',
+    ];
+    const job = read(lines.join('\n'));
+    const astray = readForView([...lines, 'survey A/casing coat oil'].join('\n'), 'x');
+    expect(astray.ok ? '' : astray.problems[0]?.message).toMatch(
+      /There is no “A\/casing” in R; here\/ceiling, A\/field/,
+    );
+    const of = (label: string) =>
+      wholeOf(job).surfaces.find((s) => said_(nameWord(s.surface.name), 'metric') === label) as Specified;
+    expect(job).toMatchObject({
+      units: 'metric',
+      currency: 'EUR',
+      air: { temperature: 18, humidity: 0.65, draught: 0.3 },
+    });
+    expect(job.crew).toMatchObject({ hours: [[480, 720]], people: [{ name: 'Ana', day: 28_000 }, { name: 'Bo B' }] });
+    expect(of('wall A')).toMatchObject({
+      sheen: 'satin',
+      product: { id: 'paint-wet' },
+      colour: { hex: '#22394f' },
+      survey: { coat: 'oil', stains: ['water', 'rust'], adhesion: 3, built: 1931, repairs: { coin: 2 } },
+    });
+    expect(of('wall B')).toMatchObject({
+      colour: { name: 'Sand' },
+      survey: { coat: 'water-borne', repairs: { pinhole: 10 } },
+    });
+    expect(of('architrave').survey.coat).toBe('oil');
+    expect(of('door d1').survey.coat).toBe('water-borne');
+    expect(rows(job.rooms)[0]?.use).toBe('kitchen');
+  });
+  test.each([
+    ['finish walls', /Say what goes on/],
+    ['finish walls product paint-blue', /“paint-blue” is no paint of this job; paint-wall, /],
+    ['finish walls product primer-board', /is a primer; a finish is wanted/],
+    ['finish Q colour #ffffff', /There is no “Q” in R; walls, ceiling, trim and A are there/],
+    ['finish walls colour ffffff', /A colour is written #rrggbb/],
+    ['survey walls mood good', /“mood good” is no question of a survey; substrate, /],
+    ['survey walls coat varnish', /The existing coat is one of water-borne, oil/],
+    ['survey walls repairs coin many', /The number of holes is a number from 0 to 999/],
+    ['survey walls adhesion 2.5', /A cross-cut class is a whole number/],
+    ['crew Ana hours early', /Hours are stretches of the day: hours 8-12/],
+    ['crew Ana hours 12-8', /Working hours are stretches of one day/],
+    ['air 70 50%', /A temperature, degrees Celsius, is a number from -20 to 60/],
+    ['region Mars', /A country is one of US, /],
+    ['plate p1 on A way filled', /What is done about a plate is one of off, masked, cut, replaced, painted/],
+  ])('“%s” is refused with its line, saying what would be accepted', (line, message) => {
+    const opened = readForView(inRoom(line), 'x');
+    expect(opened.ok).toBe(false);
+    const [first] = opened.ok ? [] : opened.problems;
+    expect([first?.line, first?.message]).toEqual([4, expect.stringMatching(message)]);
+  });
+  test('a colour is no comment, and a comment is no colour', () => {
+    expect(parseTapeSheet(inRoom('survey walls colour #a1b2c3, # as it was')).problems.length).toBe(1);
+    expect(parseTapeSheet(inRoom('survey walls colour #a1b2c3 # as it was')).said[0]?.said).toMatchObject({
+      set: { colour: '#a1b2c3' },
+    });
+    expect(parseTapeSheet(inRoom('#a1b2c3 is the colour')).problems).toEqual([]);
+  });
 });

@@ -1,4 +1,4 @@
-import type { System } from '../units/si.ts';
+import type { Units } from '../units/si.ts';
 import { toTable } from './blank.ts';
 import { COUNTRY_ROWS, countryFor, localPrice, regionOf, STARTING_AIR, tinsOf, type Country } from './region.ts';
 import { STARTING_COLOURS, STARTING_FINISHES, STARTING_PRODUCTS } from './library.ts';
@@ -52,7 +52,7 @@ export const startingPaint = (job: Pick<Job, 'region'>, wanted: (product: Produc
 export function newJob(
   id: Id,
   name: string,
-  units: System = 'imperial',
+  units: Units = 'imperial',
   rooms: readonly Room[] = [],
   country: Country = countryFor(units),
 ): Job {

@@ -1,6 +1,6 @@
 import { applyPatches, castDraft, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { bad, good, type Result } from '../units/problem.ts';
-import type { System } from '../units/si.ts';
+import type { Units } from '../units/si.ts';
 import { letter, newRoom, newWall, seededIds } from './blank.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
 import { ROOM_HOLES, type HowMany } from './library.ts';
@@ -89,7 +89,7 @@ const EDITS = {
   renameJob: (job: D, { name }: { name: string }) => {
     job.name = named(name, 'A job');
   },
-  setUnits: (job: D, { units }: { units: System }) => {
+  setUnits: (job: D, { units }: { units: Units }) => {
     job.units = units;
   },
   /**

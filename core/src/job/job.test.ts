@@ -10,6 +10,7 @@ import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
 import { applyEdit, type Edit } from './edits.ts';
 import { overlap } from './overlap.ts';
 import { MAX_JOB_BYTES } from './limits.ts';
+import { systemOf } from './region.ts';
 import { JOB_VERSION } from './version.ts';
 import { openJob } from './open.ts';
 import { reconcileRoom } from './reconcile.ts';
@@ -92,6 +93,22 @@ describe('a job file at the door', () => {
     const runs = opened.ok ? rows(opened.value.rooms).flatMap((r) => Object.values(r.trim)) : [];
     expect(runs.map((run) => run.later)).toEqual(runs.map(() => false));
     expect(runs.length).toBeGreaterThan(0);
+  });
+  test('version 7: a region by the currency, one primer is the first of two, what nobody did about a fixture is usual', () => {
+    const old = JSON.parse(readFileSync(join(__dirname, 'fixtures/v6.json'), 'utf8')) as Job;
+    const now = (change: Partial<Job>) => {
+      const opened = openJob(JSON.stringify({ ...old, ...change }));
+      if (!opened.ok) throw new Error(opened.problems.map(sentence).join('\n'));
+      return opened.value;
+    };
+    expect(now({}).region).toMatchObject({ country: 'US', paper: 'letter', lead: 1978 });
+    expect(now({ units: 'metric' }).region).toMatchObject({ country: 'other', words: 'british', paper: 'a4' });
+    expect(now({ units: 'metric', currency: 'GBP' }).region.country).toBe('GB');
+    // nothing is priced anew
+    expect(now({}).products['paint-wall']?.cans).toEqual(old.products['paint-wall']?.cans);
+    expect(now({}).products['primer-board']?.serves).toEqual(['board', 'sealing']);
+    expect(Object.values(now({}).decisions)[0]?.primer).toMatchObject({ kind: 'undercoat', then: null });
+    expect(now({}).air).toEqual({ temperature: 20, humidity: 0.5, draught: 0.1 });
   });
   test('version 5: what version 4 let in although it cannot be is mended, and nothing else is lost', () => {
     const old = JSON.parse(readFileSync(join(__dirname, 'fixtures/v4.json'), 'utf8')) as Job;
@@ -365,4 +382,44 @@ test('the published schema is the one in force', async () => {
     ['"sash": "none"', '"sash": "open"'],
   ] as const)
     expect([a, validate(JSON.parse(example.replace(a, b)))]).toEqual([a, false]);
+});
+
+describe('a job in another country', () => {
+  const start = newJob('j', 'Job', 'imperial');
+  const moved = (country: 'GB' | 'DE' | 'FR' | 'US') => edited(start, { name: 'moveTo', args: { country } }).job;
+  test('brings its tins, money, words, paper, dates, tax and rules; and one edit back', () => {
+    const there = moved('GB');
+    expect(there).toMatchObject({ currency: 'GBP', units: 'metric', pricing: { taxName: 'VAT' } });
+    expect(there.region).toMatchObject({ words: 'british', paper: 'a4', dates: 'day-first', lead: 1992 });
+    for (const { cans } of Object.values(there.products))
+      expect(cans.map((can) => can.litres)).toEqual([0.75, 1, 2.5, 5, 10]);
+    const back = edited(there, { name: 'moveTo', args: { country: 'US' } }).job;
+    expect(Object.values(back.products).map((p) => p.cans.map((can) => can.litres))).toEqual(
+      Object.values(start.products).map((p) => p.cans.map((can) => can.litres)),
+    );
+  });
+  test('a larger tin costs more, and less by the litre; prices go by the level, what a shop asked is forgotten', () => {
+    for (const { cans } of Object.values(moved('GB').products))
+      cans.slice(1).forEach((can, i) => {
+        const less = cans[i] as (typeof cans)[number];
+        expect(can.price).toBeGreaterThan(less.price);
+        expect(can.price / can.litres).toBeLessThanOrEqual((less.price / less.litres) * 1.001);
+      });
+    const taken = edited(moved('GB'), {
+      name: 'takePrices',
+      args: { paints: [], materials: [{ item: 'tape', each: 600 }], priced: { source: 'shop', date: '2026-11-26' } },
+    }).job;
+    expect(edited(taken, { name: 'moveTo', args: { country: 'DE' } }).job.prices).toEqual({});
+    // the same money: what was asked stands
+    const german = edited(moved('DE'), {
+      name: 'takePrices',
+      args: { paints: [], materials: [{ item: 'tape', each: 600 }], priced: { source: 'shop', date: '2026-11-26' } },
+    }).job;
+    expect(edited(german, { name: 'moveTo', args: { country: 'FR' } }).job.prices).toEqual(german.prices);
+  });
+  test('each of it can be had otherwise: words apart from units, sizes of tins', () => {
+    const words = edited(moved('GB'), { name: 'setRegion', args: { set: { words: 'american', tins: [1, 4] } } }).job;
+    expect(systemOf(words)).toBe('metric-american');
+    expect(words.products['paint-wall']?.cans.map((can) => can.litres)).toEqual([1, 4]);
+  });
 });

@@ -1,5 +1,5 @@
 import type { DateForm } from '../units/day-text.ts';
-import { GALLON, QUART, type Litres, type Money, type System } from '../units/si.ts';
+import { GALLON, QUART, type Litres, type Money, type System, type Units } from '../units/si.ts';
 import type { Can } from './paints.ts';
 
 export const COUNTRIES = ['US', 'CA', 'GB', 'IE', 'DE', 'FR', 'NL', 'AU', 'NZ', 'other'] as const;
@@ -37,7 +37,7 @@ export const STARTING_AIR: Air = { temperature: 20, humidity: 0.5, draught: 0.1 
 interface CountryRow extends Omit<Region, 'country'> {
   readonly name: string;
   readonly currency: string;
-  readonly units: System;
+  readonly units: Units;
   readonly taxName: string;
   /** Minor units for a US cent of the starting prices [starting judgement, invented]. */
   readonly level: number;
@@ -95,7 +95,7 @@ export function regionOf(country: Country): Region {
   return { country, words, paper, dates, lead, asbestos, tins };
 }
 /** Where a job is taken to be whose country nobody said. */
-export const countryFor = (units: System): Country => (units === 'imperial' ? 'US' : 'GB');
+export const countryFor = (units: Units): Country => (units === 'imperial' ? 'US' : 'GB');
 
 /** Minor units that a starting price of so many US cents comes to. */
 export const localPrice = (cents: Money, country: Country): Money => Math.round(cents * COUNTRY_ROWS[country].level);
@@ -130,4 +130,10 @@ function priceAt(known: readonly Can[], litres: Litres): number {
   const flat = from.litres === to.litres || from.price <= 0 || to.price <= 0;
   const power = flat ? 1 : Math.log(to.price / from.price) / Math.log(to.litres / from.litres);
   return from.price * (litres / from.litres) ** power;
+}
+
+/** Units and words of a job together. */
+export function systemOf({ units, region }: { readonly units: Units; readonly region: Pick<Region, 'words'> }): System {
+  if (units === 'imperial') return region.words === 'american' ? 'imperial' : 'imperial-british';
+  return region.words === 'british' ? 'metric' : 'metric-american';
 }

@@ -5,14 +5,14 @@ import type { Colour, Decisions, FinishChoice, Practice, Priced, Product } from 
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Crew } from './crew.ts';
 import type { Air, Region } from './region.ts';
-import type { Money, System } from '../units/si.ts';
+import type { Money, Units } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
   readonly version: 7;
   readonly id: Id;
   readonly name: string;
-  readonly units: System;
+  readonly units: Units;
   readonly currency: string;
   /** Where the job is, and what follows from that. */
   readonly region: Region;

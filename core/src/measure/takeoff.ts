@@ -7,7 +7,7 @@ import type { TrimKind } from '../job/vocabulary.ts';
 import type { Problem } from '../units/problem.ts';
 import { groupBy } from '../units/group.ts';
 import { remember } from '../units/remember.ts';
-import type { Metres, SquareMetres, System } from '../units/si.ts';
+import type { Metres, SquareMetres, Units } from '../units/si.ts';
 import { compute, given, unopened, type Working } from '../units/working.ts';
 import { ceilingOver, insetPerimeter, planOf, type Ceiling } from './ceiling.ts';
 import { checkRoom, crossingWalls } from './check.ts';
@@ -51,9 +51,7 @@ export interface RoomTakeoff {
 
 type Context = Pick<Job, 'settings' | 'units'>;
 
-const remembered = remember((room: Room, settings: Job['settings'], units: System) =>
-  derive({ settings, units }, room),
-);
+const remembered = remember((room: Room, settings: Job['settings'], units: Units) => derive({ settings, units }, room));
 
 /** Everything measured of a room; the same room (by identity) under the same settings is not worked out twice. */
 export const takeoffRoom = (job: Context, room: Room): RoomTakeoff => remembered(room, job.settings, job.units);

@@ -16,7 +16,7 @@ import { chooseCans, type Size } from './cans.ts';
 import { baseOrder, wholeOf } from '../whole/whole.ts';
 import { planBoxing, wallsFrom, type BoxWall } from './boxing.ts';
 import { alternatives } from '../whole/compare.ts';
-import { boxingOf, orderPaint, perCoat } from './paint.ts';
+import { type PaintLine, boxingOf, orderPaint, perCoat } from './paint.ts';
 import { simulated } from './risk.ts';
 import { demandOf, expectedLeftover, litresFor, riskCurve, shortfallChance } from './shortfall.ts';
 import { chanceAbove, leftoverOf, simulateDemand } from './simulate.ts';
@@ -411,6 +411,30 @@ describe('an order', () => {
       expect.arrayContaining([expect.closeTo(GALLON, 9) as unknown as number]),
     );
     expect(QUART * 4).toBe(GALLON);
+  });
+  test('two chances: not finishing, which cans are bought against; and keeping less than the reserve, which is a choice with its price', () => {
+    const job = loft();
+    const line = wholeOf(job).paints.find((p) => p.product.id === 'paint-ceiling') as PaintLine;
+    const { demand, ordered, reserve } = line;
+    // the chances of a normal demand, by a published approximation of its distribution [Abramowitz & Stegun 26.2.17, from memory]
+    const beyond = (z: number): number => {
+      if (z < 0) return 1 - beyond(-z);
+      const t = 1 / (1 + 0.2316419 * z);
+      const poly = t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+      return (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * poly;
+    };
+    expect(line.shortfallChance).toBeCloseTo(beyond((ordered - demand.mean) / demand.sd), 6);
+    expect(reserve?.chance).toBeCloseTo(beyond((ordered - 0.5 - demand.mean) / demand.sd), 6);
+    expect(line.shortfallChance).toBeLessThanOrEqual(0.05);
+    // the reserve is not in what is wanted, nor bought for, until it is chosen
+    expect(line.wanted).toBeCloseTo(demand.mean + 1.6448536 * demand.sd, 6);
+    const bought = wholeOf(edited(job, { name: 'reserve', args: { key: line.key, on: true } })).paints.find(
+      (p) => p.key === line.key,
+    );
+    expect(bought?.reserve).toMatchObject({ bought: true, price: reserve?.price ?? -1 });
+    expect((bought?.choice?.cost ?? 0) - (line.choice?.cost ?? 0)).toBe(reserve?.price);
+    expect(bought?.reserve?.chance).toBeLessThanOrEqual(0.05);
+    expect(bought?.expected.value).toBe(line.expected.value);
   });
   test('totals are the sum of the lines shown', () => {
     const order = baseOrder(loft());

@@ -1,3 +1,4 @@
+import { systemOf } from '../job/region.ts';
 import type { Job } from '../job/types.ts';
 import { formatVolume } from '../units/quantities.ts';
 import type { Money } from '../units/si.ts';
@@ -39,10 +40,10 @@ export function shoppingList(job: Job, order: Ordered): ShoppingList {
       return {
         key,
         aisle: 'paint',
-        what: said(paintWord(p), job.units),
-        howMany: `${can.count} × ${formatVolume(can.litres, job.units)}`,
+        what: said(paintWord(p), systemOf(job)),
+        howMany: `${can.count} × ${formatVolume(can.litres, systemOf(job))}`,
         note: [
-          `${said(TINT_BASE[p.base], job.units)} base`,
+          `${said(TINT_BASE[p.base], systemOf(job))} base`,
           can.count > 1 || (p.choice?.cans.length ?? 0) > 1 ? 'one batch number' : '',
         ]
           .filter(Boolean)
@@ -55,8 +56,8 @@ export function shoppingList(job: Job, order: Ordered): ShoppingList {
   const material = (m: MaterialLine): ShoppingLine => ({
     key: m.key,
     aisle: m.aisle,
-    what: said(materialWord(m), job.units),
-    howMany: said(pieceWord(m.quantity, m.unit), job.units),
+    what: said(materialWord(m), systemOf(job)),
+    howMany: said(pieceWord(m.quantity, m.unit), systemOf(job)),
     note: m.owned ? `${m.owned} owned already` : '',
     cost: m.cost,
     ticked: m.key in job.bought,

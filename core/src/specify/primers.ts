@@ -20,9 +20,12 @@ export const layersOf = ({ then, ...first }: PrimerChoice): readonly PrimerLayer
 
 const doesAll = (product: Product, demands: readonly Demand[]): boolean =>
   demands.every(({ does }) => product.serves.includes(does));
-/** The product for a kind: one made for it, else one that does it besides. null: the job has none. */
+const perLitre = ({ cans }: Product): number => Math.min(...cans.map((can) => can.price / can.litres));
+/** The product for a kind: one made for it, else the cheapest that does it besides. null: the job has none. */
 export const primerFor = (primers: readonly Product[], kind: PrimerKind): Product | null =>
-  primers.find((p) => p.primer === kind) ?? primers.find((p) => p.serves.includes(kind)) ?? null;
+  primers.find((p) => p.primer === kind) ??
+  primers.filter((p) => p.serves.includes(kind)).sort((a, b) => perLitre(a) - perLitre(b))[0] ??
+  null;
 
 /** One layer for demands that one product meets together; null: none of the job does. */
 function together(primers: readonly Product[], demands: readonly Demand[]): PrimerLayer | null {

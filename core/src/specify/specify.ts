@@ -27,6 +27,7 @@ import {
   prepFor,
   primerFor,
   isClear,
+  isWiped,
   sealFor,
   sheenFor,
   sizeOf,
@@ -76,6 +77,8 @@ export interface Specified {
   readonly around: Around;
   /** A room with steam or splashes. */
   readonly wet: boolean;
+  /** Wiped now and then: handled, splashed or passed by. */
+  readonly wiped: boolean;
   /** The primers decided on, in the order they go on. */
   readonly primers: readonly Primed[];
   /** Minutes that a coat over filled places is given at least. */
@@ -143,6 +146,7 @@ export function specifySurface(job: Specifying, surface: Surface, room: Case['ro
     system: s.system,
     hiding: s.hiding,
     opacity: s.opacity,
+    wiped: s.wiped,
     nap: s.nap,
     question: s.question,
     tinted: s.tinted,
@@ -238,6 +242,7 @@ function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues>
     system,
     hiding,
     opacity,
+    wiped: isWiped(c),
     nap,
     question: { ...ask, background: hiding.before },
     tinted: primers.every(({ layer }) => layer.tint === null) ? tints.offered : null,

@@ -18,7 +18,10 @@ import { prepPlan } from './prep-plan.ts';
 import { answered, QUESTIONS, readBack, TESTS } from './questions.ts';
 import { specifyRoom, specifySurface, type Specified } from './specify.ts';
 import { layersOf } from './primers.ts';
+import { restsOf } from './rests.ts';
 import { outcomes, revised, turnsOf } from './what-if.ts';
+import { readForView } from '../exchange/read.ts';
+import { assumedIn } from '../whole/rests.ts';
 import { reasonWord } from '../words/reasons.ts';
 
 const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
@@ -218,4 +221,47 @@ test('what is remembered of a room is what would be worked out afresh, after any
     }),
     { numRuns: 25 },
   );
+});
+
+describe('what nobody answered', () => {
+  const sheet = readFileSync(join(__dirname, '../../../examples/loft-bedroom.tape'), 'utf8');
+  const opened = readForView(sheet, 'Loft');
+  const fresh = (opened.ok ? opened.value : cottage) as Job;
+  test('is just what another answer to it would change; an answer takes it away, “not tested” too', () => {
+    const all = assumedIn(fresh);
+    expect(all.guessed).toEqual([]);
+    for (const s of specifyRoom(fresh, takeoffJob(fresh)[0] as RoomTakeoff)) {
+      const room = takeoffJob(fresh)[0]?.room as RoomTakeoff['room'];
+      for (const member of MEMBERS) {
+        const rests = restsOf(fresh, s, room).get(member) ?? [];
+        const turns = turnsOf(fresh, s, room, member).map((t) => t.key);
+        expect(rests.filter((key) => key !== 'colour').sort()).toEqual(
+          [...new Set(turns)].filter((key) => key !== 'colour').sort(),
+        );
+      }
+    }
+    const then = applyEdit(fresh, {
+      name: 'setSurvey',
+      args: { scope: 'all:wall', set: { adhesion: null, coat: 'oil' } },
+    });
+    const left = (job: Job) =>
+      assumedIn(job)
+        .open.filter((a) => a.family === 'wall')
+        .map((a) => a.question);
+    expect(left(fresh)).toEqual(expect.arrayContaining(['adhesion', 'coat', 'wax']));
+    expect(left(then.ok ? then.value.job : fresh)).not.toEqual(expect.arrayContaining(['adhesion']));
+    expect(left(then.ok ? then.value.job : fresh)).not.toContain('coat');
+  });
+  test('a walk that does not close makes a first guess; a room asked once has no holes to ask for', () => {
+    const [room = ''] = fresh.rooms.order;
+    const [wall = ''] = fresh.rooms.byId[room]?.walls.order ?? [];
+    const longer: Edit = {
+      name: 'setWall',
+      args: { room, wall, set: { length: { typed: '5 m', metres: 5 } } },
+    };
+    const wrong = applyEdit(fresh, longer);
+    expect(wrong.ok && assumedIn(wrong.value.job).guessed).toEqual([room]);
+    const asked = applyEdit(fresh, { name: 'setHoles', args: { room, how: 'few' } });
+    expect(asked.ok && assumedIn(asked.value.job).open.some((a) => a.question === 'repairs')).toBe(false);
+  });
 });

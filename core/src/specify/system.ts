@@ -119,7 +119,7 @@ export const isClear = ({ product }: Pick<Case, 'product'>): boolean => product.
 const isTrim = (c: Case) => familyOf(c.kind) === 'trim';
 const isWet = (c: Case) => c.room.use === 'bathroom' || c.room.use === 'kitchen';
 const isTouched = (c: Case) => c.survey.touched.length > 0;
-const isWiped = (c: Case) => isTouched(c) || isWet(c) || c.room.use === 'hall';
+export const isWiped = (c: Case): boolean => isTouched(c) || isWet(c) || c.room.use === 'hall';
 const isRough = (c: Case) =>
   ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'].includes(c.survey.texture);
 const isBare = (c: Case) => c.survey.coat === 'bare';

@@ -44,7 +44,6 @@ const primes = ({ primers }: Specified, does: PrimerKind, full: boolean): boolea
 /** Shinier than recommended: what the recommendation itself accepts is no warning. */
 const isShinier = ({ sheen, system }: Specified): boolean => SHEENS.indexOf(sheen) > SHEENS.indexOf(system.sheen.value);
 const isSmoked = (s: Specified): boolean => s.survey.stains.includes('smoke');
-const isWiped = (s: Specified): boolean => s.wet || s.survey.touched.length > 0;
 const WASHES: readonly PrepStep[] = ['wash', 'degrease', 'scrape', 'degloss', 'sand', 'wipe'];
 const prep = (s: Specified) => effective(s.system.prep);
 const isTrim = (s: Specified) => familyOf(s.surface.kind) === 'trim';
@@ -112,7 +111,7 @@ const CHECKS: readonly Check[] = [
   },
   {
     mend: ['paint'],
-    when: (s) => s.surface.kind === 'wall' && isWiped(s) && (s.product.scrub ?? 0) >= 4,
+    when: (s) => s.surface.kind === 'wall' && s.wiped && (s.product.scrub ?? 0) >= 4,
     warns: (s) => because('warn.scrub', { scrub: s.product.scrub ?? 5 }),
   },
   {

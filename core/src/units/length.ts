@@ -1,5 +1,5 @@
 import { bad, good, type Result } from './problem.ts';
-import { FOOT, INCH, METRES_PER, type LengthUnit, type Metres, type System } from './si.ts';
+import { FOOT, INCH, METRES_PER, type LengthUnit, type Metres, type System, isImperial } from './si.ts';
 
 /**
  * Lengths as people write them on a wall, a phone or a scrap of lining paper:
@@ -283,7 +283,7 @@ export function toTape(metres: Metres): { feet: number; inches: number; top: num
 export function formatLength(metres: Metres, system: System): string {
   if (!Number.isFinite(metres)) return '–';
   if (metres < 0) return `−${formatLength(-metres, system)}`;
-  if (system === 'metric') {
+  if (!isImperial(system)) {
     const millimetres = Math.round(metres * 1000);
     return millimetres < 1000 ? `${millimetres} mm` : `${(millimetres / 1000).toFixed(millimetres % 10 ? 3 : 2)} m`;
   }
@@ -299,11 +299,11 @@ export function formatLength(metres: Metres, system: System): string {
 
 /** A length that is summed or reckoned, to the inch or the centimetre: no tape was read to a sixteenth there. */
 export const aboutLength = (metres: Metres, system: System): string =>
-  formatLength(system === 'imperial' ? Math.round(metres / INCH) * INCH : Math.round(metres * 100) / 100, system);
+  formatLength(isImperial(system) ? Math.round(metres / INCH) * INCH : Math.round(metres * 100) / 100, system);
 
 /** What a person would type for a length, exact to the micrometre: the shorthand's own writing. */
 export function typeLength(metres: Metres, system: System): string {
-  if (system === 'imperial') {
+  if (isImperial(system)) {
     const sixtyFourths = (metres / INCH) * 64;
     if (Math.abs(sixtyFourths - Math.round(sixtyFourths)) < 1e-4) {
       const total = Math.round(sixtyFourths);

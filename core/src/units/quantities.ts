@@ -11,6 +11,7 @@ import {
   type Money,
   type SquareMetres,
   type System,
+  isImperial,
 } from './si.ts';
 
 type Factors = Readonly<Record<string, number>>;
@@ -74,7 +75,7 @@ export function parseTemperature(text: string): Result<number> {
 }
 
 export const formatTemperature = (celsius: number, system: System): string =>
-  system === 'imperial' ? `${Math.round((celsius * 9) / 5 + 32)} °F` : `${trimNumber(celsius, 1)} °C`;
+  isImperial(system) ? `${Math.round((celsius * 9) / 5 + 32)} °F` : `${trimNumber(celsius, 1)} °C`;
 
 /** A span in minutes: `90 min`, `1 h 30`, `1:30`, `2 h`, `2 days` are elapsed time. */
 export function parseMinutes(text: string): Result<Minutes> {
@@ -102,13 +103,13 @@ const plain = [0, 1, 2].map(
 );
 
 export function formatArea(area: SquareMetres, system: System): string {
-  const value = system === 'imperial' ? area / SQUARE_FOOT : area;
-  const digits = system === 'imperial' ? (value < 100 ? 1 : 0) : value < 100 ? 2 : 1;
-  return `${plain[digits]?.format(value)} ${system === 'imperial' ? 'ft²' : 'm²'}`;
+  const value = isImperial(system) ? area / SQUARE_FOOT : area;
+  const digits = isImperial(system) ? (value < 100 ? 1 : 0) : value < 100 ? 2 : 1;
+  return `${plain[digits]?.format(value)} ${isImperial(system) ? 'ft²' : 'm²'}`;
 }
 
 export function formatVolume(litres: Litres, system: System): string {
-  if (system === 'metric') return litres < 1 ? `${Math.round(litres * 1000)} mL` : `${trimNumber(litres, 2)} L`;
+  if (!isImperial(system)) return litres < 1 ? `${Math.round(litres * 1000)} mL` : `${trimNumber(litres, 2)} L`;
   if (litres === 0) return '0 gal';
   if (litres >= GALLON * 0.995) return `${trimNumber(litres / GALLON, 2)} gal`;
   return litres >= QUART * 0.995
@@ -117,7 +118,7 @@ export function formatVolume(litres: Litres, system: System): string {
 }
 
 export const formatSpread = (rate: number, system: System): string =>
-  system === 'imperial' ? `${Math.round((rate * GALLON) / SQUARE_FOOT)} ft²/gal` : `${trimNumber(rate, 1)} m²/L`;
+  isImperial(system) ? `${Math.round((rate * GALLON) / SQUARE_FOOT)} ft²/gal` : `${trimNumber(rate, 1)} m²/L`;
 
 /**
  * Money typed by people, to integer minor units: `12.50`, `12,50`, `$12.5`, `1 200`.

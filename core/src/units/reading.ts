@@ -1,6 +1,6 @@
 import { scanLength, scanWhole, typeLength, type LengthOptions, type Scanned } from './length.ts';
 import { bad, good, type Result } from './problem.ts';
-import { INCH, type LengthUnit, type Metres, type System } from './si.ts';
+import { INCH, type LengthUnit, type Metres, type System, isImperial } from './si.ts';
 
 /** What the tape said, as typed, and what it means: changing units never changes what was measured. */
 export interface Reading {
@@ -13,7 +13,7 @@ const MOST_TYPED = 80;
 const MARKS: Readonly<Record<LengthUnit, string>> = { ft: "'", in: '"', m: ' m', cm: ' cm', mm: ' mm' };
 
 /** The unit of numbers that were written without one: it is kept with them, so that they mean the same for ever. */
-export const unitOf = (system: System): LengthUnit => (system === 'imperial' ? 'ft' : 'm');
+export const unitOf = (system: System): LengthUnit => (isImperial(system) ? 'ft' : 'm');
 
 function written(text: string, from: number, { metres, end, bare }: Scanned, unit: LengthUnit): Result<Reading> {
   const marked = [...bare].reverse().reduce((t, at) => t.slice(0, at) + MARKS[unit] + t.slice(at), text.slice(0, end));
@@ -47,7 +47,7 @@ export function scanReading(
 
 /** A length as a tape would have said it: to the nearest 1/16 in or millimetre, typed and meant alike. */
 export function tapeReading(metres: Metres, system: System): Reading {
-  const mark = system === 'imperial' ? INCH / 16 : 0.001;
+  const mark = isImperial(system) ? INCH / 16 : 0.001;
   const rounded = Math.round(metres / mark) * mark;
   return { typed: typeLength(rounded, system), metres: rounded };
 }

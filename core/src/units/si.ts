@@ -7,7 +7,10 @@ export type Degrees = number;
 /** Integer minor units (cents, pence). */
 export type Money = number;
 
-export type System = 'imperial' | 'metric';
+export type Units = 'imperial' | 'metric';
+/** Units, and whose words with them where those are not the usual ones: American in feet and inches, British in metres. */
+export type System = Units | 'imperial-british' | 'metric-american';
+export const isImperial = (system: System): boolean => system === 'imperial' || system === 'imperial-british';
 export type LengthUnit = 'ft' | 'in' | 'm' | 'cm' | 'mm';
 
 /** Exact by definition: international foot and inch; US gallon = 231 in3 [NIST SP 811, Appendix B]. */

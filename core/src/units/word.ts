@@ -3,22 +3,42 @@ import type { System } from './si.ts';
 /** A word people read; where America and Britain say it differently, both. No text until `said`: the compiler sees to it. */
 export type Word = string | Pair;
 export interface Pair {
+  /** In feet and inches, and in metres. */
   readonly american: string;
   readonly british: string;
+  /** Where a size is in it: American words in metres, and British ones in feet and inches. */
+  readonly mixed?: { readonly american: string; readonly british: string };
 }
 export const pair = (american: string, british: string): Word =>
   american === british ? american : { american, british };
 
-/** Whoever tapes in feet and inches reads American words, whoever tapes in metres British ones. */
-export const said = (word: Word, system: System): string =>
-  typeof word === 'string' ? word : system === 'imperial' ? word.american : word.british;
+/** American or British words, and sizes in the units that go with them. */
+export function said(word: Word, system: System): string {
+  if (typeof word === 'string') return word;
+  if (system === 'imperial') return word.american;
+  if (system === 'metric') return word.british;
+  return system === 'metric-american' ? (word.mixed ?? word).american : (word.mixed ?? word).british;
+}
 
 /** A text that names a size: in the units of each. */
-export const inBoth = (on: (system: System) => string): Word => pair(on('imperial'), on('metric'));
+export const inBoth = (on: (system: System) => string): Word =>
+  four(on('imperial'), on('metric'), on('metric-american'), on('imperial-british'));
+
+const four = (american: string, british: string, inMetres: string, inFeet: string): Word =>
+  american === inMetres && british === inFeet
+    ? pair(american, british)
+    : { american, british, mixed: { american: inMetres, british: inFeet } };
 
 /** A word changed in the same way on both sides. */
 export const both = (word: Word, change: (text: string) => string): Word =>
-  typeof word === 'string' ? change(word) : pair(change(word.american), change(word.british));
+  typeof word === 'string'
+    ? change(word)
+    : four(
+        change(word.american),
+        change(word.british),
+        change((word.mixed ?? word).american),
+        change((word.mixed ?? word).british),
+      );
 
 /** Words put together: one text where all of them are the same on both sides, else a pair. */
 export function phrase(text: TemplateStringsArray, ...words: readonly (Word | number)[]): Word {

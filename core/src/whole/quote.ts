@@ -1,3 +1,4 @@
+import { systemOf } from '../job/region.ts';
 import { addDays } from '../units/date.ts';
 import { rows, type Id } from '../job/table.ts';
 import type { Room } from '../job/measured.ts';
@@ -98,7 +99,7 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
     rooms: perRoom.map(([room, list], i) => ({
       room,
       name: job.rooms.byId[room]?.name ?? '',
-      scope: alike(list).map((group) => said(sentenceOf(group, job.rooms.byId[room]), job.units)),
+      scope: alike(list).map((group) => said(sentenceOf(group, job.rooms.byId[room]), systemOf(job))),
       amount: amounts[i] ?? 0,
     })),
     net,
@@ -126,7 +127,7 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
       'Work on wiring, pipes and windows’ glazing; removal of lead paint or of textures that hold asbestos.',
     ],
     cautions: [...new Map(done.flatMap((s) => cautionsOf(s).map((c) => [c.rule, c] as const))).values()].map(
-      (caution) => said(reasonWord(caution), job.units),
+      (caution) => said(reasonWord(caution), systemOf(job)),
     ),
     days: order.labour.days,
     people: job.crew.people.length,
@@ -144,6 +145,6 @@ function whatOf(job: Job, option: Job['options']['byId'][string], surfaces: read
     ([room, list]) => phrase`${job.rooms.byId[room]?.name ?? ''}: ${namesWord(list.map((s) => s.surface.name))}`,
   );
   return chosen.length
-    ? said(phrase`${inOrder(perRoom, '. ')}; ${how}`, job.units)
+    ? said(phrase`${inOrder(perRoom, '. ')}; ${how}`, systemOf(job))
     : 'surfaces that are no longer there';
 }

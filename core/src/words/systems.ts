@@ -1,17 +1,19 @@
 import type { Brush, Cover, PrimerChoice, PrimerLayer, Product, SystemValues } from '../job/paints.ts';
 import type { Conditioner, PrepStep, Sheen } from '../job/vocabulary.ts';
 import { formatLength } from '../units/length.ts';
-import type { Metres } from '../units/si.ts';
-import { counted, inBoth, inOrder, pair, phrase, type Word } from '../units/word.ts';
+import { isImperial, type Metres } from '../units/si.ts';
+import { counted, inBoth, inOrder, phrase, type Word } from '../units/word.ts';
 import { BRISTLE, BRUSH, FABRIC, FAMILY, PREP, PRIMER, SEALED, SHEEN, STYLE, THE } from './terms.ts';
 
 /** A system of finish in words: each member of it, and the paint. */
+const bothUnits = (imperial: string, metric: string): Word =>
+  inBoth((system) => (isImperial(system) ? imperial : metric));
 const PILES: Readonly<Record<number, Word>> = {
-  0.005: pair('3⁄16 in', '5 mm'),
-  0.01: pair('3⁄8 in', '10 mm'),
-  0.013: pair('1⁄2 in', '13 mm'),
-  0.018: pair('3⁄4 in', '18 mm'),
-  0.028: pair('1 1⁄8 in', '28 mm'),
+  0.005: bothUnits('3⁄16 in', '5 mm'),
+  0.01: bothUnits('3⁄8 in', '10 mm'),
+  0.013: bothUnits('1⁄2 in', '13 mm'),
+  0.018: bothUnits('3⁄4 in', '18 mm'),
+  0.028: bothUnits('1 1⁄8 in', '28 mm'),
 };
 export const pileSize = (pile: Metres): Word => PILES[pile] ?? inBoth((system) => formatLength(pile, system));
 /** “3⁄8 in nap”, “10 mm pile”. */
@@ -22,7 +24,7 @@ const NOMINAL: Readonly<Record<number, number>> = { 229: 230, 102: 100, 152: 150
 export const across = (width: Metres): Word =>
   inBoth((system) => {
     const mm = Math.round(width * 1000);
-    return system === 'imperial' ? formatLength(width, system) : `${NOMINAL[mm] ?? mm} mm`;
+    return isImperial(system) ? formatLength(width, system) : `${NOMINAL[mm] ?? mm} mm`;
   });
 
 export const coverWord = ({ pile, fabric, width }: Cover): Word =>
@@ -48,7 +50,7 @@ export const coatsWord = (n: number): Word => counted(n, 'coat');
 export const conditionerWord = (dose: Conditioner): Word =>
   dose === 0
     ? 'none'
-    : pair(
+    : bothUnits(
         `${Math.round(dose * 32)} fl oz to the quart left in the pot`,
         `${Math.round(dose * 1000)} mL to the litre left in the pot`,
       );

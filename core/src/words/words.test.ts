@@ -18,7 +18,7 @@ import { ruleOf } from '../paces/rules.ts';
 import { prepPlan } from '../specify/prep-plan.ts';
 import { QUESTIONS, readBack } from '../specify/questions.ts';
 import { warningsOf } from '../specify/warnings.ts';
-import type { System } from '../units/si.ts';
+import { INCH, type Units } from '../units/si.ts';
 import { counted, heading, listed, pair, phrase, said, type Word } from '../units/word.ts';
 import type { Working } from '../units/working.ts';
 import { quoteOf } from '../whole/quote.ts';
@@ -36,7 +36,7 @@ const AMERICAN =
   /baseboard|\bcasings?\b|matte|drywall|chair.rail|\bcrown|roller cover(?!s again)|standard cover|\b(one|an?|in|short.\w+) covers?\b|\bcans?\b|drop cloth|degloss|latex|\bnap\b|\d in nap|[″′]|half-inch|\bgal\b|\bmold/i;
 const BRITISH =
   /skirting|architrave|\bmatt\b|plasterboard|dado.rail|cornice|sleeve|\btins?\b|dust sheet|\bpile\b|\d mm\b|mould\b|\bm²/i;
-const FOREIGN: Readonly<Record<System, RegExp>> = { imperial: BRITISH, metric: AMERICAN };
+const FOREIGN: Readonly<Record<Units, RegExp>> = { imperial: BRITISH, metric: AMERICAN };
 const SYSTEMS = ['imperial', 'metric'] as const;
 
 const example = readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8');
@@ -64,10 +64,10 @@ function read(text: string): Job {
   return found.value.job;
 }
 /** A job of bare board, old gloss, holes and stains, in the units wanted. */
-function fixture(text: string, units: System): Job {
+function fixture(text: string, units: Units): Job {
   const survey = (scope: string, set: object): Edit => ({ name: 'setSurveys', args: { scopes: [scope], set } }) as Edit;
   const edits: readonly Edit[] = [
-    { name: 'setUnits', args: { units } },
+    { name: 'moveTo', args: { country: units === 'imperial' ? 'US' : 'GB' } },
     survey('all:wall', { substrate: 'drywall', coat: 'bare', repairs: { pinhole: 3, coin: 2, large: 1, anchor: 1 } }),
     survey('all:ceiling', { texture: 'popcorn', condition: 'peeling' }),
     survey('all:trim', { coat: 'oil', sheen: 'gloss', stains: ['smoke', 'rust'] }),
@@ -210,7 +210,13 @@ describe('words are put together', () => {
     expect([counted(1, 'coat'), counted(2, 'brush', 'brushes')]).toEqual(['1 coat', '2 brushes']);
   });
   test('covers and brushes by the sizes each side asks for', () => {
-    expect(systems.pileWord(0.01)).toEqual(pair('3⁄8 in nap', '10 mm pile'));
+    expect([said(systems.pileWord(0.01), 'imperial'), said(systems.pileWord(0.01), 'metric')]).toEqual([
+      '3⁄8 in nap',
+      '10 mm pile',
+    ]);
+    // words of one side with the units of the other
+    expect(said(systems.pileWord(0.01), 'metric-american')).toBe('10 mm nap');
+    expect(said(phrase`${terms.TRIM.baseboard}, ${systems.across(INCH * 9)}`, 'imperial-british')).toBe('skirting, 9″');
     expect(said(systems.coverWord({ pile: 0.01, fabric: 'microfibre', width: 0.2286 }), 'metric')).toBe(
       '10 mm pile, 230 mm microfibre',
     );

@@ -12,8 +12,9 @@ import { roomOperations } from './room.ts';
 
 export type { Operation } from './operation.ts';
 
-/** Not painted until it is dry: damp ground, fresh plaster or filler. */
-export const isWaiting = ({ survey }: Specified): boolean => survey.fresh || isDamp(survey);
+/** Not painted until it is dry, or what licensed people take off is gone: damp ground, fresh plaster or filler, a texture with asbestos. */
+export const isWaiting = ({ survey }: Specified): boolean =>
+  survey.fresh || isDamp(survey) || (survey.texture === 'popcorn' && survey.fibres === 'removal');
 
 /** What can be seen and may be painted now; a wall wholly behind cabinets has nothing of either. */
 const isWorkedOn = (s: Specified): boolean => s.surface.area.value > 1e-6 && !isWaiting(s);

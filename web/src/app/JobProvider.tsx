@@ -1,3 +1,4 @@
+import { systemOf } from '@kovelin/core/job/region.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import { takeoffRoom } from '@kovelin/core/measure/takeoff.ts';
 import { useCallback, useDeferredValue, useMemo, useSyncExternalStore, type ReactNode } from 'react';
@@ -60,7 +61,7 @@ export function JobProvider({ session, children }: { session: JobSession; childr
     return {
       session,
       state,
-      system: shown.units,
+      system: systemOf(shown),
       room,
       takeoff,
       surface,

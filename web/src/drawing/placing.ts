@@ -1,7 +1,7 @@
 import type { Opening } from '@kovelin/core/job/measured.ts';
 import { boxOf } from '@kovelin/core/measure/openings.ts';
 import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
-import { INCH, type Metres, type System } from '@kovelin/core/units/si.ts';
+import { INCH, type Metres, type System, isImperial } from '@kovelin/core/units/si.ts';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { snap, type SnapTo } from './snap.ts';
 
@@ -17,7 +17,7 @@ export interface Placing {
 /** Screen pixels within which an edge catches. */
 const CATCH = 9;
 
-export const tapeStep = (system: System): Metres => (system === 'imperial' ? INCH : 0.01);
+export const tapeStep = (system: System): Metres => (isImperial(system) ? INCH : 0.01);
 
 const boundsOf = (opening: Opening, wall: WallTakeoff, step: Metres, reach: Metres) => ({
   length: wall.outline.length,

@@ -6,7 +6,7 @@ import { polygonArea } from '@kovelin/core/measure/geometry.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
-import { METRES_PER, type LengthUnit } from '@kovelin/core/units/si.ts';
+import { METRES_PER, type LengthUnit, isImperial } from '@kovelin/core/units/si.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useQuery } from '@tanstack/react-query';
@@ -85,7 +85,7 @@ function FromList({ view, room, onClose }: Props) {
           value={text}
           spellCheck={false}
           rows={8}
-          placeholder={system === 'imperial' ? `A, 12'6 1/2\nB, 10'4` : 'A; 3,82 m\nB; 3150 mm'}
+          placeholder={isImperial(system) ? `A, 12'6 1/2\nB, 10'4` : 'A; 3,82 m\nB; 3150 mm'}
           onChange={(event) => setText(event.target.value)}
         />
       </label>

@@ -1,4 +1,4 @@
-import type { System } from '@kovelin/core/units/si.ts';
+import { isImperial, type System } from '@kovelin/core/units/si.ts';
 import { useEffect, useSyncExternalStore } from 'react';
 import { aimedAt, enterIn, listenToAim, typeInto, withPad } from '../app/aim.ts';
 
@@ -67,7 +67,7 @@ export default function NumberPad({ system, onClose }: { system: System; onClose
     document.addEventListener('focusin', show);
     return () => document.removeEventListener('focusin', show);
   }, [inLength]);
-  const rows: readonly (readonly Key[])[] = system === 'imperial' ? IMPERIAL : METRIC;
+  const rows: readonly (readonly Key[])[] = isImperial(system) ? IMPERIAL : METRIC;
   const onKey = (key: Key) => {
     const at = aimedAt();
     if (!at) return;

@@ -1,3 +1,4 @@
+import { isImperial } from '@kovelin/core/units/si.ts';
 import { newOpening } from '@kovelin/core/job/blank.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Opening, Room } from '@kovelin/core/job/measured.ts';
@@ -35,7 +36,7 @@ export function startOpening(view: JobView, room: Room, kind: OpeningKind): Open
     .map((o) => o.at.metres + o.width.metres);
   const free = Math.max(0, ...taken) + (taken.length ? STEP : 0);
   const behind = free + width < (room.walls.byId[wall]?.length?.metres ?? 0) ? free : 0;
-  const metric = view.system === 'metric';
+  const metric = !isImperial(view.system);
   const reading = (typed: string, metres: number): Reading =>
     metric ? { typed: `${metres.toFixed(2)} m`, metres: Number(metres.toFixed(2)) } : { typed, metres };
   return {

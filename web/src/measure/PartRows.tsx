@@ -4,7 +4,7 @@ import type { Part } from '@kovelin/core/job/measured.ts';
 import * as kinds from '@kovelin/core/job/vocabulary.ts';
 import { isFixture, PART_RULES, wayOf, WAYS_OF } from '@kovelin/core/measure/parts.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
-import { INCH, type System } from '@kovelin/core/units/si.ts';
+import { INCH, type System, isImperial } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { PART, WAY } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
@@ -78,7 +78,7 @@ function startPart({ view, room }: Pick<RoomProps, 'view' | 'room'>, kind: PartK
 
 /** A starting size to the inch or the centimetre. */
 function reading(metres: number, system: System): Reading {
-  const step = system === 'imperial' ? INCH : 0.01;
+  const step = isImperial(system) ? INCH : 0.01;
   return tapeReading(Math.round(metres / step) * step, system);
 }
 

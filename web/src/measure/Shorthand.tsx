@@ -1,3 +1,4 @@
+import { isImperial } from '@kovelin/core/units/si.ts';
 import { formatTapeSheet } from '@kovelin/core/exchange/tapesheet-write.ts';
 import { parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
@@ -95,10 +96,12 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
         <Problems items={takeoff.problems.map((p) => p.message)} />
         <Problems items={takeoff.warnings.map((p) => p.message)} soft />
         <p className="hint">
-          A line a wall, clockwise from inside: <code>{SAMPLES[system].wall}</code>. Then{' '}
-          <code>{SAMPLES[system].door}</code>, <code>window</code>, <code>opening</code>,{' '}
-          <code>{SAMPLES[system].trim}</code>, <code>{SAMPLES[system].check}</code>, and parts such as{' '}
-          <code>{SAMPLES[system].dado}</code> or <code>light l1 count 2</code>. Ctrl Enter takes it, Esc takes it back.
+          A line a wall, clockwise from inside: <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].wall}</code>.
+          Then <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].door}</code>, <code>window</code>,{' '}
+          <code>opening</code>, <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].trim}</code>,{' '}
+          <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].check}</code>, and parts such as{' '}
+          <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].dado}</code> or <code>light l1 count 2</code>. Ctrl
+          Enter takes it, Esc takes it back.
         </p>
       </div>
     </div>

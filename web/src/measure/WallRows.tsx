@@ -3,7 +3,7 @@ import { rows } from '@kovelin/core/job/table.ts';
 import type { Wall } from '@kovelin/core/job/measured.ts';
 import { formatLength, trimNumber } from '@kovelin/core/units/length.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
-import type { System } from '@kovelin/core/units/si.ts';
+import { isImperial, type System } from '@kovelin/core/units/si.ts';
 import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import { DraftField, LengthField } from '../app/fields.tsx';
 import { useJob } from '../app/job-context.ts';
@@ -149,7 +149,7 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
           value={wall.length}
           system={system}
           options={WALL}
-          placeholder={system === 'imperial' ? `12'6 1/2` : '3.82'}
+          placeholder={isImperial(system) ? `12'6 1/2` : '3.82'}
           problem={props.problem}
           drafts={(length) => draft(length && { length })}
           onCommit={(length) => commit({ length })}

@@ -125,7 +125,9 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
               <tr key={r.key}>
                 <th scope="row">{r.what}</th>
                 <td className="number">{formatMoney(r.now, job.currency)}</td>
-                <td>{r.priced ? `${r.priced.source}, ${ageWord(r.priced.date)}` : 'starting price'}</td>
+                <td>
+                  {r.priced ? `${r.priced.source}, ${ageWord(r.priced.date, job.region.dates)}` : 'starting price'}
+                </td>
                 <td className="number">
                   {data ? (
                     r.then === null ? (

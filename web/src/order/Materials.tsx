@@ -119,7 +119,11 @@ export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'
       </p>
       <Section
         title="Price"
-        extra={<small>{m.priced ? `${m.priced.source}, ${ageWord(m.priced.date)}` : 'starting price'}</small>}
+        extra={
+          <small>
+            {m.priced ? `${m.priced.source}, ${ageWord(m.priced.date, view.state.job.region.dates)}` : 'starting price'}
+          </small>
+        }
       >
         <DraftField
           label={`Price of ${said(pieceWord(1, m.unit), system)}, ${state.shown.currency}`}

@@ -4,7 +4,7 @@ import { rows } from '@kovelin/core/job/table.ts';
 import { CONDITIONERS } from '@kovelin/core/job/vocabulary.ts';
 import type { BoxCan, Pour } from '@kovelin/core/order/boxing.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
-import { QUART } from '@kovelin/core/units/si.ts';
+import { QUART, isImperial } from '@kovelin/core/units/si.ts';
 import { boxingOf, type PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { heading, inOrder, phrase, said, type Word } from '@kovelin/core/units/word.ts';
@@ -155,9 +155,9 @@ function Shelf({ view, line }: Props) {
         <DraftField
           label="Paint there"
           value={litres === null ? '' : formatVolume(litres, system)}
-          placeholder={system === 'imperial' ? '2 qt' : '1.5 L'}
+          placeholder={isImperial(system) ? '2 qt' : '1.5 L'}
           parse={(text) => {
-            const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'gal' : 'L'}`);
+            const read = parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'gal' : 'L'}`);
             if (!read.ok) return read;
             const [least, most] = ENDS.shelf;
             if (read.value < least) return bad(`More than nothing must be in the ${said(THE.can, system)}.`);
@@ -187,7 +187,7 @@ const THINNER = 0.05;
 
 function StirIn({ view, line }: Props) {
   const { system } = view;
-  const [pot, setPot] = useState(system === 'imperial' ? QUART : 1);
+  const [pot, setPot] = useState(isImperial(system) ? QUART : 1);
   if (line.product.role !== 'finish') return null;
   const few = CONDITIONERS[1];
   const many = CONDITIONERS[3];
@@ -203,7 +203,7 @@ function StirIn({ view, line }: Props) {
         label="Left in the pot"
         value={formatVolume(pot, system)}
         parse={(text) => {
-          return parseVolume(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'qt' : 'L'}`);
+          return parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'qt' : 'L'}`);
         }}
         onCommit={(value) => {
           setPot(value);

@@ -1,3 +1,4 @@
+import { isImperial } from '@kovelin/core/units/si.ts';
 import { type Result, bad, good } from '@kovelin/core/units/problem.ts';
 import { ENDS, type Ends } from '@kovelin/core/job/limits.ts';
 import type { Product } from '@kovelin/core/job/paints.ts';
@@ -88,7 +89,7 @@ export function ProductCard({ product, view }: CardProps) {
   const set = (change: Partial<Product>) =>
     session.edit({ name: 'setProduct', args: { product: { ...product, ...change, source: 'your label' } } });
   const spread = between(
-    (text) => plain(parseSpread(/[a-z]/i.test(text) ? text : `${text} ${system === 'imperial' ? 'ft2/gal' : 'm2/L'}`)),
+    (text) => plain(parseSpread(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'ft2/gal' : 'm2/L'}`)),
     ENDS.rate,
     (rate) => formatSpread(rate, system),
   );
@@ -137,7 +138,7 @@ export function ProductCard({ product, view }: CardProps) {
             label="Dry film"
             value={
               solids
-                ? system === 'imperial'
+                ? isImperial(system)
                   ? `${Number((solids.dry / MIL).toFixed(2))} mils`
                   : `${Number((solids.dry * 1e6).toFixed(1))} um`
                 : ''
@@ -170,7 +171,9 @@ export function ProductCard({ product, view }: CardProps) {
         title="What it costs"
         extra={
           <small>
-            {product.priced ? `${product.priced.source}, ${ageWord(product.priced.date)}` : 'starting prices'}
+            {product.priced
+              ? `${product.priced.source}, ${ageWord(product.priced.date, view.state.job.region.dates)}`
+              : 'starting prices'}
           </small>
         }
       >

@@ -3,7 +3,7 @@ import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { simulated } from '@kovelin/core/order/risk.ts';
 import { expectedLeftover, litresFor, riskCurve, shortfallChance } from '@kovelin/core/order/shortfall.ts';
 import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
-import { GALLON } from '@kovelin/core/units/si.ts';
+import { GALLON, isImperial } from '@kovelin/core/units/si.ts';
 import { LineChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import { use as register } from 'echarts/core';
@@ -27,7 +27,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
   const [held, setHeld] = useState<number | null>(null);
   const { palette } = useScheme();
   const { demand, ordered, reserve } = line;
-  const unit = system === 'imperial' ? GALLON : 1;
+  const unit = isImperial(system) ? GALLON : 1;
   const curve = useMemo(() => riskCurve(demand, ordered), [demand, ordered]);
   const litres = useMemo(() => curve.map((p) => p.litres), [curve]);
   const paint = useMemo(() => simulated(state.job, line), [state.job, line]);
@@ -53,7 +53,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
         type: 'value',
         min: x(from),
         max: x(to),
-        name: system === 'imperial' ? 'gallons to have' : 'litres to have',
+        name: isImperial(system) ? 'gallons to have' : 'litres to have',
         nameLocation: 'middle',
         nameGap: 24,
         nameTextStyle: text,
@@ -73,7 +73,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
         {
           type: 'value',
           min: 0,
-          name: system === 'imperial' ? 'left, gal' : 'left, L',
+          name: isImperial(system) ? 'left, gal' : 'left, L',
           nameTextStyle: { ...text, align: 'right', padding: [0, -34, 0, 0] },
           axisLabel: text,
           splitLine: { show: false },

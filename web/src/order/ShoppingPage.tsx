@@ -1,3 +1,4 @@
+import { systemOf } from '@kovelin/core/job/region.ts';
 import { shoppingList } from '@kovelin/core/order/shopping.ts';
 import { shoppingText } from '@kovelin/core/exchange/order-text.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
@@ -80,7 +81,7 @@ export default function ShoppingPage() {
       </header>
       {list.aisles.map(({ aisle, lines: inAisle }) => (
         <section key={aisle}>
-          <h2>{heading(aisle, job.units)}</h2>
+          <h2>{heading(aisle, systemOf(job))}</h2>
           <ul>
             {inAisle.map((l) => (
               <li key={l.key} className={l.ticked ? 'done' : ''}>

@@ -1,7 +1,7 @@
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { DEFAULT_GROUPS, DEFAULT_KEYS, DEFAULTS, setting, type DefaultGroup } from '@kovelin/core/job/defaults.ts';
 import { within } from '@kovelin/core/job/limits.ts';
-import { FOOT, GALLON, SQUARE_FOOT, type System } from '@kovelin/core/units/si.ts';
+import { FOOT, GALLON, SQUARE_FOOT, isImperial, type Units } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { STARTING } from '@kovelin/core/words/defaults.ts';
 import Button from '@mui/material/Button';
@@ -11,7 +11,7 @@ import { DraftField } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 /** The reader's units for those the core counts in: name and how many of the core's it is. */
-const UNITS: Readonly<Record<System, Readonly<Record<string, readonly [string, number]>>>> = {
+const UNITS: Readonly<Record<Units, Readonly<Record<string, readonly [string, number]>>>> = {
   imperial: {
     m: ['ft', FOOT],
     m2: ['ft²', SQUARE_FOOT],
@@ -61,7 +61,7 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
               {keys.map((key) => {
                 const { unit, origin, ends } = DEFAULTS[key];
                 const what = said(STARTING[key], system);
-                const [name, per] = UNITS[system][unit] ?? [unit, 1];
+                const [name, per] = UNITS[isImperial(system) ? 'imperial' : 'metric'][unit] ?? [unit, 1];
                 const own = key in state.shown.settings;
                 return (
                   <tr key={key} className={own ? 'chosen' : ''}>

@@ -1,8 +1,10 @@
+import { dayText, type DateForm } from '@kovelin/core/units/day-text.ts';
 import { daysBetween, today } from '@kovelin/core/units/date.ts';
 
 /** Days after which a price is called old. */
 const OLD = 14;
-export function ageWord(date: string): string {
+export function ageWord(date: string, form: DateForm): string {
   const days = daysBetween(date, today());
-  return days > OLD ? `${date}, ${days} days old` : date;
+  const text = dayText(date, form);
+  return days > OLD ? `${text}, ${days} days old` : text;
 }

@@ -1,3 +1,4 @@
+import { systemOf } from '@kovelin/core/job/region.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
@@ -33,7 +34,7 @@ export async function exportTapeSheet(job: Job): Promise<void> {
 /** The plan and the elevations of one room, to scale, with dimensions. */
 export async function exportDrawing(job: Job, takeoff: RoomTakeoff, format: 'dxf' | 'svg'): Promise<void> {
   const { draft } = await import('@kovelin/core/exchange/plan/drafting.ts');
-  const marks = draft(takeoff, job.units);
+  const marks = draft(takeoff, systemOf(job));
   const name = `${fileName(job)}-${fileName(takeoff.room)}.${format}`;
   if (format === 'dxf') {
     const { writeDxf } = await import('@kovelin/core/exchange/plan/dxf-write.ts');
