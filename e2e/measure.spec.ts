@@ -112,7 +112,8 @@ test('metric and imperial at any time, without changing what was measured', asyn
   expect(await ledger(page)).toEqual(before);
   await expect(page.getByLabel('Length of wall A', { exact: true })).toHaveValue(`14'`);
   await goTo(page, 'Specify');
-  await expect(page.getByText('10 mm pile').first()).toBeVisible();
+  // the words are the country's, the sizes those of the units
+  await expect(page.getByText('10 mm nap').first()).toBeVisible();
 });
 
 test('a foot too much is found before the paint is bought: the class, the telling diagonal, one click, undo', async ({

@@ -103,7 +103,7 @@ test('materials follow from the job; what is owned is taken off, and a tool that
   await page.getByLabel(/Price of 1 cartridge/).fill('7.25');
   await page.keyboard.press('Enter');
   await expect(rowOf(/^Caulk/)).toContainText('$7.25');
-  await expect(page.getByText(/^your price, \d{4}-\d\d-\d\d$/)).toBeVisible();
+  await expect(page.getByText(/^your price, \d\d\/\d\d\/\d{4}$/)).toBeVisible();
   await settled(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New job' }).click();

@@ -30,7 +30,9 @@ test('a job in metres says skirting, plasterboard and matt, and no American word
   };
   const press = (name: string | RegExp) => page.getByRole('button', { name }).first().click();
   await openDemo(page);
-  await press('ft in');
+  await press('Where the job is');
+  await page.getByLabel('Country').selectOption('GB');
+  await press('Close');
   await openRoom(page, 'Passage');
   await settled(page);
   await page.locator('.trim-pair').last().scrollIntoViewIfNeeded();

@@ -1,5 +1,5 @@
 // One command: set-up, lint, types, unit tests, build, end-to-end tests; the last line counts them all.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, packages, root, run } from './setup.mjs';
@@ -34,10 +34,25 @@ function counted(name, command, args, report, count) {
   if (status !== 0 && bad === 0) failed++;
 }
 
-check('eslint', bin('eslint'), ['.']);
-check('prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-check('import directions', bin('depcruise'), ['core/src', 'web/src', 'server/src']);
-check('types', bin('tsc'), ['-p', 'tsconfig.json']);
+/** Checks one after the other, what they print told when each ends. */
+async function inTurn(...checks) {
+  for (const [name, command, ...args] of checks) {
+    const told = [];
+    const child = spawn(bin(command), args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    child.stdout.on('data', (text) => told.push(text));
+    child.stderr.on('data', (text) => told.push(text));
+    const status = await new Promise((end) => child.on('close', end));
+    process.stdout.write(`\n== ${name}\n${Buffer.concat(told).toString()}`);
+    if (status === 0) passed++;
+    else failed++;
+  }
+}
+
+// each of them uses one core
+await Promise.all([
+  inTurn(['eslint', 'eslint', '.'], ['import directions', 'depcruise', 'core/src', 'web/src', 'server/src']),
+  inTurn(['types', 'tsc', '-p', 'tsconfig.json'], ['prettier', 'prettier', '--check', '--log-level', 'warn', '.']),
+]);
 counted(
   'unit',
   bin('jest'),

@@ -126,7 +126,7 @@ export const STARTING_PRODUCTS: readonly Product[] = [
   primer('bonding', 'Bonding primer', 350, [2200, 5600, 25500]),
   primer('blocking', 'Stain-blocking primer', 350, [2300, 6000, 27500]),
   primer('penetrating', 'Penetrating primer', 250, [1900, 4800, 21500]),
-  primer('board', 'Board primer', 300, [1500, 3200, 13500]),
+  primer('board', 'Board and sealing primer', 300, [1500, 3200, 13500]),
   primer('undercoat', 'Undercoat', 350, [1900, 4900, 22000]),
 ];
 

@@ -52,7 +52,7 @@ function Assumed() {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const count = data?.open.length ?? 0;
   const guessed = (data?.guessed.length ?? 0) > 0;
-  const answers = `${count} ${count === 1 ? 'answer' : 'answers'} assumed`;
+  const answers = `${count} ${count === 1 ? 'answer' : 'answers'}`;
   return (
     <>
       <button
@@ -63,8 +63,8 @@ function Assumed() {
         disabled={!data || (count === 0 && !guessed)}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        <span>{guessed ? 'First guess' : 'Rests on'}</span>
-        <b>{!data ? 'working …' : count ? answers : guessed ? 'not all measured' : 'what was answered'}</b>
+        <span>{guessed ? 'First guess, rests on' : 'Rests on, assumed'}</span>
+        <b>{!data ? 'working …' : count ? answers : guessed ? 'not all measured' : 'all answered'}</b>
       </button>
       {anchor && data && (
         <Suspense fallback={null}>

@@ -91,7 +91,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
             silent: true,
             symbol: 'none',
             lineStyle: { color: ink, type: 'solid', width: 1.5 },
-            label: { ...text, formatter: 'bought', position: 'insideEndTop' },
+            label: { ...text, formatter: 'bought', position: 'insideStartTop' },
             data: [{ xAxis: x(ordered) }],
           },
         },

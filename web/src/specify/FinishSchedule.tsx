@@ -108,8 +108,8 @@ export function FinishSchedule({ view }: { view: WholeView }) {
 function Assumed({ members, system }: { members: readonly (keyof SystemValues)[]; system: WholeView['system'] }) {
   if (!members.length) return null;
   return (
-    <small>
-      <i className="assumed">assumed</i> {members.map((member) => said(MEMBER_WORDS[member], system)).join(', ')}
+    <small className="assumed-of">
+      <i>assumed:</i> {members.map((member) => said(MEMBER_WORDS[member], system)).join(', ')}
     </small>
   );
 }
