@@ -38,6 +38,57 @@ test('a system that fails is warned of even when insisted on; insistence and cau
   await expect(lead).toHaveCount(0);
 });
 
+test('the ledger counts the answers that the price rests on, each a link to its question; a walk still open is a first guess', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const rests = page.locator('.ledger [data-entry="Rests on"]');
+  await expect(rests).toHaveText('Rests on, assumed12 answers');
+  await rests.click();
+  const list = page.getByRole('region', { name: 'What the price rests on' });
+  await expect(list.getByRole('link')).toHaveCount(12);
+  await list.getByRole('link', { name: 'asbestos test' }).click();
+  await expect(page.locator('.asked:not(.once) legend').first()).toHaveText('Was this texture tested for asbestos?');
+  await page.locator('.asked').getByRole('button', { name: 'not tested' }).click();
+  await expect(rests).toHaveText('Rests on, assumed11 answers');
+  // each decision says it of itself
+  await page.getByRole('button', { name: /^Wall A, / }).click();
+  await page.getByRole('button', { name: 'Goes on' }).click();
+  await page.locator('[data-member=prep]').getByRole('link', { name: 'wax or polish' }).click();
+  await expect(page.locator('.asked:not(.once) legend').first()).toHaveText('Was it ever waxed or polished?');
+  await page.getByRole('link', { name: 'To print', exact: true }).click();
+  await expect(page.getByRole('main', { name: 'Finish schedule' })).toContainText(
+    'nobody has answered it yet: wax or polish (',
+  );
+  await goTo(page, 'Measure');
+  await page.getByLabel('Length of wall A', { exact: true }).fill("13'");
+  await page.keyboard.press('Enter');
+  await expect(rests).toContainText('First guess');
+});
+
+test('a job moves to another country: tins, money and words are those of its shop, and undo brings all back', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await goTo(page, 'Order');
+  await page.getByRole('button', { name: 'Where the job is' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Country').selectOption('GB');
+  await expect(dialog.getByLabel('Name of the tax')).toHaveValue('VAT');
+  await dialog.getByLabel('Lead: paint from before').fill('1970');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(page.locator('.ledger [data-entry=Price] b')).toContainText('£');
+  const cans = page.locator('.cans');
+  await expect(cans.first()).toContainText(/× (10|5|2\.5|1) L/);
+  await expect(page.locator('.schedule')).not.toContainText('3.79 L');
+  await expect(page.locator('.schedule thead')).toContainText('Tins to buy');
+  // remembered: the next job begins there
+  await settled(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New job' }).click();
+  await expect(page.getByRole('button', { name: 'Where the job is' })).toHaveText('GB');
+});
+
 test('surfaces with one system are overruled together, as one step', async ({ page }) => {
   await openDemo(page);
   await openRoom(page, 'Washroom');

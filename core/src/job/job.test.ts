@@ -104,8 +104,15 @@ describe('a job file at the door', () => {
     expect(now({}).region).toMatchObject({ country: 'US', paper: 'letter', lead: 1978 });
     expect(now({ units: 'metric' }).region).toMatchObject({ country: 'other', words: 'british', paper: 'a4' });
     expect(now({ units: 'metric', currency: 'GBP' }).region.country).toBe('GB');
-    // nothing is priced anew
+    // nothing is priced anew but the gallons of a metric job that nobody had priced
     expect(now({}).products['paint-wall']?.cans).toEqual(old.products['paint-wall']?.cans);
+    const sizes = (job: Job) => job.products['paint-wall']?.cans.map((can) => can.litres);
+    expect(sizes(now({ units: 'metric' }))).toEqual([0.75, 1, 2.5, 5, 10]);
+    const wall = {
+      ...old.products['paint-wall'],
+      priced: { source: 'shop', date: '2026-11-01' },
+    } as Job['products'][string];
+    expect(sizes(now({ units: 'metric', products: { ...old.products, 'paint-wall': wall } }))).toEqual(sizes(old));
     expect(now({}).products['primer-board']?.serves).toEqual(['board', 'sealing']);
     expect(Object.values(now({}).decisions)[0]?.primer).toMatchObject({ kind: 'undercoat', then: null });
     expect(now({}).air).toEqual({ temperature: 20, humidity: 0.5, draught: 0.1 });

@@ -1,5 +1,6 @@
 import { PRIMER_SERVES } from './library.ts';
-import { regionOf, STARTING_AIR, type Country } from './region.ts';
+import type { Can } from './paints.ts';
+import { COUNTRY_ROWS, regionOf, STARTING_AIR, tinsOf, type Country } from './region.ts';
 import { JOB_VERSION } from './version.ts';
 import { toVersion5 } from './version5.ts';
 import type { PrimerKind } from './vocabulary.ts';
@@ -182,6 +183,14 @@ const COUNTRY_OF: Readonly<Record<string, Country>> = {
   AUD: 'AU',
   NZD: 'NZ',
 };
+/** No gallon in a metric job's shop: tins that nobody priced are sold as they are there; what was priced stays as it is. */
+function metricTins(product: Json): unknown {
+  const { cans } = product;
+  const isCan = (can: unknown): can is Can => isRecord(can) && Number(can['litres']) > 0 && Number(can['price']) >= 0;
+  return product['priced'] === null && Array.isArray(cans) && cans.every(isCan)
+    ? tinsOf(cans, COUNTRY_ROWS.other.tins, 1)
+    : cans;
+}
 /** 7: a region and its air; two primers in order, and what each product does; schools of preparation; what is done about a fixture. */
 function toVersion7(job: Json): Json {
   const metric = job['units'] === 'metric';
@@ -190,6 +199,7 @@ function toVersion7(job: Json): Json {
   const part = (p: Json): Json => ({ ...p, way: null });
   const product = (p: Json): Json => ({
     ...p,
+    cans: metric ? metricTins(p) : p['cans'],
     serves: PRIMER_SERVES[p['primer'] as PrimerKind] ?? [],
     scrub: null,
     inColour: {},

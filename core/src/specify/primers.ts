@@ -56,13 +56,11 @@ function heaps(demands: readonly Demand[]): (readonly [readonly Demand[], readon
 
 /**
  * A primer that does all that is asked; else two in order, as little of them full as can be. What no product of the job does
- * keeps its kind, and a warning says so. Patches need none where anything is primed all over.
+ * keeps its kind, and a warning says so.
  */
 export function primerMeeting(demands: readonly Demand[], primers: readonly Product[]): PrimerChoice {
-  const covered = demands.some(({ extent }) => extent === 'full');
-  const asked = demands.filter(({ does, extent }) => !(covered && extent === 'spot' && does === 'sealing'));
-  if (!asked.length) return NO_PRIMER;
-  for (const [a, b] of heaps(asked)) {
+  if (!demands.length) return NO_PRIMER;
+  for (const [a, b] of heaps(demands)) {
     const one = together(primers, a);
     const other = together(primers, b);
     if (!one || (b.length > 0 && !other)) continue;
@@ -70,7 +68,7 @@ export function primerMeeting(demands: readonly Demand[], primers: readonly Prod
     return { ...first, then };
   }
   // three that nothing puts together: patches are left to the finish
-  return primerMeeting(asked.slice(0, 2), primers);
+  return primerMeeting(demands.slice(0, 2), primers);
 }
 const inOrder = (a: PrimerLayer, b: PrimerLayer): readonly [PrimerLayer, PrimerLayer] =>
   ORDER.indexOf(a.kind) <= ORDER.indexOf(b.kind) ? [a, b] : [b, a];

@@ -252,7 +252,6 @@ const STAINED: readonly Rule<Asked>[] = [
 ];
 /** Patches drink and flash; pinholes are dabbed with the finish itself. */
 const PATCHED: readonly Rule<Asked>[] = [
-  { rule: 'primer.no-holes', when: (c) => holesOf(c.survey) === 0 || isClear(c) || isChalkType(c), then: null },
   { rule: 'primer.pinholes', when: (c) => patchesOf(c.survey) === 0, then: null },
   { rule: 'primer.patched-wood', when: isWood, then: spot('undercoat') },
   { rule: 'primer.repairs', when: always, then: spot('sealing') },
@@ -260,12 +259,16 @@ const PATCHED: readonly Rule<Asked>[] = [
 
 /** A primer that does all that ground, stains and patches ask; where none does, two in order. */
 export function primerFor(c: Case): Decided<PrimerChoice> {
-  const asked = [GROUND, STAINED, PATCHED].map((rules) => decide(rules, c));
+  const [ground, stains, patches] = [decide(GROUND, c), decide(STAINED, c), decide(PATCHED, c)];
+  const below = [ground, stains].filter(({ value }) => value !== null);
+  // under a primer that goes on all over no filled place wants one of its own
+  const covered = below.some(({ value }) => value?.extent === 'full');
+  const filled = !covered && holesOf(c.survey) > 0 && !isClear(c) && !isChalkType(c) ? [patches] : [];
+  const asked = [...below, ...filled];
   const demands = asked.flatMap(({ value }) => value ?? []);
-  const said = asked.filter(({ value, because: why }) => value !== null || why[0]?.rule === 'primer.pinholes');
   return {
     value: demands.length ? primerMeeting(demands, c.primers) : NO_PRIMER,
-    because: (said.length ? said : asked.slice(0, 1)).flatMap((one) => one.because),
+    because: (asked.length ? asked : [ground]).flatMap((one) => one.because),
   };
 }
 
@@ -322,6 +325,7 @@ const PREP: readonly Rule<readonly PrepStep[]>[] = [
 ];
 
 const WET_STEPS: readonly PrepStep[] = ['wash', 'degrease'];
+const isThirstyGround = bareOn('drywall', 'unknown', 'plaster', 'masonry', 'wood', 'mdf');
 /** What must not be done there, whatever asks for it; the first that fits is said for each step. */
 const NEVER: readonly Rule<readonly PrepStep[]>[] = [
   {
@@ -340,20 +344,18 @@ const NEVER: readonly Rule<readonly PrepStep[]>[] = [
     when: isChalkType,
     then: ['degrease', 'scrape', 'degloss', 'sand', 'dust', 'wipe'],
   },
-  { rule: 'prep.no-water', when: bareOn('drywall', 'unknown', 'plaster', 'masonry', 'wood', 'mdf'), then: WET_STEPS },
+  { rule: 'prep.no-water', when: (c) => isThirstyGround(c) && !isGreasy(c), then: WET_STEPS },
+  // soot and grease come off although the ground should have no water
+  { rule: 'prep.no-water', when: isThirstyGround, then: ['wash'] },
 ];
 /** Where there is wax, soot or grease, degreasing is a washing. */
 const SPARED: Readonly<Partial<Record<PrepStep, PrepStep>>> = { wash: 'degrease' };
-
-/** Soot and grease come off although the ground should have no water. */
-const isForbidden = (step: PrepStep, rule: RuleId, c: Case): boolean =>
-  !(rule === 'prep.no-water' && step === 'degrease' && isGreasy(c));
 
 export function prepFor(c: Case, order: readonly PrepStep[]): Decided<readonly PrepStep[]> {
   const fitting = PREP.filter((rule) => rule.when(c));
   const asked = new Set(fitting.flatMap((rule) => rule.then));
   const forbids = NEVER.filter((rule) => rule.when(c));
-  const barred = (step: PrepStep) => forbids.find((r) => r.then.includes(step) && isForbidden(step, r.rule, c));
+  const barred = (step: PrepStep) => forbids.find((rule) => rule.then.includes(step));
   const allowed = new Set([...asked].filter((step) => !barred(step)));
   const spared = (step: PrepStep) => {
     const by = SPARED[step];

@@ -91,7 +91,6 @@ export const WORDING = {
   'primer.bare-places': () => 'bare places on wood take an undercoat, by brush',
   'primer.no-stains': () => 'no stains to block',
   'primer.smoke': () => 'smoke comes through everywhere: it is blocked all over',
-  'primer.no-holes': () => 'nothing filled',
   'primer.pinholes': () => 'pinholes on sound paint are dabbed with the finish itself: no primer for them',
   'primer.patched-wood': () => 'filled places on wood take a spot of undercoat',
   'primer.weak': () => 'weak or chalky ground needs a penetrating primer; a film-forming one lets the paint lift',

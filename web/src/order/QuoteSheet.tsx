@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useWhole, useOrder } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
+import { AssumedNote } from '../app/AssumedNote.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { useOptionPrices } from '../workers/what-if.ts';
 import { exportQuote } from './files.ts';
@@ -107,6 +108,7 @@ export default function QuoteSheet() {
           </tr>
         </tbody>
       </table>
+      <AssumedNote />
       {quote.options.length > 0 && (
         <>
           <h2>Options, each by itself</h2>

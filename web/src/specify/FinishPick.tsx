@@ -1,4 +1,6 @@
 import { good, type Result } from '@kovelin/core/units/problem.ts';
+import { startingPaint } from '@kovelin/core/job/create.ts';
+import { STARTING_PRODUCTS } from '@kovelin/core/job/library.ts';
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import { roomScope } from '@kovelin/core/job/scope.ts';
 import { hidingClass, parseContrast } from '@kovelin/core/specify/classes.ts';
@@ -41,11 +43,13 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
   const [file, setFile] = useState(false);
   const [reading, setReading] = useState(false);
   const scope = wide ? roomScope(s.surface.room, s.surface.kind) : s.surface.id;
-  const set = (change: { product?: string; colour?: string }) =>
-    session.run({
-      name: 'setFinish',
-      args: { scope, finish: { product: s.product.id, colour: s.colour.id, ...change } },
-    });
+  const set = (change: { colour: string }) =>
+    session.run({ name: 'setFinish', args: { scope, finish: { product: s.product.id, ...change } } });
+  /** A paint of the job, or a starting one that it has not got yet. */
+  const pick = (id: string) => {
+    const product = products[id] ?? startingPaint(state.job, (p) => p.id === id);
+    if (product) session.run({ name: 'takeUp', args: { scope, product, colour: s.colour.id } });
+  };
   const mix = (hex: string) => {
     const id = freshId();
     session.run({
@@ -60,10 +64,10 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
       <Choice
         label="Paint"
         value={s.product.id}
-        options={Object.values(products)
+        options={[...Object.values(products), ...STARTING_PRODUCTS.filter((p) => !products[p.id])]
           .filter((p) => p.role === 'finish')
           .map((p) => [p.id, p.name])}
-        onChange={(product) => set({ product })}
+        onChange={pick}
       />
       <DraftField
         key={`${s.product.id} ${s.colour.id}`}

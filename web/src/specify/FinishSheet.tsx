@@ -12,6 +12,7 @@ import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { brushWord, coatsWord, conditionerWord, coverWord, primerWord } from '@kovelin/core/words/systems.ts';
 import { PREP, SHEEN, STYLE, THE } from '@kovelin/core/words/terms.ts';
 import { useWhole, type WholeView } from '../app/whole.ts';
+import { AssumedNote } from '../app/AssumedNote.tsx';
 import { Paper } from '../app/Paper.tsx';
 import './specify.css';
 
@@ -49,6 +50,7 @@ export default function FinishSheet() {
           </table>
         </section>
       ))}
+      <AssumedNote />
       <h2>Take care</h2>
       {cautions.map((caution) => (
         <p key={caution.rule} className="sheet-facts">
