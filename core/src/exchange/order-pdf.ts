@@ -102,6 +102,7 @@ export function quotePdf(job: Job, quote: Quote): TDocumentDefinitions {
     bullets(quote.excluded),
     head('Take care', 14),
     bullets(quote.cautions),
+    ...(quote.assumed ? [head('Assumed', 14), t(quote.assumed)] : []),
     ...(quote.notes ? [head('Notes', 14), t(quote.notes)] : []),
   ]);
 }

@@ -44,4 +44,5 @@ export const quoteCsv = (job: Job, quote: Quote): string =>
     ...quote.included.map((line) => ['included', '', line, '']),
     ...quote.excluded.map((line) => ['not included', '', line, '']),
     ...quote.cautions.map((line) => ['take care', '', line, '']),
+    ...(quote.assumed ? [['assumed', '', quote.assumed, '']] : []),
   ]);

@@ -51,6 +51,8 @@ export interface Quote {
   readonly cautions: readonly string[];
   readonly days: number;
   readonly people: number;
+  /** What nobody has answered yet, in a sentence; empty: nothing. */
+  readonly assumed: string;
   readonly notes: string;
 }
 
@@ -59,8 +61,9 @@ function sentenceOf(group: readonly Specified[], room: Room | undefined): Word {
   const [s] = group;
   if (!s) return '';
   const primer = effective(s.system.primer);
+  const prep = effective(s.system.prep);
   const steps = [
-    prepWord(effective(s.system.prep)),
+    ...(prep.length ? [prepWord(prep)] : []),
     ...(primer.extent === 'none' ? [] : [primerWord(primer)]),
     phrase`${coatsWord(effective(s.system.coats))} of ${s.product.name}, ${s.colour.name}, ${SHEEN[s.sheen]}`,
   ];
@@ -71,7 +74,7 @@ function sentenceOf(group: readonly Specified[], room: Room | undefined): Word {
   return phrase`${capital(names)}: ${inOrder(steps, '; ')}.`;
 }
 /** The job as an offer on a given day, its options priced. */
-export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice[], date: string): Quote {
+export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice[], date: string, assumed = ''): Quote {
   const { surfaces, leftOut, operations } = wholeOf(job);
   const done = surfaces.filter((s) => !leftOut.has(s.surface.id));
   const perRoom = [...groupBy(done, (s) => s.surface.room)];
@@ -131,6 +134,7 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
     ),
     days: order.labour.days,
     people: job.crew.people.length,
+    assumed,
     notes: job.pricing.notes,
   };
 }

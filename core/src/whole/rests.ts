@@ -1,9 +1,11 @@
 import type { SystemValues } from '../job/paints.ts';
 import type { Id, SurfaceId } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
 import { familyOf, type Family } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import type { QuestionKey } from '../specify/questions.ts';
+import { QUESTIONS, type QuestionKey } from '../specify/questions.ts';
 import { restsOf } from '../specify/rests.ts';
+import { groupBy } from '../units/group.ts';
 import { SPECIFIED } from './inputs.ts';
 import { stage } from './stage.ts';
 import { specifiedRooms } from './whole.ts';
@@ -44,6 +46,19 @@ export const assumedIn = stage(SPECIFIED, (job): Assumed => {
   }
   return { open: [...open.values()], guessed: guessedRooms(rooms.map((r) => r.takeoff)), members };
 });
+
+/** What was assumed, by question and room, as a paper says it; empty: nothing was. */
+export function assumedSentence({ open, guessed }: Assumed, { rooms }: Pick<Job, 'rooms'>): string {
+  const nameOf = (id: Id) => rooms.byId[id]?.name ?? '';
+  const byQuestion = [...groupBy(open, (answer) => answer.question)].map(([key, answers]) => {
+    const where = [...new Set(answers.map((answer) => nameOf(answer.room)))];
+    return `${QUESTIONS.find((q) => q.key === key)?.short.toLowerCase() ?? key} (${where.join(', ')})`;
+  });
+  return [
+    ...(guessed.length ? [`A first guess: ${guessed.map(nameOf).join(', ')} not measured to the end.`] : []),
+    ...(byQuestion.length ? [`Assumed, since nobody has answered it yet: ${byQuestion.join('; ')}.`] : []),
+  ].join(' ');
+}
 
 /** A wall without a length, or a walk that misses its start by more than a careful tape does. */
 const guessedRooms = (takeoffs: readonly RoomTakeoff[]): Id[] =>

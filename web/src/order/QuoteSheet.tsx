@@ -1,3 +1,4 @@
+import { assumedSentence } from '@kovelin/core/whole/rests.ts';
 import { quoteOf } from '@kovelin/core/whole/quote.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
@@ -6,9 +7,9 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useWhole, useOrder } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
-import { AssumedNote } from '../app/AssumedNote.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { useOptionPrices } from '../workers/what-if.ts';
+import { useAssumed } from '../workers/whole.ts';
 import { exportQuote } from './files.ts';
 import './order.css';
 
@@ -19,6 +20,7 @@ export default function QuoteSheet() {
   const { job } = state;
   const order = useOrder(view);
   const { data: options = [], isFetching, error } = useOptionPrices(job);
+  const { data: assumed } = useAssumed(job);
   const [making, setMaking] = useState(false);
   const [fault, setFault] = useState('');
   if (!order) return <PlanAwaited job={job} />;
@@ -29,7 +31,8 @@ export default function QuoteSheet() {
       </p>
     );
   if (isFetching) return <p className="waiting">Pricing the options …</p>;
-  const quote = quoteOf(job, order, options, today());
+  if (!assumed) return <p className="waiting">Looking for what was assumed …</p>;
+  const quote = quoteOf(job, order, options, today(), assumedSentence(assumed, job));
   const money = (n: number) => formatMoney(n, job.currency);
   const make = async () => {
     setMaking(true);
@@ -108,7 +111,6 @@ export default function QuoteSheet() {
           </tr>
         </tbody>
       </table>
-      <AssumedNote />
       {quote.options.length > 0 && (
         <>
           <h2>Options, each by itself</h2>
@@ -146,6 +148,12 @@ export default function QuoteSheet() {
           </ul>
         </section>
       ))}
+      {quote.assumed && (
+        <>
+          <h2>Assumed</h2>
+          <p className="sheet-facts">{quote.assumed}</p>
+        </>
+      )}
       {quote.notes && (
         <>
           <h2>Notes</h2>

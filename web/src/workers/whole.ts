@@ -29,6 +29,19 @@ async function settling(signal: AbortSignal): Promise<void> {
   });
 }
 
+/** A worker of its own: were it the plan's, the next plan would find it busy, or ended, and begin in a cold one. */
+const askAside = askers<WholeApi>(() => new Worker(new URL('./whole.worker.ts', import.meta.url), { type: 'module' }));
+/** Asked when nothing has changed for so long, ms. */
+const QUIET = 700;
+const quiet = (signal: AbortSignal): Promise<void> =>
+  new Promise((resolve, reject) => {
+    const wait = setTimeout(resolve, QUIET);
+    signal.addEventListener('abort', () => {
+      clearTimeout(wait);
+      reject(signal.reason as Error);
+    });
+  });
+
 /** What nobody answered, found when the plan is there: it may wait, the plan may not. */
 export function useAssumed(job: Job) {
   const key = keyOf(job, SPECIFIED);
@@ -37,7 +50,10 @@ export function useAssumed(job: Job) {
     ...AS_LONG_AS_ASKED,
     enabled: data !== undefined,
     queryKey: ['assumed', job.id, key],
-    queryFn: ({ signal }) => ask((api) => api.assumed(keyOf(job, WHOLE), inputsOf(job, WHOLE)), signal),
+    queryFn: async ({ signal }) => {
+      await quiet(signal);
+      return askAside((api) => api.assumed(keyOf(job, WHOLE), inputsOf(job, WHOLE)), signal);
+    },
     placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
 }
