@@ -49,10 +49,11 @@ export async function goTo(page: Page, step: string): Promise<void> {
   await page.getByRole('main', { name: step }).waitFor();
 }
 
+/** Every figure of the ledger; what it rests on is looked for later, when all is quiet. */
 export async function ledger(page: Page): Promise<Record<string, number>> {
   await settled(page);
   const pairs = await page
-    .locator('.ledger .entry')
+    .locator('.ledger .entry:not([data-entry="Rests on"])')
     .evaluateAll((entries) =>
       entries.map((e) => [e.getAttribute('data-entry') ?? '', Number(e.getAttribute('data-value'))] as const),
     );
