@@ -144,7 +144,10 @@ function primerUse(job: Pick<Job, 'settings'>, s: Specified, primer: Primed): Pr
 
 /** How much of a porous ground's thirst full primers leave for the paint. */
 function thirstLeft(job: Pick<Job, 'settings'>, { primers }: Specified): number {
-  const coats = primers.reduce((n, { layer }) => n + (layer.extent === 'full' ? layer.coats : 0), 0);
+  const coats = primers.reduce(
+    (n, { layer, product }) => n + (product && layer.extent === 'full' ? layer.coats : 0),
+    0,
+  );
   if (coats === 0) return 1;
   return coats > 1 ? 0 : setting(job, 'order.thirst');
 }

@@ -8,6 +8,7 @@ import type { Job } from '../job/types.ts';
 import { PREP_STEPS, PRIMER_KINDS, STAINS, type OperationKind, type PrimerKind } from '../job/vocabulary.ts';
 import { orderPaint, type PaintLine } from '../order/paint.ts';
 import { baseOrder, wholeOf } from '../whole/whole.ts';
+import { primerAt } from '../work/coats.ts';
 import { hide } from './hiding.ts';
 import { brightFamily, opacityOf } from './opacity.ts';
 import { layersOf, primerMeeting, type Demand } from './primers.ts';
@@ -226,8 +227,21 @@ describe('primers that do what is asked', () => {
     const s = at({ ...stained, products: others }, 'wall');
     expect(primers(s)).toContain('blocking full');
     expect(rules(s)).toContain('warn.no-primer');
+    // the one over a primer that is missing is still laid with its own product
+    const { 'primer-bonding': _none, ...fewer } = stained.products;
+    const bare = { ...stained, products: fewer };
+    const rolled = wholeOf(bare).operations.filter((op) => op.kind === 'prime-roll');
+    expect(rolled.map((op) => op.specified && primerAt(op.specified, op.kind, op.coat)?.id)).toEqual(
+      rolled.map(() => 'primer-blocking'),
+    );
+    expect(rolled.length).toBe(4);
   });
 
+  const primerOf = ({ products }: Job): Product => {
+    const found = products['primer-board'];
+    if (!found) throw new Error('no board primer');
+    return found;
+  };
   const demand = fc.record({
     does: fc.constantFrom<PrimerKind>('bonding', 'blocking', 'penetrating', 'board', 'sealing', 'undercoat'),
     extent: fc.constantFrom('spot' as const, 'full' as const),
@@ -238,7 +252,7 @@ describe('primers that do what is asked', () => {
       [...PRIMER_KINDS].filter((kind) => kind !== 'none'),
       { minLength: 1 },
     )
-    .map((serves) => ({ primer: serves[0], serves, role: 'primer' }) as unknown as Product);
+    .map((serves): Product => ({ ...primerOf(job()), primer: serves[0] ?? 'none', serves }));
   test('law: two demands are always met, each by a primer that does it, in spots or all over as it was asked', () => {
     fc.assert(
       fc.property(fc.array(demand, { maxLength: 2 }), fc.array(product), (demands: Demand[], products) => {

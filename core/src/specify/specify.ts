@@ -349,7 +349,8 @@ const withTint = (plain: Decided<PrimerChoice>, { taken }: Tints): Decided<Prime
     ? {
         value: taken.primer,
         because: [
-          ...(taken.alone && plain.value.extent === 'none' ? [] : plain.because),
+          // under an undercoat alone no patch is primed by itself
+          ...(taken.alone && taken.primer.then === null ? [] : plain.because),
           because(taken.alone ? 'primer.tint-alone' : 'primer.tint', {
             tint: taken.tint,
             saves: taken.saves,

@@ -50,10 +50,12 @@ function primersOf(job: Labouring, lined: Lined): Operation[] {
   const { specified: s } = lined;
   let done = 0;
   return s.primers.flatMap((primer, i) => {
-    if (!primer.product) return [];
-    if (primer.layer.extent === 'spot') return spots(job, s, primer, done > 0 ? 'prime-stains' : 'prime-spot', i + 1);
+    if (primer.layer.extent === 'spot')
+      return primer.product ? spots(job, s, primer, done > 0 ? 'prime-stains' : 'prime-spot', i + 1) : [];
     const coats = counted(primer.layer.coats).map((coat) => coat + done);
     done += primer.layer.coats;
+    // one that nobody sells here keeps its place, and is warned of
+    if (!primer.product) return [];
     return coats.flatMap((coat) =>
       isBroad(s)
         ? [...cut(job, lined, 'prime-cut', coat), ...roll(job, lined, 'prime-roll', coat)]
