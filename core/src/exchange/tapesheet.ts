@@ -101,7 +101,7 @@ export function parseTapeSheet(text: string, startUnits: LengthUnit | null = nul
     const line = new Line(withoutComment(raw), units ?? undefined);
     if (line.done) return;
     try {
-      const word = JOB_WORDS.find((one) => line.peek(new RegExp(`${one}(?=\\s)`, 'iy')));
+      const word = JOB_WORDS.find((one) => line.peek(new RegExp(`${one}(?=\\s|$)`, 'iy')));
       if (word && line.keyword(word))
         said.push({ line: index + 1, room: rooms.length - 1, said: readJobLine(word, line) });
       else units = readLine(line, index + 1, rooms, units);
