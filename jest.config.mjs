@@ -1,6 +1,8 @@
 // Unit tests of the core and of the web store; the browser tests are Playwright's (e2e/).
 export default {
   roots: ['<rootDir>/core/src', '<rootDir>/web/src', '<rootDir>/server/src'],
+  // alone on the machine: all of its cores
+  maxWorkers: '100%',
   testEnvironment: 'node',
   // Jest's proxies over torn-down globals recurse without end under Dexie
   testEnvironmentOptions: { globalsCleanup: 'off' },
