@@ -3,7 +3,7 @@ import { remember } from '../units/remember.ts';
 import { because, type Reason } from '../words/reasons.ts';
 import { effective } from './reasons.ts';
 import type { Specified } from './specify.ts';
-import { coatOf, isGlossy } from './system.ts';
+import { coatOf, isGlossy } from './case.ts';
 
 /** A step of preparation with what it takes: grits of paper, holes by class. */
 export interface PrepLine {

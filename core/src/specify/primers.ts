@@ -8,6 +8,12 @@ export interface Demand {
   readonly coats: number;
 }
 
+/** A primer that goes on, with the product that does it; null: the job has none for it. */
+export interface Primed {
+  readonly layer: PrimerLayer;
+  readonly product: Product | null;
+}
+
 /** What holds to the ground comes first, what blocks over it, what is sanded last [common practice, no source]. */
 const ORDER: readonly PrimerKind[] = ['penetrating', 'bonding', 'board', 'sealing', 'blocking', 'undercoat'];
 
@@ -26,6 +32,10 @@ export const primerFor = (primers: readonly Product[], kind: PrimerKind): Produc
   primers.find((p) => p.primer === kind) ??
   primers.filter((p) => p.serves.includes(kind)).sort((a, b) => perLitre(a) - perLitre(b))[0] ??
   null;
+
+/** The primers of a choice with the products that do them. */
+export const primedWith = (primers: readonly Product[], choice: PrimerChoice): readonly Primed[] =>
+  layersOf(choice).map((layer) => ({ layer, product: primerFor(primers, layer.kind) }));
 
 /** One layer for demands that one product meets together; null: none of the job does. */
 function together(primers: readonly Product[], demands: readonly Demand[]): PrimerLayer | null {

@@ -15,7 +15,7 @@ import {
 import { counted, inOrder, pair, phrase, type Word } from '../units/word.ts';
 import { COAT, CONDITION, LEVEL, SHEEN, STAIN, SUBSTRATE, TEXTURE, TOUCHER, type Words } from '../words/terms.ts';
 import type { Specified } from './specify.ts';
-import { coatOf, conditionOf, holesOf, isRaked } from './system.ts';
+import { coatOf, conditionOf, holesOf, isRaked } from './case.ts';
 
 /**
  * The survey as a conversation: what is asked about a surface, in the order a painter looks. Each question belongs to

@@ -5,7 +5,7 @@ import { numberOf, rememberLast } from '../units/remember.ts';
 import { MEMBERS } from './alike.ts';
 import { answered, QUESTIONS, type Question, type QuestionKey } from './questions.ts';
 import type { Specified, Specifying } from './specify.ts';
-import type { Case } from './system.ts';
+import type { Case } from './case.ts';
 import { changes, revised } from './what-if.ts';
 
 type Member = keyof SystemValues;

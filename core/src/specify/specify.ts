@@ -1,7 +1,7 @@
 import { setting } from '../job/defaults.ts';
 import { STARTING_SURVEY } from '../job/library.ts';
 import { layered, nearest, scopesOf } from '../job/scope.ts';
-import type { Colour, PrimerChoice, PrimerLayer, Product, SystemValues } from '../job/paints.ts';
+import type { Colour, PrimerChoice, Product, SystemValues } from '../job/paints.ts';
 import type { Region } from '../job/region.ts';
 import type { Id } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
@@ -11,14 +11,14 @@ import { holesLeftBy } from '../measure/parts.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { numberOf, remember, rememberLast } from '../units/remember.ts';
 import type { SquareMetres } from '../units/si.ts';
-import { because, type Reason } from '../words/reasons.ts';
-import { bandsOf, deltaE } from './colour.ts';
-import { bestTint, hideAll, primed, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
+import { coatsFor } from './coats.ts';
+import { hideAll, type Hiding, type HidingQuestion, type TintedPrimer } from './hiding.ts';
 import { grazing } from './light.ts';
 import { opacityOf, type Opacity } from './opacity.ts';
-import { layersOf, only, primerFor as primerOf } from './primers.ts';
+import { primedWith, type Primed } from './primers.ts';
 import { contrastFilm, napOf, type Nap } from './spread.ts';
 import { effective, type Decided } from './reasons.ts';
+import { isWiped, sizeOf, type Case } from './case.ts';
 import {
   brushFor,
   conditionerFor,
@@ -26,14 +26,11 @@ import {
   paintFor,
   prepFor,
   primerFor,
-  isClear,
-  isWiped,
   sealFor,
   sheenFor,
-  sizeOf,
   styleFor,
-  type Case,
 } from './system.ts';
+import { groundOf, tintsFor, withTint } from './tints.ts';
 
 export type System = { readonly [K in keyof SystemValues]: Decided<SystemValues[K]> };
 
@@ -43,12 +40,6 @@ export interface ZoneSystem {
   readonly survey: Survey;
   readonly prep: Decided<SystemValues['prep']>;
   readonly primer: Decided<PrimerChoice>;
-}
-
-/** A primer that goes on, with the product that does it; null: the job has none for it. */
-export interface Primed {
-  readonly layer: PrimerLayer;
-  readonly product: Product | null;
 }
 
 /** A surface with what goes on it: the finish is {product, colour, sheen}. */
@@ -86,10 +77,6 @@ export interface Specified {
   /** Where the job is: the dates of its rules. */
   readonly region: Region;
 }
-
-/** An untinted primer dries to a broken white [starting judgement]. */
-const PRIMER_WHITE = '#f0f0ea';
-const SAME_COLOUR = 1;
 
 export type Specifying = Pick<
   Job,
@@ -216,10 +203,9 @@ function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues>
   const opacity = opacityOf(job, c.product, c.colour);
   const ask = hidingAsked(job, c, opacity, effective(style), effective(conditioner), nap);
   const plain = primerFor(c);
-  const tints = tintsFor(job, c, ask, plain.value);
+  const tints = tintsFor(c, ask, plain.value);
   const primer = overruled('primer', withTint(plain, tints));
-  const chosen = effective(primer);
-  const primers = layersOf(chosen).map((layer): Primed => ({ layer, product: primerOf(c.primers, layer.kind) }));
+  const primers = primedWith(c.primers, effective(primer));
   const under = groundOf(c, primers);
   const hiding = hideAll(ask, under);
   const system: System = {
@@ -229,7 +215,10 @@ function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues>
     sheen,
     cover,
     brush: overruled('brush', brushFor(c)),
-    coats: overruled('coats', coatsFor(job, c, effective(sheen), primers, hiding, opacity, tints.offered)),
+    coats: overruled(
+      'coats',
+      coatsFor(c, effective(sheen), primers, { hiding, limit: ask.limit }, opacity, tints.offered),
+    ),
     style,
     conditioner,
     seal: overruled('seal', sealFor(c)),
@@ -284,81 +273,6 @@ function hidingAsked(
   };
 }
 
-const oldColours = ({ survey }: Case) => [survey.colour, ...survey.patches];
-
-/** What the finish has to cover: the old colours, or what full primers leave of them. */
-const backgroundsUnder = (c: Case, primers: readonly Primed[]): readonly string[] =>
-  primers.reduce<readonly string[]>(
-    (under, { layer, product }) =>
-      product && layer.extent === 'full'
-        ? under.map((old) => primed(old, layer.tint ?? PRIMER_WHITE, product.contrast, layer.coats))
-        : under,
-    oldColours(c),
-  );
-/** A clear finish has nothing to cover: what is seen is what it lies on. */
-const groundOf = (c: Case, primers: readonly Primed[]): readonly string[] =>
-  isClear(c) ? [c.colour.hex] : backgroundsUnder(c, primers);
-
-interface Tints {
-  /** Coats saved by tinting what goes on anyway, or by a tinted undercoat that earns its own coat: taken. */
-  readonly taken: {
-    readonly primer: PrimerChoice;
-    readonly tint: string;
-    readonly saves: number;
-    readonly alone: boolean;
-  } | null;
-  /** One that saves no more than its own coat: said, and the user's to take. */
-  readonly offered: TintedPrimer | null;
-}
-const NO_TINT: Tints = { taken: null, offered: null };
-
-function tintsFor(job: Specifying, c: Case, ask: Omit<HidingQuestion, 'background'>, primer: PrimerChoice): Tints {
-  const layers = layersOf(primer);
-  const primers = layers.map((layer): Primed => ({ layer, product: primerOf(c.primers, layer.kind) }));
-  const hiding = hideAll(ask, groundOf(c, primers));
-  if (hiding.coats < 3 || isClear(c)) return NO_TINT;
-  const top = layers.at(-1);
-  const alone = top?.extent !== 'full';
-  // a third primer would be no saving
-  if (alone && layers.length > 1) return NO_TINT;
-  const product = primerOf(c.primers, alone ? 'undercoat' : top.kind);
-  if (!product) return NO_TINT;
-  const worst = hideAll(ask, backgroundsUnder(c, alone ? primers : primers.slice(0, -1))).before;
-  const tint = bestTint(
-    { ...ask, background: worst },
-    { white: PRIMER_WHITE, contrast: product.contrast },
-    hiding.coats,
-  );
-  if (!tint) return NO_TINT;
-  // two finish coats at least go over it, so it cannot save more than the rest
-  const saves = hiding.coats - Math.max(2, tint.coats);
-  if (saves < (alone ? 2 : 1)) return { taken: null, offered: alone && saves > 0 ? tint : null };
-  return { taken: { primer: tintedWith(primer, tint.tint, alone), tint: tint.tint, saves, alone }, offered: null };
-}
-
-/** The top primer tinted; or an undercoat over what there is, which nobody needs to spot-prime under it. */
-function tintedWith(primer: PrimerChoice, tint: string, alone: boolean): PrimerChoice {
-  const undercoat: PrimerLayer = { kind: 'undercoat', extent: 'full', coats: 1, tint };
-  if (alone)
-    return primer.extent === 'none' || primer.kind === 'sealing' ? only(undercoat) : { ...primer, then: undercoat };
-  return primer.then ? { ...primer, then: { ...primer.then, tint } } : { ...primer, tint };
-}
-
-const withTint = (plain: Decided<PrimerChoice>, { taken }: Tints): Decided<PrimerChoice> =>
-  taken
-    ? {
-        value: taken.primer,
-        because: [
-          // under an undercoat alone no patch is primed by itself
-          ...(taken.alone && taken.primer.then === null ? [] : plain.because),
-          because(taken.alone ? 'primer.tint-alone' : 'primer.tint', {
-            tint: taken.tint,
-            saves: taken.saves,
-          }),
-        ],
-      }
-    : plain;
-
 function zonesOf(c: Case, prep: System['prep'], primer: System['primer']): ZoneSystem[] {
   if (c.kind !== 'door') return [];
   return ZONES.flatMap((zone) => {
@@ -380,52 +294,6 @@ export function cutCoatsOf({ system, hiding, question }: Specified): number {
   if (!system.coats.because.some(({ rule }) => rule === 'coats.cut-band')) return coats;
   const hides = (hiding.looks[hiding.cutCoats - 1]?.cutDelta ?? Infinity) <= question.limit;
   return hides ? Math.max(coats, hiding.cutCoats) : coats;
-}
-
-/** Coats from hiding, never under the minimum: two, or one for a like-for-like refresh of a sound coat. */
-function coatsFor(
-  job: Specifying,
-  c: Case,
-  sheen: Sheen,
-  primers: readonly Primed[],
-  hiding: Hiding,
-  opacity: Opacity,
-  tinted: TintedPrimer | null,
-): Decided<number> {
-  if (isClear(c)) return { value: 2, because: [because('coats.clear')] };
-  const like =
-    c.survey.condition === 'sound' &&
-    c.survey.sheen === sheen &&
-    primers.every(({ layer }) => layer.extent !== 'full') &&
-    c.survey.coat !== 'bare' &&
-    oldColours(c).every((old) => deltaE(bandsOf(old), bandsOf(c.colour.hex)) <= SAME_COLOUR);
-  const minimum = like ? 1 : 2;
-  const look = hiding.looks.find((l) => l.coats === hiding.coats);
-  const used = {
-    hiding: hiding.coats,
-    delta: look?.thinDelta ?? 0,
-    limit: setting(job, 'hiding.deltaE'),
-  };
-  const reasons: Reason[] = [because(hiding.hides ? 'coats.hiding' : 'coats.not-hiding', used)];
-  if (opacity.from === 'starting' && opacity.family)
-    reasons.push(
-      because('coats.opacity', { hue: opacity.family, contrast: opacity.contrast, label: c.product.contrast }),
-    );
-  if (hiding.coats < minimum) reasons.push(because('coats.minimum', { minimum }));
-  if (like) reasons.push(because('coats.refresh'));
-  if (!like && hiding.cutCoats > Math.max(minimum, hiding.coats))
-    reasons.push(because('coats.cut-band', { coats: hiding.cutCoats }));
-  // the minimum holds over a tinted primer as well
-  const over = tinted ? Math.max(minimum, tinted.coats) : hiding.coats;
-  if (tinted && over < hiding.coats)
-    reasons.push(
-      because('coats.tint', {
-        tint: tinted.tint,
-        saves: hiding.coats - over,
-        coats: over,
-      }),
-    );
-  return { value: Math.max(minimum, hiding.coats), because: reasons };
 }
 
 const remembered = remember(

@@ -4,7 +4,8 @@ import type { PrimerKind, RepairClass, Stain } from '../job/vocabulary.ts';
 import type { SquareMetres } from '../units/si.ts';
 import { phrase, type Word } from '../units/word.ts';
 import { HOLES, STAIN } from '../words/terms.ts';
-import type { Primed, Specified } from './specify.ts';
+import type { Primed } from './primers.ts';
+import type { Specified } from './specify.ts';
 
 /** Places that a primer is dabbed on, so many of a size. */
 export interface Spots {

@@ -17,7 +17,7 @@ import {
   isSuspect,
   mayHoldAsbestos,
   patchesOf,
-} from './system.ts';
+} from './case.ts';
 
 /** What a system as a whole gets wrong, however it was chosen, and the members that would mend it. */
 export interface Warning {

@@ -4,7 +4,7 @@ import type { SystemValues } from '../job/paints.ts';
 import { QUESTIONS, type QuestionKey } from './questions.ts';
 import { MEMBERS } from './alike.ts';
 import { specifySurface, type Specified, type Specifying } from './specify.ts';
-import type { Case } from './system.ts';
+import type { Case } from './case.ts';
 
 type Member = keyof SystemValues;
 

@@ -7,10 +7,12 @@ import { widthFactor, type Amount, type Dips, type Factor } from '../paces/minut
 import { ruleOf } from '../paces/rules.ts';
 import { isRubbed } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
-import { cutCoatsOf, type Primed, type Specified } from '../specify/specify.ts';
+import type { Primed } from '../specify/primers.ts';
+import { cutCoatsOf, type Specified } from '../specify/specify.ts';
 import { spotsOf } from '../specify/spots.ts';
 import { buyingRate } from '../specify/spread.ts';
-import { isClear, isTexturedDoor } from '../specify/system.ts';
+import { isClear } from '../specify/case.ts';
+import { isTexturedDoor } from '../specify/system.ts';
 import { INCH } from '../units/si.ts';
 import { HOLES, THE } from '../words/terms.ts';
 import { lengthOf } from './lines.ts';

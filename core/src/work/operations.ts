@@ -2,7 +2,7 @@ import type { Job } from '../job/types.ts';
 import type { SurfaceId } from '../job/table.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import type { Specified } from '../specify/specify.ts';
-import { isDamp } from '../specify/system.ts';
+import { isDamp } from '../specify/case.ts';
 import { remember } from '../units/remember.ts';
 import { coatsOf } from './coats.ts';
 import { cutLines, finishOf, isCarded, maskedLines, primerOf } from './lines.ts';

@@ -1,6 +1,6 @@
 import { alike } from '@kovelin/core/specify/alike.ts';
 import { restsOf } from '@kovelin/core/specify/rests.ts';
-import { isChalkType, isClear } from '@kovelin/core/specify/system.ts';
+import { isChalkType, isClear } from '@kovelin/core/specify/case.ts';
 import { doubts } from '@kovelin/core/specify/hiding.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';

@@ -1,16 +1,7 @@
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
-import { HOW_MANY, ROOM_HOLES } from '@kovelin/core/job/library.ts';
 import { layered, roomScope } from '@kovelin/core/job/scope.ts';
-import type { Survey as Answers, ZoneSurvey } from '@kovelin/core/job/surveyed.ts';
-import {
-  CONDITIONS,
-  EXISTING_COATS,
-  FLOORS,
-  REPAIR_CLASSES,
-  ZONES,
-  type RepairClass,
-  type Zone,
-} from '@kovelin/core/job/vocabulary.ts';
+import type { Survey as Answers } from '@kovelin/core/job/surveyed.ts';
+import { REPAIR_CLASSES, ZONES } from '@kovelin/core/job/vocabulary.ts';
 import {
   answered,
   QUESTIONS,
@@ -21,21 +12,20 @@ import {
   type SurfaceTest,
 } from '@kovelin/core/specify/questions.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { bearingsOf, compassPoint } from '@kovelin/core/specify/light.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
-import { DRY_ENOUGH, WET } from '@kovelin/core/specify/system.ts';
+import { DRY_ENOUGH, WET } from '@kovelin/core/specify/case.ts';
 import { outcomes, type Change } from '@kovelin/core/specify/what-if.ts';
 import { counted, heading, phrase, said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { MEMBER_WORDS, memberWord } from '@kovelin/core/words/systems.ts';
-import { COAT, CONDITION, HOLES } from '@kovelin/core/words/terms.ts';
+import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
-import { Choice, DraftField, Section } from '../app/fields.tsx';
+import { DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { ColourInput } from './ColourInput.tsx';
+import { RoomHoles, RoomLight } from './RoomSurvey.tsx';
+import { Holes, OldColours, Zones, type SetAnswers } from './SurveyForms.tsx';
 import { TestDrawing } from './TestDrawing.tsx';
 
-type Set = (change: Partial<Answers>) => void;
 type Props = { readonly view: WholeView; readonly s: Specified };
 
 /** What is there now, asked one thing at a time; answers fall back on the room's and the job's. */
@@ -50,7 +40,7 @@ export function Survey({ view, s, ask }: Props & { readonly ask: string | null }
   const asked = QUESTIONS.filter((q) => q.asked(s));
   const isOpen = (q: Question) => !answered(given, q.key);
   const open = asked.find((q) => q.key === key) ?? asked.find(isOpen) ?? null;
-  const set: Set = (change) => {
+  const set: SetAnswers = (change) => {
     // more than one answer may be given, so an answer does not take its question away
     if (open) setKey(open.key);
     session.run({ name: 'setSurvey', args: { scope, set: change } });
@@ -138,7 +128,7 @@ function answer(q: Question, { survey, grazedBy }: Specified, system: System): s
 
 interface AskedProps extends Props {
   readonly question: Question;
-  readonly set: Set;
+  readonly set: SetAnswers;
   readonly onNext: () => void;
   /** null: nothing was asked before it. */
   readonly onBack: (() => void) | null;
@@ -219,7 +209,7 @@ const changed = (list: readonly Change[], view: WholeView) =>
     .join('; ');
 
 /** How to find out, and what each result would change. */
-function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: Set; onNext: () => void }) {
+function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: SetAnswers; onNext: () => void }) {
   const room = view.state.shown.rooms.byId[s.surface.room];
   const results = room ? outcomes(view.state.shown, s, room, test.results) : [];
   return (
@@ -270,133 +260,6 @@ function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: 
   );
 }
 
-const HOW_MANY_WORDS = { none: 'None', few: 'A few', some: 'Some', many: 'Many' } as const;
-/** Asked once for all of a room; surfaces that were counted go by their own count. */
-function RoomHoles({ view, s }: Props) {
-  const { session, state } = view;
-  const { room } = s.surface;
-  const said = state.shown.survey[`${room}:wall`]?.repairs;
-  const now = HOW_MANY.find((how) => JSON.stringify(ROOM_HOLES[how].wall) === JSON.stringify(said));
-  return (
-    <fieldset className="asked once" data-question="room-holes">
-      <legend>Holes and dents in this room</legend>
-      <div className="options">
-        {HOW_MANY.map((how) => (
-          <button
-            key={how}
-            type="button"
-            className="option"
-            aria-pressed={how === now}
-            onClick={() => session.run({ name: 'setHoles', args: { room, how } })}
-          >
-            {HOW_MANY_WORDS[how]}
-          </button>
-        ))}
-      </div>
-      {!said && <small className="assumed">assumed: none</small>}
-    </fieldset>
-  );
-}
-
-const HOLE_WORDS: Readonly<Record<RepairClass, string>> = {
-  pinhole: 'Pinholes',
-  coin: 'Coin-size',
-  large: 'Larger',
-  anchor: 'Anchors',
-};
-function Holes({ s, set }: { s: Specified; set: Set }) {
-  return (
-    <div className="pair">
-      {REPAIR_CLASSES.map((of) => (
-        <DraftField
-          key={of}
-          label={HOLE_WORDS[of]}
-          value={String(s.survey.repairs[of])}
-          parse={readCount}
-          onCommit={(n) => {
-            set({ repairs: { ...s.survey.repairs, [of]: n } });
-            return null;
-          }}
-        />
-      ))}
-    </div>
-  );
-}
-
-function OldColours({ s, set }: { s: Specified; set: Set }) {
-  const { colour, patches } = s.survey;
-  return (
-    <div className="colour-line">
-      <span className="chip large" style={{ background: colour }} />
-      <ColourInput label="Its colour" value={colour} onPick={(next) => set({ colour: next })} />
-      {patches.map((patch, i) => (
-        <button
-          key={patch}
-          type="button"
-          className="chip large"
-          style={{ background: patch }}
-          aria-label={`Remove the old colour ${patch}`}
-          onClick={() => set({ patches: patches.filter((_, j) => j !== i) })}
-        />
-      ))}
-      {patches.length < 4 && (
-        <ColourInput
-          label="A patch or stripe"
-          value="#8a6d4b"
-          onPick={(patch) => set({ patches: [...patches.filter((p) => p !== patch), patch] })}
-        />
-      )}
-    </div>
-  );
-}
-
-const ZONE_WORDS: Readonly<Record<Zone, string>> = { edge: 'Edges', handle: 'Handle side' };
-function Zones({ s, set, system }: { s: Specified; set: Set; system: System }) {
-  const put = (zone: Zone, change: ZoneSurvey | null) => {
-    const { [zone]: old, ...rest } = s.survey.zones;
-    set({ zones: change ? { ...rest, [zone]: { ...old, ...change } } : rest });
-  };
-  return ZONES.map((zone) => {
-    const own = s.survey.zones[zone];
-    return (
-      <div key={zone} className="zone">
-        <label className="check">
-          <input
-            type="checkbox"
-            checked={own !== undefined}
-            onChange={(event) => put(zone, event.target.checked ? { coat: s.survey.coat } : null)}
-          />{' '}
-          {ZONE_WORDS[zone]} differ from the faces
-        </label>
-        {own && (
-          <div className="pair">
-            <Choice
-              label="On it now"
-              value={own.coat ?? s.survey.coat}
-              options={EXISTING_COATS.map((v) => [v, heading(COAT[v], system)])}
-              onChange={(coat) => put(zone, { coat })}
-            />
-            <Choice
-              label="Condition"
-              value={own.condition ?? s.survey.condition}
-              options={CONDITIONS.map((v) => [v, heading(CONDITION[v], system)])}
-              onChange={(condition) => put(zone, { condition })}
-            />
-            <label className="check">
-              <input
-                type="checkbox"
-                checked={own.wax === 'yes'}
-                onChange={(event) => put(zone, { wax: event.target.checked ? 'yes' : 'no' })}
-              />{' '}
-              wax or grease
-            </label>
-          </div>
-        )}
-      </div>
-    );
-  });
-}
-
 /** The answers given here, for surfaces like it anywhere in the job. */
 function CopyAnswers({ view, s, given }: Props & { given: Partial<Answers> }) {
   const { derived, session, state, system } = view;
@@ -439,64 +302,10 @@ function CopyAnswers({ view, s, given }: Props & { given: Partial<Answers> }) {
   );
 }
 
-const FLOOR_WORDS = {
-  unknown: 'not said',
-  sealed: 'Sealed: varnish, tile',
-  porous: 'Porous: bare wood, stone',
-  carpet: 'Carpet',
-};
-const DRIPS = {
-  unknown: '',
-  sealed: 'Let a drip harden and lift it.',
-  porous: 'A drip soaks in: wet rag at once.',
-  carpet: 'Lift nothing while it is wet; keep a damp cloth at hand.',
-};
-/** What holds for the whole room: the floor below, and which way its windows look. */
-function RoomLight({ view, s }: Props) {
-  const room = view.room;
-  if (!room) return null;
-  const first = room.walls.byId[room.walls.order[0] ?? ''];
-  const bearings = bearingsOf(room);
-  const windows = Object.values(room.openings.byId).filter((o) => o.kind === 'window');
-  const set = (change: Parameters<typeof view.session.edit>[0]) => view.session.edit(change);
-  return (
-    <div className="room-light" key={s.surface.room}>
-      <div className="pair">
-        <Choice
-          label="Floor of the room"
-          value={room.floor}
-          options={FLOORS.map((floor) => [floor, FLOOR_WORDS[floor]])}
-          onChange={(floor) => set({ name: 'setRoom', args: { room: room.id, set: { floor } } })}
-        />
-        <Choice
-          label={`Facing wall ${first?.label ?? 'A'} you look`}
-          value={room.bearing === null ? '' : String(Math.round(room.bearing / 45) * 45)}
-          options={[
-            ['', 'not known'],
-            ...[0, 45, 90, 135, 180, 225, 270, 315].map((b) => [String(b), compassPoint(b)] as const),
-          ]}
-          onChange={(b) =>
-            set({ name: 'setRoom', args: { room: room.id, set: { bearing: b === '' ? null : Number(b) } } })
-          }
-        />
-      </div>
-      <p className="hint">
-        {DRIPS[room.floor]}{' '}
-        {bearings &&
-          windows.map((o) => `Window ${o.label} looks ${compassPoint(bearings.get(o.wall) ?? 0)}.`).join(' ')}
-      </p>
-    </div>
-  );
-}
-
 function readYear(text: string): Result<number | null> {
   if (!text.trim()) return good(null);
   const year = /^\d{4}$/.test(text.trim()) ? Number(text) : NaN;
   return year >= 1000 && year <= 2100 ? good(year) : bad('A year of four figures is expected, such as 1962.');
-}
-function readCount(text: string): Result<number> {
-  const n = /^\d{1,3}$/.test(text.trim()) ? Number(text) : NaN;
-  return Number.isNaN(n) ? bad('A whole number from 0 to 999 is expected.') : good(n);
 }
 function readPerCent(text: string): Result<number | null> {
   if (!text.trim()) return good(null);
