@@ -6,10 +6,12 @@ const may = {
   measure: ['units', 'job', 'words'],
   specify: ['units', 'job', 'words', 'measure'],
   paces: ['units', 'job', 'words', 'measure', 'specify'],
-  work: ['units', 'job', 'words', 'measure', 'specify', 'paces'],
-  order: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'work'],
-  sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'work'],
-  whole: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'work', 'order', 'sequence'],
+  lines: ['units', 'job', 'words', 'measure', 'specify', 'paces'],
+  plays: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines'],
+  work: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays'],
+  order: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'work'],
+  sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'work'],
+  whole: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'work', 'order', 'sequence'],
 };
 const core = (folder) => `^core/src/${folder}/`;
 const rules = Object.entries(may).map(([folder, others]) => ({
@@ -27,7 +29,7 @@ module.exports = {
       comment: 'order/paint and order/cans know surfaces and systems, not minutes',
       severity: 'error',
       from: { path: '^core/src/order/(paint|cans|shortfall)' },
-      to: { path: '^core/src/(work|paces)/' },
+      to: { path: '^core/src/(work|paces|lines|plays)/' },
     },
     { name: 'core-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(web|server|e2e)/' } },
     {
@@ -41,15 +43,15 @@ module.exports = {
       name: 'steps-apart',
       comment: 'what two steps share goes to drawing, app or core',
       severity: 'error',
-      from: { path: '^web/src/(measure|specify|order|sequence|jobs)/' },
-      to: { path: '^web/src/(measure|specify|order|sequence|jobs)/', pathNot: '^web/src/$1/' },
+      from: { path: '^web/src/(measure|specify|order|technique|sequence|jobs)/' },
+      to: { path: '^web/src/(measure|specify|order|technique|sequence|jobs)/', pathNot: '^web/src/$1/' },
     },
     {
       name: 'frame-knows-no-step',
       comment: 'steps.ts names the steps; the frame and the drawing are given them',
       severity: 'error',
       from: { path: '^web/src/(app|drawing|store|workers)/' },
-      to: { path: '^web/src/(measure|specify|order|sequence|jobs|steps)[/.]' },
+      to: { path: '^web/src/(measure|specify|order|technique|sequence|jobs|steps)[/.]' },
     },
     {
       name: 'no-circular',

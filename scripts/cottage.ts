@@ -83,6 +83,7 @@ const edits: Edit[] = [
   colour('stone', 'S2 sand stone', '#dfd6c2'),
   finish(`${parlour}:wall`, 'paint-wall', 'green'),
   finish(`${wall('Loft bedroom', 'C')}/field`, 'paint-wall', 'deep'),
+  { name: 'setRoom', args: { room: loft, set: { focal: wall('Loft bedroom', 'C') } } },
   finish(`${passage}:wall`, 'paint-wall', 'stone'),
   finish(`${washroom}:wall`, 'paint-wet', 'colour-wall'),
   finish(`${washroom}:ceiling`, 'paint-wet', 'colour-ceiling'),
@@ -126,8 +127,8 @@ const edits: Edit[] = [
     args: {
       set: {
         people: [
-          { id: 'p1', name: 'Ines', day: 36_000 },
-          { id: 'p2', name: 'Tomas', day: 31_500 },
+          { id: 'p1', name: 'Ines', day: 36_000, hand: 'right' },
+          { id: 'p2', name: 'Tomas', day: 31_500, hand: 'right' },
         ],
         start: '2026-12-01',
       },

@@ -6,6 +6,7 @@ import {
   takeoffContract,
   workContract,
 } from '../exchange/contracts.ts';
+import { linesContract } from '../exchange/lines-contract.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
 import { baseOrder, basePlan, wholeOf } from '../whole/whole.ts';
@@ -22,6 +23,7 @@ const VERBS: Readonly<Record<string, (job: Job) => Result<unknown>>> = {
       ? { ok: false, problems: schedule.problems.map((p) => ({ ...p, message: said(p.message, job.units) })) }
       : { ok: true, value: scheduleContract(job, schedule) };
   },
+  lines: (job) => linesContract(job, wholeOf(job)),
   work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
 };
 

@@ -42,7 +42,7 @@ function hired(
 ): Edit[] | string {
   if (crew.people.length === 3) return ORDER_OF_CREW;
   const usual = job.crew.people[0]?.day ?? 0;
-  crew.people.push({ id: `person-${crew.people.length + 1}`, name, day: day ?? usual });
+  crew.people.push({ id: `person-${crew.people.length + 1}`, name, day: day ?? usual, hand: 'right' });
   if (hours) crew.hours = hours;
   return [{ name: 'setCrew', args: { set: { people: [...crew.people], hours: crew.hours } } }];
 }

@@ -76,6 +76,7 @@ export function newRoom(id: Id, name: string, ids: IdSource, units: System): Roo
     use: useFromName(name),
     floor: 'unknown',
     bearing: null,
+    focal: null,
     height: units === 'imperial' ? { typed: "8'", metres: 2.4384 } : { typed: '2.4 m', metres: 2.4 },
     turns: 'declared',
     walls: toTable([0, 1, 2, 3].map((index) => newWall(ids(), letter(index)))),

@@ -11,6 +11,9 @@ import type { Practice, Product } from './paints.ts';
 export const STARTING_PRACTICE: Practice = {
   openings: 'net',
   trimOrder: 'trim-first',
+  accent: 'cheapest',
+  pull: 'wet',
+  tape: 'by-ground',
   walls: 'weighed',
   prep: 'wash',
   coats: 'equal',
@@ -59,7 +62,7 @@ export function newJob(
   const day = localPrice(STARTING_DAY, country);
   return {
     format: 'kovelin-job',
-    version: 7,
+    version: 8,
     id,
     name,
     units,
@@ -73,10 +76,12 @@ export function newJob(
     survey: {},
     decisions: {},
     practice: STARTING_PRACTICE,
+    lines: {},
+    orders: {},
     crew: {
       people: [
-        { id: 'person-1', name: 'Painter 1', day },
-        { id: 'person-2', name: 'Painter 2', day },
+        { id: 'person-1', name: 'Painter 1', day, hand: 'right' },
+        { id: 'person-2', name: 'Painter 2', day, hand: 'right' },
       ],
       hours: [
         [480, 720],

@@ -1,11 +1,13 @@
 import type { Id } from './table.ts';
 import type { Minutes, Money } from '../units/si.ts';
+import type { Hand } from './vocabulary.ts';
 
 export interface Person {
   readonly id: Id;
   readonly name: string;
   /** Pay for a day, minor units. */
   readonly day: Money;
+  readonly hand: Hand;
 }
 
 export interface Crew {

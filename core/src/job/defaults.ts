@@ -54,6 +54,7 @@ export const DEFAULT_GROUPS = {
   film: 'Film and hiding',
   paint: 'Paint',
   minutes: 'Paces and minutes',
+  lines: 'Lines: who laps, who is cut',
   drying: 'Drying',
   pieces: 'How far a piece goes',
   prices: 'Prices',
@@ -178,6 +179,13 @@ const MINUTES = grouped('minutes', {
   'pace.rub': d(4, 'm2/min', 'starting judgement'),
   'pace.mask': d(1.5, 'm/min', 'starting judgement'),
   'pace.unmask': d(4, 'm/min', 'starting judgement'),
+  'pace.sealTape': d(3, 'm/min', 'starting judgement'),
+  'pace.caulkTape': d(2.5, 'm/min', 'starting judgement'),
+  'pace.spatter': d(5, 'm/min', 'starting judgement'),
+  'pace.lap': d(1.4, 'm/min', 'starting judgement'),
+  'pace.lapOverhead': d(1.1, 'm/min', 'starting judgement'),
+  'pace.wrap': d(1.7, 'm/min', 'starting judgement'),
+  'pace.trimEdge': d(2, 'm/min', 'starting judgement'),
   'pace.cut': d(0.9, 'm/min', 'starting judgement'),
   'pace.cutOverhead': d(0.75, 'm/min', 'starting judgement'),
   'pace.roll': d(0.75, 'm2/min', 'starting judgement'),
@@ -221,7 +229,42 @@ const DRYING = grouped('drying', {
   'recoat.filled': d(90, 'min', 'starting judgement'),
   'cut.wet': d(15, 'min', 'starting judgement'),
   'mask.dry': d(60, 'min', 'common practice, no source'),
+  'dry.seal': d(60, 'min', 'common practice, no source'),
+  'tape.after': d(120, 'min', 'common practice, no source'),
+  'tape.tacky': d(40, 'min', 'starting judgement'),
   'look.dry': d(120, 'min', 'common practice, no source'),
+});
+
+const LINES = grouped('lines', {
+  'line.overhead': d(1.4, 'x', 'starting judgement'),
+  'line.offHand': d(1.25, 'x', 'starting judgement'),
+  'line.wavy': d(1.5, 'x', 'starting judgement'),
+  'line.rough': d(0.85, 'x', 'starting judgement'),
+  'line.popcorn': d(1.2, 'x', 'starting judgement'),
+  'line.deep': d(1.2, 'x', 'starting judgement'),
+  'line.hidden': d(0.6, 'x', 'starting judgement'),
+  'line.short': d(0.75, 'x', 'common practice, no source'),
+  'line.inside': d(0.8, 'x', 'common practice, no source'),
+  'line.taped': d(0.6, 'x', 'starting judgement'),
+  'line.shield': d(0.8, 'x', 'starting judgement'),
+  'line.edger': d(0.85, 'x', 'starting judgement'),
+  'line.scored': d(1.5, 'x', 'starting judgement'),
+  'spoil.minutes': d(12, 'min', 'starting judgement'),
+  'spoil.freehand': d(0.02, 'of it', 'starting judgement'),
+  'spoil.edger': d(0.05, 'of it', 'starting judgement'),
+  'spoil.shield': d(0.02, 'of it', 'starting judgement'),
+  'spoil.tape': d(0.03, 'of it', 'starting judgement'),
+  'spoil.sealed': d(0.006, 'of it', 'starting judgement'),
+  'spoil.caulked': d(0.004, 'of it', 'starting judgement'),
+  'spoil.tapeRough': d(6, 'x', 'starting judgement'),
+  'spoil.sealedRough': d(8, 'x', 'starting judgement'),
+  'spoil.caulkedRough': d(1, 'x', 'starting judgement'),
+  'spoil.overhead': d(2, 'x', 'starting judgement'),
+  'spoil.offHand': d(1.5, 'x', 'starting judgement'),
+  'spoil.wavy': d(4, 'x', 'starting judgement'),
+  'spoil.deep': d(1.5, 'x', 'starting judgement'),
+  'spoil.shiny': d(1.2, 'x', 'starting judgement'),
+  'spoil.floor': d(4, 'x', 'starting judgement'),
 });
 
 const PIECES = grouped('pieces', {
@@ -285,7 +328,7 @@ const PRICES = grouped('prices', {
 });
 
 /** Every starting value a painter may change. Formulas read them by key; a job stores only what was changed. */
-export const DEFAULTS = { ...MEASURING, ...FILM, ...PAINT, ...MINUTES, ...DRYING, ...PIECES, ...PRICES };
+export const DEFAULTS = { ...MEASURING, ...FILM, ...PAINT, ...MINUTES, ...DRYING, ...LINES, ...PIECES, ...PRICES };
 
 export type DefaultKey = keyof typeof DEFAULTS;
 

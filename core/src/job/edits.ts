@@ -10,6 +10,7 @@ import { reconcileRoom, type DraftRoom } from './reconcile.ts';
 import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
 import type { Colour, Decisions, FinishChoice, Practice, Priced, Product, SystemValues } from './paints.ts';
 import type { Crew } from './crew.ts';
+import type { LineSaid, OrderPin } from './lines.ts';
 import type { Id, Scope } from './table.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
@@ -129,7 +130,10 @@ const EDITS = {
     rooms.forEach((room) => insert(job.rooms, castDraft(room))),
   setRoom: (
     job: D,
-    { room, set }: { room: Id; set: Partial<Pick<Room, 'name' | 'use' | 'height' | 'turns' | 'floor' | 'bearing'>> },
+    {
+      room,
+      set,
+    }: { room: Id; set: Partial<Pick<Room, 'name' | 'use' | 'height' | 'turns' | 'floor' | 'bearing' | 'focal'>> },
   ) => {
     if (set.name !== undefined) named(set.name, 'A room');
     if (typeof set.bearing === 'number' && !(set.bearing >= 0 && set.bearing < 360))
@@ -251,6 +255,20 @@ const EDITS = {
   note: (job: D, { key, date }: { key: string; date: string | null }) => {
     if (date === null) Reflect.deleteProperty(job.noted, key);
     else put(job.noted, key, date);
+  },
+  /** What is said of a line, or of all lines of a kind; null takes all of it back. */
+  setLine: (job: D, { key, set }: { key: string; set: Partial<Record<keyof LineSaid, unknown>> | null }) => {
+    const said = { ...own(job.lines, key), ...set } as Record<string, unknown>;
+    for (const member of Object.keys(said)) if (said[member] === null) Reflect.deleteProperty(said, member);
+    if (set && Object.keys(said).length) put(job.lines, key, said as Draft<LineSaid>);
+    else Reflect.deleteProperty(job.lines, key);
+  },
+  /** Pins finishes of a room before others: all that is pinned there; none lets them be ordered by cost. */
+  pinOrder: (job: D, { room, pins }: { room: Id; pins: readonly OrderPin[] }) => {
+    roomOf(job, room);
+    if (pins.some(({ before, after }) => before === after)) refuse('A finish cannot come before itself.');
+    if (pins.length) put(job.orders, room, castDraft(pins) as Draft<OrderPin>[]);
+    else Reflect.deleteProperty(job.orders, room);
   },
   setPractice: (job: D, { set }: { set: Partial<Practice> }) => {
     Object.assign(job.practice, set);

@@ -40,6 +40,7 @@ const finish = (
   contrastRate: null,
   recoat: 120,
   dry: 60,
+  tapeAfter: null,
   cans: usCans(...prices),
   code: id.toUpperCase(),
   priced: null,

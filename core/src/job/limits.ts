@@ -33,6 +33,7 @@ export const MOST = {
   scopes: 20_000,
   sizes: 40,
   people: 3,
+  pins: 400,
   stretches: 6,
   shelf: 500,
   options: 100,

@@ -122,6 +122,8 @@ export interface Room {
   readonly floor: Floor;
   /** Compass bearing of somebody facing the first wall from inside, degrees from north; null: not known. */
   readonly bearing: Degrees | null;
+  /** The wall that is to be looked at; `none` is an answer too, null: not asked. */
+  readonly focal: Id | 'none' | null;
   readonly height: Reading | null;
   /** Were the turns declared (square stays square) or measured (they share in the adjustment)? */
   readonly turns: 'declared' | 'measured';

@@ -213,6 +213,21 @@ function toVersion7(job: Json): Json {
   return { ...next, practice, region: regionOf(country), air: STARTING_AIR, reserved: {}, version: 7 };
 }
 
+/** 8: what is said of lines and of their order; a focal wall; the hand of each person; schools of accents and tape. */
+function toVersion8(job: Json): Json {
+  const practice = isRecord(job['practice'])
+    ? { ...job['practice'], accent: 'cheapest', pull: 'wet', tape: 'by-ground' }
+    : job['practice'];
+  const crew = isRecord(job['crew']) ? { ...job['crew'] } : job['crew'];
+  if (isRecord(crew) && Array.isArray(crew['people']))
+    crew['people'] = crew['people'].map((person: unknown) =>
+      isRecord(person) ? { ...person, hand: 'right' } : person,
+    );
+  let next = each(job, 'rooms', (room) => ({ ...room, focal: null }));
+  next = over(next, 'products', (product) => ({ ...product, tapeAfter: null }));
+  return { ...next, practice, crew, lines: {}, orders: {}, version: 8 };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
@@ -221,6 +236,7 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   4: toVersion5,
   5: toVersion6,
   6: toVersion7,
+  7: toVersion8,
 };
 
 /** From whatever version it says, through every step to the one in force. */

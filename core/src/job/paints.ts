@@ -1,5 +1,6 @@
 import type { Id } from './table.ts';
 import type {
+  AccentSchool,
   Base,
   Boxing,
   BrickSchool,
@@ -15,9 +16,11 @@ import type {
   PrepStep,
   PrimerExtent,
   PrimerKind,
+  Pull,
   ScrubClass,
   Seal,
   Sheen,
+  TapeSchool,
   TintBase,
   TrimOrder,
   WallSchool,
@@ -66,6 +69,8 @@ export interface Product {
   readonly recoat: Minutes;
   /** Until it can be masked or cut against. */
   readonly dry: Minutes;
+  /** Until tape may lie on it; null: none is given. */
+  readonly tapeAfter: Minutes | null;
   readonly cans: readonly Can[];
   /** Its number in a price list; empty: none. */
   readonly code: string;
@@ -133,6 +138,9 @@ export type Decisions = { readonly [K in keyof SystemValues]?: SystemValues[K] }
 export interface Practice {
   readonly openings: OpeningSchool;
   readonly trimOrder: TrimOrder;
+  readonly accent: AccentSchool;
+  readonly pull: Pull;
+  readonly tape: TapeSchool;
   readonly walls: WallSchool;
   readonly prep: PrepSchool;
   readonly coats: Exclude<CoatStyle, 'one-heavy'>;

@@ -4,6 +4,7 @@ import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
 import { ENDS, MOST, type Ends } from './limits.ts';
 import type { Can, Colour, Decisions, FinishChoice, Practice, Priced, PrimerLayer, Product } from './paints.ts';
 import type { Crew, Person } from './crew.ts';
+import type { LineSaid, OrderPin } from './lines.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Opening, Part, Room, Wall } from './measured.ts';
@@ -129,6 +130,7 @@ const room = shape<Room>({
   use: one(v.ROOM_USES).required(),
   floor: one(v.FLOORS).required(),
   bearing: Joi.number().min(0).less(360).required().allow(null),
+  focal: id.allow(null),
   height: maybeSize,
   turns: one(['declared', 'measured']).required(),
   walls: table(walls, MOST.walls),
@@ -169,6 +171,7 @@ const product = shape<Product>({
   contrastRate: rate.allow(null),
   recoat: number(ENDS.minutes),
   dry: number(ENDS.minutes),
+  tapeAfter: number(ENDS.minutes).allow(null),
   cans: Joi.array()
     .items(
       shape<Can>({
@@ -258,7 +261,7 @@ const hours = Joi.array()
   .required();
 const crew = shape<Crew>({
   people: Joi.array()
-    .items(shape<Person>({ id, name: label, day: money }))
+    .items(shape<Person>({ id, name: label, day: money, hand: one(v.HANDS).required() }))
     .unique('id')
     .min(1)
     .max(MOST.people)
@@ -269,6 +272,9 @@ const crew = shape<Crew>({
 const practice = shape<Practice>({
   openings: one(v.OPENING_SCHOOLS).required(),
   trimOrder: one(v.TRIM_ORDERS).required(),
+  accent: one(v.ACCENT_SCHOOLS).required(),
+  pull: one(v.PULLS).required(),
+  tape: one(v.TAPE_SCHOOLS).required(),
   walls: one(v.WALL_SCHOOLS).required(),
   prep: one(v.PREP_SCHOOLS).required(),
   coats: one(['equal', 'thin-then-full']).required(),
@@ -328,6 +334,24 @@ const colours = record(id, colour, MOST.colours);
 const finishes = record(scope, finish, MOST.scopes);
 const surveys = record(scope, survey, MOST.scopes);
 const decided = record(scope, decisions, MOST.scopes);
+const lines = record(
+  key(MOST.key),
+  shape<LineSaid>({
+    wavy: Joi.boolean(),
+    first: scope,
+    method: one(v.LINE_METHODS),
+    stays: one(v.TAPE_STAYS),
+  }),
+  MOST.scopes,
+);
+const finishKey = key(MOST.key).required();
+const orders = record(
+  id.optional(),
+  Joi.array()
+    .items(shape<OrderPin>({ before: finishKey, after: finishKey }))
+    .max(MOST.pins),
+  MOST.rooms,
+);
 const reserved = record(key(MOST.key), Joi.boolean().valid(true), MOST.scopes);
 const owned = record(key(MOST.key), whole(0, MOST.pieces), MOST.scopes);
 const prices = record(key(MOST.key), Joi.object({ each: money, ...priced }), MOST.scopes);
@@ -348,7 +372,7 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(7).required(),
+  version: Joi.number().valid(8).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),
@@ -364,6 +388,8 @@ export const jobSchema = shape<Job>({
   survey: surveys,
   decisions: decided,
   practice,
+  lines,
+  orders,
   crew,
   pricing,
   shelf: table(shelf, MOST.shelf),
@@ -389,6 +415,8 @@ const PLACES: readonly (readonly [path: readonly string[], schema: Joi.ObjectSch
   [['decisions'], decided, MOST.scopes],
   [['shelf', 'byId'], shelf, MOST.shelf],
   [['options', 'byId'], options, MOST.options],
+  [['lines'], lines, MOST.scopes],
+  [['orders'], orders, MOST.rooms],
   [['reserved'], reserved, MOST.scopes],
   [['owned'], owned, MOST.scopes],
   [['prices'], prices, MOST.scopes],

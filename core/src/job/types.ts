@@ -4,12 +4,13 @@ import type { Survey } from './surveyed.ts';
 import type { Colour, Decisions, FinishChoice, Practice, Priced, Product } from './paints.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Crew } from './crew.ts';
+import type { LineSaid, OrderPin } from './lines.ts';
 import type { Air, Region } from './region.ts';
 import type { Money, Units } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 7;
+  readonly version: 8;
   readonly id: Id;
   readonly name: string;
   readonly units: Units;
@@ -25,6 +26,10 @@ export interface Job {
   readonly survey: Readonly<Record<Scope, Partial<Survey>>>;
   readonly decisions: Readonly<Record<SurfaceId, Decisions>>;
   readonly practice: Practice;
+  /** What was said of lines, by the id of a line, or by its kind for all of a kind. */
+  readonly lines: Readonly<Record<string, LineSaid>>;
+  /** Finishes pinned before others, by room. */
+  readonly orders: Readonly<Record<Id, readonly OrderPin[]>>;
   readonly crew: Crew;
   readonly pricing: Pricing;
   readonly shelf: Table<ShelfCan>;

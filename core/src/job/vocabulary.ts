@@ -201,8 +201,34 @@ export const FAMILIES = ['ceiling', 'wall', 'trim'] as const;
 export type Family = (typeof FAMILIES)[number];
 export const familyOf = (kind: SurfaceKind): Family => (kind === 'ceiling' || kind === 'wall' ? kind : 'trim');
 
-export const TRIM_ORDERS = ['trim-first', 'trim-last'] as const;
+/** Trim lapped onto walls that are cut to it; walls first; what is made in a day, deep colours early; or what costs least. */
+export const TRIM_ORDERS = ['trim-first', 'trim-last', 'one-day', 'cheapest'] as const;
 export type TrimOrder = (typeof TRIM_ORDERS)[number];
+
+/** An accent wall laps out round its corners, first of all; its neighbours lap onto it and it is cut last; or what costs least. */
+export const ACCENT_SCHOOLS = ['cheapest', 'laps-out', 'cut-last'] as const;
+export type AccentSchool = (typeof ACCENT_SCHOOLS)[number];
+
+/** When tape comes off: while the paint is wet, when it is tacky, or dry and scored. */
+export const PULLS = ['wet', 'tacky', 'dry'] as const;
+export type Pull = (typeof PULLS)[number];
+
+/** Edges of tape sealed or caulked as the ground asks, or all of them caulked. */
+export const TAPE_SCHOOLS = ['by-ground', 'caulk-all'] as const;
+export type TapeSchool = (typeof TAPE_SCHOOLS)[number];
+
+export const HANDS = ['right', 'left'] as const;
+export type Hand = (typeof HANDS)[number];
+
+/**
+ * How the second finish at a line is kept off the first: by hand; tape burnished down, its edge sealed with the colour
+ * underneath, or caulked; a shield held to it; a wheeled edger; by hand to a lap that a wrap-round roller laid.
+ */
+export const LINE_METHODS = ['freehand', 'tape', 'tape-sealed', 'tape-caulked', 'shield', 'edger', 'wrap'] as const;
+export type LineMethod = (typeof LINE_METHODS)[number];
+/** The coats that a tape lies for. */
+export const TAPE_STAYS = ['first', 'last', 'all'] as const;
+export type TapeStay = (typeof TAPE_STAYS)[number];
 
 export const OPENING_SCHOOLS = ['net', 'gross'] as const;
 export type OpeningSchool = (typeof OPENING_SCHOOLS)[number];
@@ -273,13 +299,18 @@ export const OPERATIONS = [
   'prime-stains',
   'rub',
   'mask',
+  'seal-tape',
+  'caulk-tape',
+  'spatter',
   'mask-fixtures',
   'card',
+  'lap',
   'cut',
   'roll',
   'brush',
   'edges',
   'faces',
+  'trim-edge',
   'paint-fixtures',
   'wear',
   'highlight',
@@ -312,6 +343,7 @@ export const TASKS = [
   'prime-brush',
   'mask',
   'card',
+  'lap',
   'cut',
   'roll',
   'brush',

@@ -1,5 +1,4 @@
 import { setting, type DefaultKey } from '../job/defaults.ts';
-import { localPrice } from '../job/region.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Priced } from '../job/paints.ts';
@@ -12,6 +11,7 @@ import {
   type Seal,
 } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
+import { CARTRIDGE, pieceOf, type Tape } from '../paces/prices.ts';
 import { gritsFor } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
@@ -22,8 +22,7 @@ import { compute, given, unopened, type Dimension, type Working } from '../units
 import { phrase, type Word } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { HOLES, THE, TRIM } from '../words/terms.ts';
-import { isCarded, lengthOf } from '../work/lines.ts';
-import { maskedOf } from '../work/operations.ts';
+import { roomLines } from '../work/operations.ts';
 import type { PaintLine } from './paint.ts';
 
 /** Where in a shop it stands: the order of the shopping list. */
@@ -91,14 +90,10 @@ export interface MaterialSize {
   readonly grit?: number;
 }
 
-/** A cartridge of caulk holds 300 mL [common practice, no source]. */
-const CARTRIDGE = 0.0003;
 /** An inch is enough on an edge [common practice, no source]. */
 const EDGE: MaterialSize = { width: INCH };
-const ROUGH = ['rough-plaster', 'popcorn', 'brick', 'deep-stucco', 'knockdown'];
-
 export interface MaterialQuestion {
-  readonly job: Pick<Job, 'settings' | 'practice' | 'crew' | 'owned' | 'prices' | 'region'>;
+  readonly job: Pick<Job, 'settings' | 'practice' | 'crew' | 'lines' | 'orders' | 'owned' | 'prices' | 'region'>;
   readonly takeoffs: readonly RoomTakeoff[];
   readonly surfaces: readonly Specified[];
   readonly paints: readonly PaintLine[];
@@ -116,7 +111,7 @@ export function orderMaterials(question: MaterialQuestion): MaterialLine[] {
     const key = [item, ...Object.values(size)].join('|');
     const owned = Math.min(wanted, job.owned[key] ?? 0);
     const price = job.prices[item];
-    const each = price?.each ?? startingPrice(job, item);
+    const each = pieceOf(job, item);
     const [aisle, unit] = ITEMS[item];
     const quantity = wanted - owned;
     const priced = price ? { source: price.source, date: price.date } : null;
@@ -129,11 +124,6 @@ interface Need {
   readonly item: MaterialItem;
   readonly working: Working;
   readonly size: MaterialSize;
-}
-/** What a piece costs where nobody asked: the user's own figure, else the starting one at the prices of the country. */
-export function startingPrice(job: Pick<Job, 'settings' | 'region'>, item: MaterialItem): Money {
-  const own = job.settings[`price.${item}`];
-  return Math.round(own ?? localPrice(setting(job, `price.${item}`), job.region.country));
 }
 const need = (item: MaterialItem, working: Working, size: MaterialSize = {}): Need => ({ item, working, size });
 const sum = (name: Word, dimension: Dimension, terms: readonly Working[]) => compute('sum', name, dimension, ...terms);
@@ -163,21 +153,21 @@ const per = (job: Pick<Job, 'settings'>, name: Word, total: Working, key: Defaul
 };
 
 function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
-  const rough = new Set(
-    surfaces.filter((s) => s.surface.kind === 'wall' && ROUGH.includes(s.survey.texture)).map((s) => s.surface.room),
-  );
   const present = new Set(surfaces.map((s) => s.surface.room));
   const rooms = takeoffs.filter((t) => present.has(t.room.id));
   const inRoom = groupBy(surfaces, (s) => s.surface.room);
-  const maskedIn = new Map(rooms.map((t) => [t, maskedOf(job, t, inRoom.get(t.room.id) ?? [])] as const));
-  const masked = (t: RoomTakeoff) => maskedIn.get(t) ?? [];
-  const lined = (onRough: boolean) =>
+  const made = rooms.map((t) => ({ name: t.room.name, lines: roomLines(job, t, inRoom.get(t.room.id) ?? []).lines }));
+  const lined = (item: Tape['item']) =>
     sum(
       'lines taped',
       'length',
-      rooms
-        .filter((t) => rough.has(t.room.id) === onRough)
-        .map((t) => given(t.room.name, lengthOf(masked(t).filter((m) => !isCarded(m))), 'length')),
+      made.map(({ name, lines }) =>
+        given(
+          name,
+          lines.reduce((total, { chosen }) => total + (chosen.tape?.item === item ? chosen.tape.length : 0), 0),
+          'length',
+        ),
+      ),
     );
   const glass = rooms.flatMap((t) =>
     t.walls.flatMap((w) =>
@@ -193,10 +183,12 @@ function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
   );
   const floors = rooms.map((t) => t.floorArea ?? 0);
   // a shield is moved along, so that a person needs one, however long the wall
-  const shields = rooms.some((t) => masked(t).some(isCarded)) ? job.crew.people.length : 0;
+  const shields = made.some(({ lines }) => lines.some(({ chosen }) => chosen.method === 'shield'))
+    ? job.crew.people.length
+    : 0;
   return [
-    need('tape', per(job, 'tape', lined(false), 'tape.length'), EDGE),
-    need('tape-fine', per(job, 'better tape on rough walls', lined(true), 'tape.length'), EDGE),
+    need('tape', per(job, 'tape', lined('tape'), 'tape.length'), EDGE),
+    need('tape-fine', per(job, 'better tape on rough walls', lined('tape-fine'), 'tape.length'), EDGE),
     need('card', given('a person', shields, 'count')),
     need('film', per(job, 'masking film', sum('covered', 'area', [...glass, ...hidden]), 'film.area')),
     need(

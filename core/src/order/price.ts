@@ -3,9 +3,10 @@ import type { Job } from '../job/types.ts';
 import type { Minutes, Money } from '../units/si.ts';
 import { LABOUR_GROUPS, type LabourGroup } from '../job/vocabulary.ts';
 import { ruleOf } from '../paces/rules.ts';
+import { hourlyOf } from '../paces/prices.ts';
 import { groupBy } from '../units/group.ts';
 import type { Operation } from '../work/operations.ts';
-import { daily, dayLength, type WorkDays } from '../work/days.ts';
+import { daily, type WorkDays } from '../work/days.ts';
 
 /** A line of labour: by kind of work where hours are billed, by person where days are. */
 export interface LabourLine {
@@ -22,10 +23,6 @@ export interface Labour {
   readonly days: number;
   readonly cost: Money;
 }
-
-/** What an hour's work costs on average: a day's pay over its working hours. */
-export const hourlyOf = ({ crew }: Pick<Job, 'crew'>): number =>
-  crew.people.reduce((sum, p) => sum + p.day, 0) / crew.people.length / (dayLength({ crew }) / 60);
 
 /** Minutes and their cost, set-up and clean-up of the days and the trips with them; the cost is the sum of the lines. */
 export function priceLabour(

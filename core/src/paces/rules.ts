@@ -290,6 +290,24 @@ export const OPERATION_RULES = {
     task: null,
   },
   mask: { ...taped, word: () => 'Mask', pace: 'pace.mask', task: 'mask' },
+  'seal-tape': {
+    ...taped,
+    word: () => 'Seal the tape with the colour underneath',
+    pace: 'pace.sealTape',
+    tool: 'brush',
+    wet: true,
+    dries: ({ job }: Wet) => alike(setting(job, 'dry.seal')),
+    task: 'mask',
+  },
+  // cut into while it is wet, so nothing waits for it
+  'caulk-tape': {
+    ...taped,
+    word: () => 'Caulk the edge of the tape',
+    pace: 'pace.caulkTape',
+    tool: 'gun',
+    task: 'mask',
+  },
+  spatter: { ...taped, word: () => 'Cover the top of the trim, and uncover it', pace: 'pace.spatter', task: 'mask' },
   'mask-fixtures': {
     ...taped,
     scope: 'surface',
@@ -299,6 +317,15 @@ export const OPERATION_RULES = {
     task: 'mask',
   },
   card: { ...taped, word: () => 'Set card along the floor, and take it up', pace: 'pace.mask', task: 'card' },
+  lap: {
+    ...brushed,
+    scope: 'line',
+    word: ({ name, coat: n }) => phrase`Lap ${name}, coat ${n}`,
+    pace: 'pace.lap',
+    overhead: 'pace.lapOverhead',
+    task: 'lap',
+    group: 'cut',
+  },
   cut: {
     ...brushed,
     word: ({ name, coat: n }) => phrase`Cut in ${name}, coat ${n}`,
@@ -337,6 +364,14 @@ export const OPERATION_RULES = {
     tool: 'brush',
     task: 'brush',
     group: 'brush',
+  },
+  'trim-edge': {
+    ...brushed,
+    scope: 'line',
+    word: ({ name, coat: n }) => phrase`Cut the edge of ${name}, coat ${n}`,
+    pace: 'pace.trimEdge',
+    task: 'brush',
+    group: 'cut',
   },
   'paint-fixtures': {
     ...dabbed,

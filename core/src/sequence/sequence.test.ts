@@ -225,7 +225,9 @@ describe('rooms', () => {
       practice: { ...STARTING_PRACTICE, trimOrder },
       crew: {
         ...bedroom('').crew,
-        people: [1, 2, 3].slice(0, people).map((n) => ({ id: `p${n}`, name: `P${n}`, day: 30_000 })),
+        people: [1, 2, 3]
+          .slice(0, people)
+          .map((n) => ({ id: `p${n}`, name: `P${n}`, day: 30_000, hand: 'right' as const })),
       },
     };
     const schedule = basePlan(job);

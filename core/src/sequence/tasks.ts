@@ -7,7 +7,7 @@ import { groupBy } from '../units/group.ts';
 import type { Minutes } from '../units/si.ts';
 import { goesOf, paintOf, type Go } from '../work/goes.ts';
 import { driesAfter, lagsOf } from '../work/lags.ts';
-import { finishOf } from '../work/lines.ts';
+import { paintOn } from '../lines/finishes.ts';
 import type { Operation } from '../work/operations.ts';
 import type { RuleId } from '../words/reasons.ts';
 
@@ -53,9 +53,12 @@ export function tasksOf(job: Sequencing, operations: readonly Operation[], longe
   return [...rooms.values()].flatMap((ops) => roomTasks(job, ops, longest));
 }
 
+/** Goes after which nothing of their own dries for the next coat. */
+const EDGING: ReadonlySet<TaskKind> = new Set<TaskKind>(['lap', 'cut', 'prime-cut', 'mask', 'unmask']);
+
 function roomTasks(job: Sequencing, operations: readonly Operation[], longest: Minutes): Task[] {
   const crew = job.crew.people.length;
-  const goes = goesOf(operations, crew);
+  const goes = goesOf(job, operations);
   const lags = groupBy(lagsOf(job, goes, longest), ({ to }) => to.id);
   return goes.map((go): Task => {
     const interruptible = go.operations.every((op) => ruleOf(op.kind).interruptible);
@@ -78,7 +81,7 @@ function roomTasks(job: Sequencing, operations: readonly Operation[], longest: M
         maxLag: most,
         because,
       })),
-      drying: go.specified && go.kind !== 'cut' && go.kind !== 'prime-cut' ? driesAfter(job, go).next : 0,
+      drying: go.specified && !EDGING.has(go.kind) ? driesAfter(job, go).next : 0,
     };
   });
 }
@@ -87,7 +90,7 @@ function tripOf(job: Sequencing, go: Go): Trip | null {
   const minutes = setting(job, 'travel.minutes');
   const product = go.specified && paintOf(go);
   if (!go.specified || !product || minutes <= 0) return null;
-  const paint = product.role === 'primer' ? product.id : finishOf(go.specified);
+  const paint = product.role === 'primer' ? product.id : paintOn(go.specified);
   return { key: `${go.room}|${paint}`, minutes };
 }
 

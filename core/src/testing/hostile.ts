@@ -140,6 +140,9 @@ const priced = fc.record({ source: name, date: day });
 const practice = some({
   openings: from(v.OPENING_SCHOOLS),
   trimOrder: from(v.TRIM_ORDERS),
+  accent: from(v.ACCENT_SCHOOLS),
+  pull: from(v.PULLS),
+  tape: from(v.TAPE_SCHOOLS),
   walls: from(v.WALL_SCHOOLS),
   coats: from(['equal', 'thin-then-full']),
   weakCoats: fc.constantFrom(1, 2, 3),
@@ -188,6 +191,7 @@ const productOf = fc
     contrast: mostly(fc.constantFrom(0.3, 0.96), hostileNumber),
     recoat: minutes,
     dry: minutes,
+    tapeAfter: fc.option(minutes),
     cans,
     sheens: mostly(fc.constant(['flat', 'satin']), list(from(v.SHEENS))),
     priced: fc.option(priced),
@@ -253,6 +257,7 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
       turns: from(['declared', 'measured']),
       floor: from(v.FLOORS),
       bearing: fc.option(hostileNumber),
+      focal: fc.option(mostly(wall, fc.constant('none'))),
     }),
   }),
   removeRoom: fc.record({ room }),
@@ -303,9 +308,28 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
   })),
   note: fc.record({ key: hostileText, date: fc.option(day) }),
   setPractice: fc.record({ set: practice }),
+  setLine: fc.record({
+    key: mostly(fc.constantFrom('wall-ceiling', 'corner', 'corner:r1-1/field+r1-2/field:1'), hostileText),
+    set: fc.option(
+      some({
+        wavy: fc.option(boolean),
+        first: fc.option(surface),
+        method: from(v.LINE_METHODS),
+        stays: from(v.TAPE_STAYS),
+      }),
+    ),
+  }),
+  pinOrder: fc.record({ room, pins: list(fc.record({ before: hostileText, after: hostileText }), 4) }),
   setCrew: fc.record({
     set: some({
-      people: list(fc.record({ id: fresh, name, day: mostly(fc.integer({ min: 0, max: 50_000 }), hostileNumber) })),
+      people: list(
+        fc.record({
+          id: fresh,
+          name,
+          day: mostly(fc.integer({ min: 0, max: 50_000 }), hostileNumber),
+          hand: from(v.HANDS),
+        }),
+      ),
       hours: list(fc.tuple(minutes, minutes), 3),
       start: fc.option(day),
     }),

@@ -13,9 +13,11 @@ export const SPECIFIED = [
   'practice',
   'options',
 ] as const;
+/** Lines are chosen by what they cost, so work reads pay and prices. */
+export const WORKED = [...SPECIFIED, 'crew', 'lines', 'orders', 'prices'] as const;
 export const PAINTED = [...SPECIFIED, 'shelf', 'reserved'] as const;
-export const PLANNED = [...SPECIFIED, 'crew'] as const;
-export const WHOLE = [...PAINTED, 'crew', 'owned', 'prices', 'pricing'] as const;
+export const PLANNED = WORKED;
+export const WHOLE = [...PAINTED, 'crew', 'lines', 'orders', 'owned', 'prices', 'pricing'] as const;
 
 export type Planned = Pick<Job, (typeof PLANNED)[number]>;
 /** All that any stage reads: what is sent to be worked out elsewhere. */

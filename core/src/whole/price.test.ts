@@ -120,7 +120,10 @@ describe('materials', () => {
   });
   test('rough walls take the better tape; a floor shield where trim comes last', () => {
     const rough = edited({ name: 'setSurvey', args: { scope: 'all:wall', set: { texture: 'rough-plaster' } } });
-    expect([line('tape').length, line('tape-fine', rough).length]).toEqual([1, 1]);
+    const taped: Edit = { name: 'setLine', args: { key: 'wall-casing', set: { method: 'tape-sealed' } } };
+    expect([line('tape', edited(taped)).length, line('tape', rough).length]).toEqual([1, 0]);
+    const both = applyEdit(rough, taped);
+    expect(both.ok && line('tape-fine', both.value.job).length).toBe(1);
     const last = edited({ name: 'setPractice', args: { set: { trimOrder: 'trim-last' } } });
     expect([line('tape', last).length, line('card', last)[0]?.quantity]).toEqual([0, 2]);
   });

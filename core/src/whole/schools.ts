@@ -33,7 +33,10 @@ export const SCHOOLS: readonly School[] = [
   ]),
   ...of('boxing', ['box', 'as-they-come']),
   ...of('openings', ['net', 'gross']),
-  ...of('trimOrder', ['trim-first', 'trim-last']),
+  ...of('trimOrder', ['trim-first', 'trim-last', 'one-day', 'cheapest']),
+  ...of('accent', ['cheapest', 'laps-out', 'cut-last']),
+  ...of('tape', ['by-ground', 'caulk-all']),
+  ...of('pull', ['wet', 'tacky', 'dry']),
 ];
 
 /** Every school with its price on this job: all of it is worked out under each, its base plan with it. */

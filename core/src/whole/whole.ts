@@ -11,7 +11,7 @@ import { remember } from '../units/remember.ts';
 import type { Money } from '../units/si.ts';
 import type { WorkDays } from '../work/days.ts';
 import { operationsOf, type Operation } from '../work/operations.ts';
-import { MEASURED, PAINTED, PLANNED, SPECIFIED, WHOLE, type Planned, type WholeInput } from './inputs.ts';
+import { MEASURED, PAINTED, PLANNED, SPECIFIED, WHOLE, WORKED, type Planned, type WholeInput } from './inputs.ts';
 import { stage } from './stage.ts';
 
 const leftOutBy = remember(
@@ -55,7 +55,7 @@ export const specifiedRooms = stage(SPECIFIED, (job): readonly SpecifiedRoom[] =
 const surfaces = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.surfaces));
 const painted = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.done));
 
-const operations = stage(SPECIFIED, (job): readonly Operation[] =>
+const operations = stage(WORKED, (job): readonly Operation[] =>
   specifiedRooms(job).flatMap((r) => operationsOf(job, r.takeoff, r.done)),
 );
 

@@ -48,6 +48,18 @@ const perCent = (share: number): string => `${Math.round(share * 100)} %`;
 const allOf = <K extends string>(table: Readonly<Record<K, Word>>, keys: readonly K[]): Word =>
   inOrder(keys.map((key) => table[key]));
 
+/** What makes a line harder or easier, whichever way round it is made. */
+const LINE_REASONS = {
+  overhead: 'a ceiling cut overhead against a finished wall is hard to keep straight',
+  'off-hand': 'it runs at the side where the hand is worse',
+  wavy: 'the corner is wavy: tape it straight to the eye, or sand it and run a fine bead first',
+  rough: 'into rough plaster a light load drinks in: easier by hand than on smooth',
+  popcorn: 'sprayed texture is kept clear of by a hair, by brush; do not disturb it',
+  'light-over-deep': 'light paint has a deep lap to hide here',
+  'deep-on-light': 'a slip of deep paint on the light side is seen from the door',
+} as const satisfies Record<string, string>;
+export type LineReason = keyof typeof LINE_REASONS;
+
 /** Every rule in the reader's words; what it is given are the numbers and keys the rule used. */
 export const WORDING = {
   'prep.plates': () => 'plates come off, so that no line is cut round them',
@@ -272,6 +284,11 @@ export const WORDING = {
   'lag.wet-cut': () => 'the last coat is rolled while its cut is wet, or a halo stays',
   'lag.top-down': () => 'walls are cut against a ceiling that is dry',
   'lag.over-trim': () => 'the ceiling’s last coat spatters: trim waits for it',
+  'lag.lapped': () => 'an edge that was lapped is dry before the other side is cut to it',
+  'lag.lap-first': () => 'the lap may go on long before its field',
+  'lag.tape-after': () => 'fresh paint hardens before tape lies on it',
+  'lag.pull-tacky': () => 'by your practice, tape comes off while the paint is tacky',
+  'lag.pull-dry': () => 'by your practice, tape comes off dry, its edge scored',
   'lag.trim-first': () => 'your practice, trim first: walls are cut to trim that is dry',
   'lag.walls-first': () => 'your practice, trim last: it is painted against walls that are dry',
   'lag.dry-to-mask': () => 'masked when what it lies on is dry',
@@ -285,6 +302,18 @@ export const WORDING = {
     'Over stairs only from a platform or scaffold made for stairs, never a ladder on a tread; follow your local code, and have it put up by somebody trained.',
   'caution.height': () =>
     'Above a pole’s reach: a ladder leans at 4 up to 1 out, footed and tied; longer work wants a tower with its rails on. Follow your local code.',
+  'line.there': () => 'the other side is there already and is not painted with this job',
+  'line.hidden': () => 'trim that is still to come hides this line: it need not be fine',
+  'line.cheaper': (w: { share: number }) => `${perCent(w.share)} cheaper than the other way round`,
+  'line.as-a-whole': () => 'the other way round is cheaper here, and dearer for the room as a whole',
+  'line.pinned': () => 'you pinned it',
+  'line.other-way': (w: { reason: LineReason }) => phrase`the other way round: ${LINE_REASONS[w.reason]}`,
+  'line.here': (w: { reason: LineReason }) => LINE_REASONS[w.reason],
+  'line.trim-first': () => 'your practice, trim first: it laps onto the walls, and they are cut to it',
+  'line.trim-last': () => 'your practice, trim last: it is cut to finished walls',
+  'line.one-day': () => 'your practice, all in a day: ceilings and deep colours early, for they dry slowly',
+  'line.accent-out': () => 'your practice, accent first: it laps out round its corners, under the ceiling’s own lap',
+  'line.accent-last': () => 'your practice, accent last: its neighbours and the ceiling lap onto it',
   'coats.refresh': () => 'the same colour and sheen on a sound coat: one refreshes it',
 } satisfies Readonly<Record<string, (used: never) => Word>>;
 

@@ -1,4 +1,5 @@
 import type {
+  AccentSchool,
   Base,
   BoardLevel,
   Bristle,
@@ -8,14 +9,17 @@ import type {
   ExistingCoat,
   Fabric,
   FixtureWay,
+  Hand,
   Leaf,
   LineKind,
+  LineMethod,
   OpeningKind,
   OpeningShape,
   PaintFamily,
   PartKind,
   PrepStep,
   PrimerKind,
+  Pull,
   RepairClass,
   RoomUse,
   Sash,
@@ -24,6 +28,8 @@ import type {
   Stain,
   Substrate,
   SurfaceKind,
+  TapeSchool,
+  TapeStay,
   Texture,
   TintBase,
   Toucher,
@@ -154,7 +160,30 @@ export const FABRIC: Words<Fabric> = {
 export const BRUSH: Words<BrushShape> = { 'angled-sash': 'angled sash', flat: 'flat', fine: 'fine' };
 export const BRISTLE: Words<Bristle> = { synthetic: 'synthetic', natural: 'natural' };
 export const TINT_BASE: Words<TintBase> = { white: 'white', middle: 'middle', deep: 'deep' };
-export const TRIM_ORDER: Words<TrimOrder> = { 'trim-first': 'trim first', 'trim-last': 'trim last' };
+export const TRIM_ORDER: Words<TrimOrder> = {
+  'trim-first': 'trim first',
+  'trim-last': 'trim last',
+  'one-day': 'all in a day',
+  cheapest: 'what costs least',
+};
+export const ACCENT: Words<AccentSchool> = {
+  cheapest: 'what costs least',
+  'laps-out': 'laps out first',
+  'cut-last': 'is cut last',
+};
+export const PULL: Words<Pull> = { wet: 'while it is wet', tacky: 'when it is tacky', dry: 'dry, scored' };
+export const TAPING: Words<TapeSchool> = { 'by-ground': 'as the ground asks', 'caulk-all': 'every edge caulked' };
+export const HAND: Words<Hand> = { right: 'right-handed', left: 'left-handed' };
+export const METHOD: Words<LineMethod> = {
+  freehand: 'freehand',
+  tape: 'burnished tape',
+  'tape-sealed': 'tape, its edge sealed',
+  'tape-caulked': 'tape, its edge caulked',
+  shield: 'a shield',
+  edger: 'an edger',
+  wrap: 'freehand to a lap rolled with a wrap-round roller',
+};
+export const STAYS: Words<TapeStay> = { first: 'the first coat only', last: 'the last coat only', all: 'all coats' };
 
 export const TRIM: Words<TrimKind | 'casing'> = {
   baseboard: pair('baseboard', 'skirting'),

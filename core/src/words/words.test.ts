@@ -163,6 +163,7 @@ describe('a job says', () => {
         hue: 'red',
       },
       ...{ fibres: 'found', kind: 'blocking', product: 'Wall paint', scrub: 4, recoat: 30, least: 90, year: 1978 },
+      ...{ share: 0.2, reason: 'wavy' },
     };
     for (const units of SYSTEMS)
       for (const rule of Object.keys(WORDING) as RuleId[]) {

@@ -3,8 +3,8 @@ import type { Product } from '../job/paints.ts';
 import { familyOf, type OperationKind, type RepairClass } from '../job/vocabulary.ts';
 import type { Meeting } from '../measure/meetings.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import { widthFactor, type Amount, type Dips, type Factor } from '../paces/minutes.ts';
-import { ruleOf } from '../paces/rules.ts';
+import { coatFactors, factorsOf } from '../paces/factors.ts';
+import { widthFactor, type Amount, type Dips } from '../paces/minutes.ts';
 import { isRubbed } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Primed } from '../specify/primers.ts';
@@ -15,15 +15,18 @@ import { isClear } from '../specify/case.ts';
 import { isTexturedDoor } from '../specify/system.ts';
 import { INCH } from '../units/si.ts';
 import { HOLES, THE } from '../words/terms.ts';
-import { lengthOf } from './lines.ts';
+import { lengthOf, type Lining } from './lines.ts';
 import { operation, type Labouring, type Operation } from './operation.ts';
-import { factorsOf, reached } from './preparation.ts';
+import { reached } from './preparation.ts';
 
-/** A surface with the lines it is cut in along under its finish and under a full primer. */
+/** A surface with the lines it is cut in along, under its finish and under a full primer. */
 export interface Lined {
   readonly takeoff: RoomTakeoff;
   readonly specified: Specified;
-  readonly cut: readonly Meeting[];
+  /** What its lines ask of it, where another finish or nothing painted begins. */
+  readonly steps: readonly Lining[];
+  /** Inside corners that it brushes for both sides. */
+  readonly blind: readonly Meeting[];
   readonly primed: readonly Meeting[];
 }
 
@@ -60,7 +63,7 @@ function primersOf(job: Labouring, lined: Lined): Operation[] {
     if (!primer.product) return [];
     return coats.flatMap((coat) =>
       isBroad(s)
-        ? [...cut(job, lined, 'prime-cut', coat), ...roll(job, lined, 'prime-roll', coat)]
+        ? [...cutPrimer(job, lined, coat), ...roll(job, lined, 'prime-roll', coat)]
         : brush(job, s, 'prime-brush', coat),
     );
   });
@@ -109,19 +112,51 @@ function seal(job: Labouring, s: Specified): Operation[] {
 function finishOf(job: Labouring, lined: Lined): Operation[] {
   const { specified: s } = lined;
   const coats = effective(s.system.coats);
-  if (!isBroad(s)) return counted(coats).flatMap((coat) => [...rub(job, s, coat), ...brush(job, s, 'brush', coat)]);
+  if (!isBroad(s))
+    return counted(coats).flatMap((coat) => [
+      ...rub(job, s, coat),
+      ...brush(job, s, 'brush', coat),
+      ...atLines(job, lined, coat, ['trim-edge']),
+    ]);
   const cuts = cutCoatsOf(s);
   const early = cuts - coats;
-  const before = counted(early).flatMap((coat) => cut(job, lined, 'cut', coat));
+  const before = counted(early).flatMap((coat) => finishCut(job, lined, coat));
   return [
     ...before,
     ...counted(coats).flatMap((coat) => [
       ...rub(job, s, coat),
-      ...cut(job, lined, 'cut', coat + early),
+      ...finishCut(job, lined, coat + early),
       ...roll(job, lined, 'roll', coat),
     ]),
   ];
 }
+
+/** What a coat's edges take: laps, cuts, and inside corners that are brushed for both sides. */
+function finishCut(job: Labouring, lined: Lined, coat: number): Operation[] {
+  const { specified: s, blind } = lined;
+  const corners = [{ name: 'inside corners', quantity: lengthOf(blind) }];
+  return [
+    ...atLines(job, lined, coat, ['lap']),
+    ...atLines(job, lined, coat, ['cut']),
+    ...operation(job, on(s), 'cut', corners, { coat, factors: coatFactors(job, s, 'cut', coat) }),
+  ];
+}
+
+const TAPING: readonly OperationKind[] = ['mask', 'seal-tape', 'caulk-tape', 'spatter', 'card', 'unmask'];
+/** Tape and what is laid against spatter, line by line. */
+export const tapingOf = (job: Labouring, lined: Lined): Operation[] => atLines(job, lined, null, TAPING);
+
+/** Operations of the lines of a surface. `coat`: null: of all coats. */
+const atLines = (job: Labouring, lined: Lined, coat: number | null, kinds: readonly OperationKind[]): Operation[] =>
+  lined.steps.flatMap(({ line, against, step }) =>
+    kinds.includes(step.kind) && (coat === null || step.coat === coat)
+      ? operation(job, { ...on(lined.specified), line, against }, step.kind, step.amounts, {
+          coat: step.coat,
+          overhead: step.overhead,
+          factors: step.factors,
+        })
+      : [],
+  );
 
 const isBroad = (s: Specified): boolean => familyOf(s.surface.kind) !== 'trim';
 const counted = (n: number): number[] => Array.from({ length: n }, (_, i) => i + 1);
@@ -136,20 +171,11 @@ const rub = (job: Labouring, s: Specified, coat: number): Operation[] =>
       })
     : [];
 
-/** Factors of a coat: later ones are quicker. */
-function coatFactors(job: Labouring, s: Specified, kind: OperationKind, coat: number): Factor[] {
-  const factors = factorsOf(job, s, kind);
-  if (coat > 1 && ruleOf(kind).quickens) factors.push({ name: 'a later coat', value: setting(job, 'coat.later') });
-  return factors;
-}
-
-function cut(job: Labouring, lined: Lined, kind: 'cut' | 'prime-cut', coat: number): Operation[] {
-  const { specified: s } = lined;
-  const lines = kind === 'cut' ? lined.cut : lined.primed;
-  return operation(job, on(s), kind, [{ name: 'lines', quantity: lengthOf(lines) }], {
+function cutPrimer(job: Labouring, { specified: s, primed }: Lined, coat: number): Operation[] {
+  return operation(job, on(s), 'prime-cut', [{ name: 'lines', quantity: lengthOf(primed) }], {
     coat,
     overhead: isOverhead(s),
-    factors: coatFactors(job, s, kind, coat),
+    factors: coatFactors(job, s, 'prime-cut', coat),
   });
 }
 

@@ -1,5 +1,6 @@
 import type { Job } from '../job/types.ts';
 import { minutesOf } from '../paces/minutes.ts';
+import { dayLength } from '../paces/prices.ts';
 import type { Minutes } from '../units/si.ts';
 import type { Working } from '../units/working.ts';
 
@@ -16,10 +17,6 @@ export interface WorkDays {
   /** They are those of a plan; else no plan fits, and they are counted from the minutes. */
   readonly planned: boolean;
 }
-
-/** Minutes of a working day. */
-export const dayLength = ({ crew }: Pick<Job, 'crew'>): Minutes =>
-  crew.hours.reduce((sum, [from, to]) => sum + to - from, 0);
 
 /** Set-up and clean-up of one person and day. */
 export const daily = (job: Pick<Job, 'settings'>): Minutes =>

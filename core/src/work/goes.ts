@@ -1,9 +1,11 @@
 import type { Id, SurfaceId } from '../job/table.ts';
 import type { Product } from '../job/paints.ts';
-import type { TaskKind } from '../job/vocabulary.ts';
+import type { Job } from '../job/types.ts';
+import { familyOf, type TaskKind } from '../job/vocabulary.ts';
 import { ruleOf } from '../paces/rules.ts';
 import { taskRule } from '../paces/tasks.ts';
-import type { Specified } from '../specify/specify.ts';
+import { effective } from '../specify/reasons.ts';
+import { cutCoatsOf, type Specified } from '../specify/specify.ts';
 import { groupBy } from '../units/group.ts';
 import type { Minutes } from '../units/si.ts';
 import { primerAt } from './coats.ts';
@@ -29,22 +31,43 @@ const isRoomwide = (kind: TaskKind): boolean => taskRule(kind).scope === 'room';
 /** Shared out between two when it takes longer. */
 const SHARED: Minutes = 15;
 
-/** Goes of one room, in the order of its operations. `crew`: how many there are to share them. */
-export function goesOf(operations: readonly Operation[], crew: number): Go[] {
-  const goes = new Map<string, Operation[]>();
+/** Goes of one room, in the order of its operations; the crew shares the long ones. */
+export function goesOf(job: Pick<Job, 'crew' | 'practice'>, operations: readonly Operation[]): Go[] {
+  const goes = new Map<string, { readonly kind: TaskKind; readonly coat: number; readonly operations: Operation[] }>();
   let rubbed: Operation[] = [];
   for (const op of operations) {
-    const kind = ruleOf(op.kind).task;
+    const place = placeOf(job, op);
     // what is rubbed down is painted next, in one go
-    if (!kind) {
+    if (!place) {
       rubbed.push(op);
       continue;
     }
-    const key = `${isRoomwide(kind) ? op.room : op.surface}:${kind}${coatOf(kind, op) || ''}${potOf(op)}`;
-    goes.set(key, [...(goes.get(key) ?? []), ...rubbed, op]);
+    const { kind, coat } = place;
+    const key = `${isRoomwide(kind) ? op.room : op.surface}:${kind}${coat || ''}${potOf(op)}`;
+    const go = goes.get(key) ?? { kind, coat, operations: [] };
+    goes.set(key, go);
+    go.operations.push(...rubbed, op);
     rubbed = [];
   }
-  return [...goes].flatMap(([id, ops]) => shareOut(id, ops, crew));
+  return [...goes].flatMap(([id, go]) => shareOut(id, go, job.crew.people.length));
+}
+
+/** The go that an operation is done in; null: in that of the next one. */
+function placeOf({ practice }: Pick<Job, 'practice'>, op: Operation): Pick<Go, 'kind' | 'coat'> | null {
+  const kind = ruleOf(op.kind).task;
+  if (kind === 'unmask' && practice.pull === 'wet' && op.specified) return wetGo(op.specified, op.coat);
+  if (kind === null) return null;
+  // only the last coat's lap is worth a go of its own: the other side waits for it
+  if (kind === 'lap' && op.specified && op.coat < cutCoatsOf(op.specified)) return { kind: 'cut', coat: op.coat };
+  // scraping goes with the first visit of filling, fittings are masked before the first coat
+  return { kind, coat: kind === 'fill' || kind === 'mask' ? Math.max(1, op.coat) : op.coat };
+}
+
+/** Tape pulled while the paint is wet comes off at the end of the coat that it lay for, by whoever laid it. */
+function wetGo(s: Specified, cut: number): Pick<Go, 'kind' | 'coat'> {
+  if (familyOf(s.surface.kind) === 'trim') return { kind: 'brush', coat: cut };
+  const early = cutCoatsOf(s) - effective(s.system.coats);
+  return cut > early ? { kind: 'roll', coat: cut - early } : { kind: 'cut', coat: cut };
 }
 
 /** Spots are dabbed pot by pot. */
@@ -54,13 +77,13 @@ const potOf = (op: Operation): string => {
   return primer ? `-${primer.primer}` : '';
 };
 
-/** Scraping goes with the first visit of filling. */
-const coatOf = (kind: TaskKind, { coat }: Operation): number => (kind === 'fill' ? Math.max(1, coat) : coat);
-
 /** A long step is shared by surfaces, so that each of two has about half of it. */
-function shareOut(id: string, operations: readonly Operation[], crew: number): Go[] {
+function shareOut(
+  id: string,
+  { kind, coat, operations }: { kind: TaskKind; coat: number; operations: readonly Operation[] },
+  crew: number,
+): Go[] {
   const last = operations.at(-1) as Operation;
-  const kind = ruleOf(last.kind).task as TaskKind;
   const roomwide = isRoomwide(kind);
   const minutes = total(operations);
   const [, most] = ruleOf(last.kind).people;
@@ -70,7 +93,7 @@ function shareOut(id: string, operations: readonly Operation[], crew: number): G
     room: last.room,
     surface: roomwide ? last.room : last.surface,
     kind,
-    coat: coatOf(kind, last),
+    coat,
     operations: part,
     minutes: total(part),
     specified: roomwide ? null : last.specified,
@@ -84,10 +107,13 @@ function shareOut(id: string, operations: readonly Operation[], crew: number): G
 }
 const total = (operations: readonly Operation[]): Minutes => operations.reduce((sum, op) => sum + op.minutes.value, 0);
 
+/** Goes of a surface that lay no paint of its own. */
+const DRY_WORK: ReadonlySet<TaskKind> = new Set<TaskKind>(['wax', 'mask', 'unmask']);
+
 /** The paint that is laid; null: none. */
 export const paintOf = ({ kind, specified, operations }: Go): Product | null => {
   const [op] = operations;
   const s = specified ?? (kind === 'spot' ? op?.specified : null);
-  if (!s || !op || kind === 'wax') return null;
+  if (!s || !op || DRY_WORK.has(kind)) return null;
   return op.kind.startsWith('prime') ? primerAt(s, op.kind, op.coat) : s.product;
 };

@@ -1,6 +1,7 @@
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
-import { familyOf, type TaskKind } from '../job/vocabulary.ts';
+import { familyOf, type OperationKind, type TaskKind } from '../job/vocabulary.ts';
+import { finishOf } from '../lines/finishes.ts';
 import { ruleOf, type Lags } from '../paces/rules.ts';
 import type { Minutes } from '../units/si.ts';
 import type { RuleId } from '../words/reasons.ts';
@@ -45,7 +46,7 @@ const onIt = (from: Go, to: Go): boolean =>
 const besideJoints = (from: Go, to: Go): boolean =>
   to.specified?.surface.kind !== 'ceiling' || from.operations.some((op) => op.specified?.surface.kind === 'crown');
 
-const FIRST_COATS: readonly TaskKind[] = ['prime-cut', 'prime-roll', 'prime-brush', 'cut', 'roll', 'brush'];
+const FIRST_COATS: readonly TaskKind[] = ['prime-cut', 'prime-roll', 'prime-brush', 'lap', 'cut', 'roll', 'brush'];
 /** In the order in which a room is prepared. */
 const PREPARING: readonly TaskKind[] = ['protect', 'wash', 'fill', 'sand', 'caulk', 'spot'];
 
@@ -68,7 +69,7 @@ const PREPARED: readonly LagRow[] = [
 /** Which goes a row speaks of: tasks of a kind, or a point on the coats of each surface of a family. */
 type Where =
   | { readonly tasks: TaskKind }
-  | { readonly of: Path['kind'] | 'any'; readonly at: 'start' | 'first' | 'firstEnd' | 'last' | 'end' };
+  | { readonly of: Path['kind'] | 'any'; readonly at: 'start' | 'first' | 'firstEnd' | 'end' };
 interface PathRow {
   readonly rule: RuleId;
   readonly when?: (job: Waiting) => boolean;
@@ -80,19 +81,10 @@ const trimFirst = (job: Waiting): boolean => job.practice.trimOrder === 'trim-fi
 const trimLast = (job: Waiting): boolean => !trimFirst(job);
 const touch = (from: Go, job: Waiting): Minutes => driesAfter(job, from).touch;
 const dryTrim = (_: Go, job: Waiting): Minutes => setting(job, 'mask.dry');
-const isCrown = ({ specified }: Go): boolean => specified?.surface.kind === 'crown';
-const ceiling = (at: 'firstEnd' | 'end'): Where => ({ of: 'ceiling', at });
-
 /** From the first coat on: top down, by the school of trim, looked at when dry; pieces hold up nothing. */
 const PAINTED: readonly PathRow[] = [
-  { rule: 'lag.top-down', from: ceiling('firstEnd'), to: { of: 'wall', at: 'first' }, lag: touch },
-  { rule: 'lag.top-down', from: ceiling('end'), to: { of: 'wall', at: 'last' }, lag: touch },
-  {
-    rule: 'lag.over-trim',
-    from: ceiling('end'),
-    to: { of: 'trim', at: 'start' },
-    lag: (from, job, to) => (isCrown(to) ? touch(from, job) : 0),
-  },
+  { rule: 'lag.top-down', from: { of: 'ceiling', at: 'firstEnd' }, to: { of: 'wall', at: 'first' }, lag: touch },
+  { rule: 'lag.over-trim', from: { of: 'ceiling', at: 'end' }, to: { of: 'trim', at: 'start' }, lag: atOnce },
   {
     rule: 'lag.trim-first',
     when: trimFirst,
@@ -100,7 +92,6 @@ const PAINTED: readonly PathRow[] = [
     to: { of: 'wall', at: 'first' },
     lag: dryTrim,
   },
-  { rule: 'lag.dry-to-mask', when: trimFirst, from: { of: 'trim', at: 'end' }, to: { tasks: 'mask' }, lag: dryTrim },
   {
     rule: 'lag.walls-first',
     when: trimLast,
@@ -109,10 +100,7 @@ const PAINTED: readonly PathRow[] = [
     lag: touch,
   },
   { rule: 'lag.dry-to-mask', when: trimLast, from: { of: 'wall', at: 'end' }, to: { tasks: 'card' }, lag: touch },
-  { rule: 'lag.masked', from: { tasks: 'mask' }, to: { of: 'wall', at: 'first' }, lag: atOnce },
   { rule: 'lag.masked', from: { tasks: 'card' }, to: { of: 'trim', at: 'first' }, lag: atOnce },
-  { rule: 'lag.pulled', from: { of: 'wall', at: 'end' }, to: { tasks: 'unmask' }, lag: atOnce },
-  { rule: 'lag.pulled', from: { tasks: 'mask' }, to: { tasks: 'unmask' }, lag: atOnce },
   {
     rule: 'lag.look',
     from: { of: 'any', at: 'end' },
@@ -132,12 +120,16 @@ export function lagsOf(job: Waiting, goes: readonly Go[], longest: Minutes): Lag
       ? goes.filter((go) => go.kind === where.tasks)
       : paths.filter((path) => where.of === 'any' || path.kind === where.of).map((path) => path[where.at]);
   const rows = PAINTED.filter((row) => row.when?.(job) ?? true);
+  const turned = turnedBy(goes);
   return [
     ...beforeCoats(job, goes, paths),
     ...paths.flatMap((path) => betweenCoats(job, path, longest)),
     ...rows.flatMap((row) =>
-      at(row.from).flatMap((from) => at(row.to).map((to) => lag(from, to, row.rule, row.lag(from, job, to)))),
+      at(row.from).flatMap((from) =>
+        at(row.to).flatMap((to) => (turned(from, to) ? [] : [lag(from, to, row.rule, row.lag(from, job, to))])),
+      ),
     ),
+    ...alongLines(job, goes, paths),
   ];
 }
 
@@ -153,34 +145,34 @@ const lag = (from: Go, to: Go, because: RuleId, least: Minutes = 0, most: Minute
 interface Path {
   readonly goes: readonly Go[];
   readonly kind: 'ceiling' | 'wall' | 'trim' | 'piece';
-  /** The first go of all, of the first finish coat and of the last; the last of the first finish coat and of all. */
+  /** The first go of all, and of the first finish coat; the last of that coat, and of all. */
   readonly start: Go;
   readonly first: Go;
   readonly firstEnd: Go;
-  readonly last: Go;
   readonly end: Go;
 }
 function pathsOf(goes: readonly Go[]): Path[] {
   const bySurface = new Map<string, Go[]>();
-  for (const go of goes) if (go.specified) bySurface.set(go.surface, [...(bySurface.get(go.surface) ?? []), go]);
+  for (const go of goes) if (isCoat(go)) bySurface.set(go.surface, [...(bySurface.get(go.surface) ?? []), go]);
   return [...bySurface.values()].map((own): Path => {
     const [start, end] = [own[0] as Go, own.at(-1) as Go];
     const finish = own.filter((go) => !go.kind.startsWith('prime'));
     const first = finish[0] ?? start;
     const { kind } = (start.specified as NonNullable<Go['specified']>).surface;
-    const rolled = end.kind === 'roll' && own.at(-2)?.kind === 'cut' ? (own.at(-2) as Go) : end;
-    const firstEnd = first.kind === 'cut' && finish[1]?.kind === 'roll' ? finish[1] : first;
+    const firstEnd = finish.find((go) => go.kind !== 'lap' && go.kind !== 'cut') ?? first;
     return {
       goes: own,
       kind: kind === 'piece' ? 'piece' : familyOf(kind),
       start,
       first,
       firstEnd,
-      last: rolled,
       end,
     };
   });
 }
+
+/** Part of a coat of a surface; tape is not. */
+const isCoat = ({ specified, kind }: Go): boolean => specified !== null && kind !== 'mask' && kind !== 'unmask';
 
 /** Each step waits for those before it that no step in between waits for long enough. */
 function beforeCoats(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
@@ -211,7 +203,9 @@ function betweenCoats(job: Waiting, { goes, end }: Path, longest: Minutes): Lag[
   return goes.slice(1).map((to, i): Lag => {
     const from = goes[i] as Go;
     const follows =
-      (from.kind === 'cut' && to.kind === 'roll') || (from.kind === 'prime-cut' && to.kind === 'prime-roll');
+      ((from.kind === 'cut' || from.kind === 'lap') && to.kind === 'roll') ||
+      (from.kind === 'prime-cut' && to.kind === 'prime-roll');
+    if (from.kind === 'lap' && to.kind === 'cut') return lag(from, to, 'lag.lap-first');
     if (to.kind === 'wax') return lag(from, to, 'lag.waxed', next(from, job));
     if (!follows)
       return lag(
@@ -226,3 +220,81 @@ function betweenCoats(job: Waiting, { goes, end }: Path, longest: Minutes): Lag[
       : lag(from, to, 'lag.cut-first');
   });
 }
+
+/** Where some line is made the other way round, its finish does not wait for the one that waits for it. */
+function turnedBy(goes: readonly Go[]): (from: Go, to: Go) => boolean {
+  const finishes = new Map(
+    goes.flatMap(({ surface, specified }) => (specified ? [[surface, finishOf(specified)]] : [])),
+  );
+  const before = new Set(
+    goes.flatMap(({ surface, operations }) =>
+      operations.flatMap(({ kind, against }) =>
+        against !== null && finishes.has(against) && CUTS.has(kind)
+          ? [`${finishes.get(against)}>${finishes.get(surface)}`]
+          : [],
+      ),
+    ),
+  );
+  return (from, to) =>
+    finishes.has(to.surface) && before.has(`${finishes.get(to.surface)}>${finishes.get(from.surface)}`);
+}
+const CUTS: ReadonlySet<OperationKind> = new Set<OperationKind>(['cut', 'trim-edge']);
+
+/** Tape is pulled not later than this many times the minutes that paint takes to get tacky [starting judgement]. */
+const TACKY = 3;
+
+/**
+ * What the lines ask: what lapped is dry before the other side's last coat is cut to it; tape lies on paint that has
+ * hardened, before the coat that it is for, and comes off as the practice has it.
+ */
+function alongLines(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
+  const ends = new Map(paths.map((path) => [path.end.surface, path.end]));
+  const lapped = new Map<string, Go>();
+  const cuts = new Map<string, Map<number, Go>>();
+  for (const go of goes)
+    for (const { line, against, kind, coat, surface } of go.operations) {
+      if (line === null) continue;
+      if (kind === 'lap') lapped.set(line, go);
+      if (against === null || !CUTS.has(kind)) continue;
+      const key = `${line} ${surface}`;
+      cuts.set(key, (cuts.get(key) ?? new Map<number, Go>()).set(coat, go));
+    }
+  const lags = new Map<string, Lag>();
+  const add = (from: Go | undefined, to: Go | undefined, rule: RuleId, least: Minutes, most: Minutes | null = null) => {
+    if (!from || !to || from === to) return;
+    const key = `${from.id}>${to.id}`;
+    const known = lags.get(key);
+    if (!known || known.least < least) lags.set(key, lag(from, to, rule, least, most));
+  };
+  const dry = (from: Go): Minutes => {
+    const own = driesAfter(job, from).touch;
+    return from.specified && familyOf(from.specified.surface.kind) === 'trim' ? dryTrim(from, job) : own;
+  };
+  for (const go of goes)
+    for (const { line, against, kind, coat, surface } of go.operations) {
+      if (line === null || against === null) continue;
+      const own = cuts.get(`${line} ${surface}`);
+      const first = lapped.get(line) ?? ends.get(against);
+      if (CUTS.has(kind) && own && coat === Math.max(...own.keys()) && first) add(first, go, 'lag.lapped', dry(first));
+      const there = ends.get(against);
+      if (kind === 'spatter') {
+        if (there) add(there, go, 'lag.dry-to-mask', dry(there));
+        add(go, paths.find((path) => path.start.surface === surface)?.first, 'lag.masked', 0);
+      }
+      if (kind === 'mask') {
+        if (there) add(there, go, 'lag.tape-after', tapeAfter(job, there));
+        add(go, own?.get(coat), 'lag.masked', driesAfter(job, go).touch);
+      }
+      if (kind === 'unmask' && go.kind === 'unmask') {
+        const laid = own?.get(coat);
+        const tacky = setting(job, 'tape.tacky');
+        if (job.practice.pull === 'tacky') add(ends.get(surface), go, 'lag.pull-tacky', tacky, tacky * TACKY);
+        else add(ends.get(surface) ?? laid, go, 'lag.pull-dry', laid ? dry(laid) : 0);
+      }
+    }
+  return [...lags.values()];
+}
+
+/** How long paint hardens before tape lies on it: by its label, else the starting value. */
+const tapeAfter = (job: Waiting, { specified }: Go): Minutes =>
+  specified?.product.tapeAfter ?? setting(job, 'tape.after');

@@ -1,43 +1,22 @@
 import type { SurfaceId } from '../job/table.ts';
-import type { Job } from '../job/types.ts';
-import { familyOf, type LineKind, type TrimKind } from '../job/vocabulary.ts';
+import { familyOf } from '../job/vocabulary.ts';
+import { paintOn } from '../lines/finishes.ts';
+import { isBlind, isHiddenLater } from '../lines/line.ts';
+import type { RoomLines } from '../lines/lines.ts';
+import type { LineStep } from '../lines/methods.ts';
 import { MEETING_RULES, type Meeting } from '../measure/meetings.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { Metres } from '../units/si.ts';
 
-/** What is laid on a surface: two sides that get the same need no line between them. */
-type Finish = (s: Specified) => string;
-export const finishOf: Finish = (s) => `${s.product.id}|${s.colour.id}|${s.sheen}`;
+type Painted = ReadonlyMap<SurfaceId, Specified>;
+
 /** The first primer laid all over; a spot is dabbed and needs no line. */
-export const primerOf: Finish = ({ primers }) =>
+const primerOf = ({ primers }: Specified): string =>
   primers.find(({ layer }) => layer.extent === 'full')?.product?.id ?? 'none';
 
-/** Trim that is put up later hides the line: it is not cut fine. */
-const HIDDEN_BY: Readonly<Partial<Record<LineKind, TrimKind>>> = {
-  'wall-crown': 'crown',
-  'crown-ceiling': 'crown',
-  'wall-baseboard': 'baseboard',
-  'wall-chair-rail': 'chair-rail',
-  'wall-picture-rail': 'picture-rail',
-};
-const isHiddenLater = ({ room }: RoomTakeoff, { kind }: Meeting): boolean => {
-  const by = HIDDEN_BY[kind];
-  return by !== undefined && room.trim[by]?.later === true;
-};
-
-/** A roller does not get into an inside corner, so it is brushed although both sides get the same. */
-const isBlind = ({ kind, corner }: Meeting): boolean => kind === 'corner' && corner === 'inside';
-
-/**
- * The lines that each painted wall and ceiling is cut in along: those where another finish, trim or something unpainted begins. Where both
- * sides get the same there is none, but for an inside corner, which is brushed once.
- */
-export function cutLines(
-  takeoff: RoomTakeoff,
-  painted: ReadonlyMap<SurfaceId, Specified>,
-  laid: Finish,
-): ReadonlyMap<SurfaceId, readonly Meeting[]> {
+/** Lines that each painted wall and ceiling is cut in along under a full primer: another primer begins there, or nothing. */
+export function primedLines(takeoff: RoomTakeoff, painted: Painted): ReadonlyMap<SurfaceId, readonly Meeting[]> {
   const lines = new Map<SurfaceId, Meeting[]>();
   const add = (s: Specified, meeting: Meeting) => {
     if (familyOf(s.surface.kind) === 'trim') return;
@@ -46,9 +25,9 @@ export function cutLines(
     else lines.set(s.surface.id, [meeting]);
   };
   for (const meeting of takeoff.meetings) {
-    if (!MEETING_RULES[meeting.kind].cut || isHiddenLater(takeoff, meeting)) continue;
+    if (!MEETING_RULES[meeting.kind].cut || isHiddenLater(takeoff, meeting.kind)) continue;
     const [one, other] = [painted.get(meeting.a), painted.get(meeting.b)];
-    const same = one && other && laid(one) === laid(other);
+    const same = one && other && primerOf(one) === primerOf(other);
     if (one && (!same || isBlind(meeting))) add(one, meeting);
     if (other && !same) add(other, meeting);
   }
@@ -56,32 +35,33 @@ export function cutLines(
 }
 export const lengthOf = (meetings: readonly Meeting[]): Metres => meetings.reduce((sum, m) => sum + m.length, 0);
 
-/** Lines of trim whose edge a painted wall is cut to. */
-const EDGES: ReadonlySet<LineKind> = new Set<LineKind>([
-  'wall-crown',
-  'wall-baseboard',
-  'wall-casing',
-  'wall-board',
-  'wall-chair-rail',
-  'wall-picture-rail',
-]);
-const TAPED_FIRST: ReadonlySet<LineKind> = new Set<LineKind>(['wall-baseboard', 'wall-casing']);
-
-/**
- * Lines that are masked before walls or trim are painted. Trim that this job does not paint is taped wherever a painted wall meets it;
- * trim first: its tops and casings are taped before the walls; trim last: card is set along the floor below the baseboard.
- */
-export function maskedLines(
-  { practice }: Pick<Job, 'practice'>,
-  takeoff: RoomTakeoff,
-  painted: ReadonlyMap<SurfaceId, Specified>,
-): Meeting[] {
-  const first = practice.trimOrder === 'trim-first';
-  return takeoff.meetings.filter((meeting) => {
-    if (meeting.kind === 'baseboard-floor') return !first && painted.has(meeting.a);
-    if (!EDGES.has(meeting.kind) || !painted.has(meeting.a) || isHiddenLater(takeoff, meeting)) return false;
-    return painted.has(meeting.b) ? first && TAPED_FIRST.has(meeting.kind) : true;
-  });
+/** Inside corners where both sides get the same: brushed once, by the side named first. */
+export function blindLines(takeoff: RoomTakeoff, painted: Painted): ReadonlyMap<SurfaceId, readonly Meeting[]> {
+  const lines = new Map<SurfaceId, Meeting[]>();
+  for (const meeting of takeoff.meetings) {
+    const [one, other] = [painted.get(meeting.a), painted.get(meeting.b)];
+    if (one && other && isBlind(meeting) && paintOn(one) === paintOn(other))
+      lines.set(meeting.a, [...(lines.get(meeting.a) ?? []), meeting]);
+  }
+  return lines;
 }
-/** Set along the floor, not taped. */
-export const isCarded = ({ kind }: Meeting): boolean => kind === 'baseboard-floor';
+
+/** A step of a line, with the line and what the step keeps to. */
+export interface Lining {
+  readonly line: string;
+  /** The side that is there first. */
+  readonly against: SurfaceId;
+  readonly step: LineStep;
+}
+/** What the lines of a room ask of each of its surfaces. */
+export function stepsBySurface({ lines }: RoomLines): ReadonlyMap<SurfaceId, readonly Lining[]> {
+  const steps = new Map<SurfaceId, Lining[]>();
+  for (const { line, chosen } of lines)
+    for (const step of chosen.steps) {
+      const own = steps.get(step.on.id);
+      const entry: Lining = { line: line.id, against: line.sides[chosen.first].id, step };
+      if (own) own.push(entry);
+      else steps.set(step.on.id, [entry]);
+    }
+  return steps;
+}

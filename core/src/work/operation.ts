@@ -5,7 +5,7 @@ import { minutesOf, type Amount, type Timed } from '../paces/minutes.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { Working } from '../units/working.ts';
 
-export type Labouring = Pick<Job, 'settings' | 'practice'>;
+export type Labouring = Pick<Job, 'settings' | 'practice' | 'crew' | 'lines' | 'orders' | 'prices' | 'region'>;
 
 /** One piece of work on one surface, along one line, or on a room. */
 export interface Operation {
@@ -16,6 +16,8 @@ export interface Operation {
   readonly surface: SurfaceId;
   /** The meeting it runs along; null: none, or all those of its surface. */
   readonly line: string | null;
+  /** At a line: the side that is there first, and that is kept to; null: none. */
+  readonly against: SurfaceId | null;
   readonly kind: OperationKind;
   /** Which coat, or which visit, from 1; 0 where there is none. */
   readonly coat: number;
@@ -31,12 +33,13 @@ export interface Place {
   readonly room: Id;
   readonly specified?: Specified | null;
   readonly line?: string | null;
+  readonly against?: SurfaceId | null;
 }
 
 /** An operation of so much; none of what is nothing, so that nothing listed costs nothing and no operation is empty. */
 export function operation(
   job: Labouring,
-  { room, specified = null, line = null }: Place,
+  { room, specified = null, line = null, against = null }: Place,
   kind: OperationKind,
   amounts: readonly Amount[],
   { coat = 0, ...timed }: Timed & { readonly coat?: number } = {},
@@ -46,5 +49,5 @@ export function operation(
   const surface = specified?.surface.id ?? room;
   const id = `${line ?? surface}:${kind}${coat || ''}`;
   const minutes = minutesOf(job, kind, amounts, timed);
-  return [{ id, room, surface, line, kind, coat, quantity, minutes, specified }];
+  return [{ id, room, surface, line, against, kind, coat, quantity, minutes, specified }];
 }

@@ -1,12 +1,13 @@
 import type { Job } from '../job/types.ts';
 import type { SurfaceId } from '../job/table.ts';
+import { linesOf, type RoomLines } from '../lines/lines.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import type { Specified } from '../specify/specify.ts';
 import { isDamp } from '../specify/case.ts';
 import { remember } from '../units/remember.ts';
-import { coatsOf } from './coats.ts';
-import { cutLines, finishOf, isCarded, maskedLines, primerOf } from './lines.ts';
-import { operation, type Labouring, type Operation } from './operation.ts';
+import { coatsOf, tapingOf, type Lined } from './coats.ts';
+import { blindLines, primedLines, stepsBySurface } from './lines.ts';
+import type { Labouring, Operation } from './operation.ts';
 import { preparationOf } from './preparation.ts';
 import { roomOperations } from './room.ts';
 
@@ -20,40 +21,44 @@ export const isWaiting = ({ survey }: Specified): boolean =>
 const isWorkedOn = (s: Specified): boolean => s.surface.area.value > 1e-6 && !isWaiting(s);
 
 const remembered = remember(
-  (surfaces: readonly Specified[], takeoff: RoomTakeoff, settings: Job['settings'], practice: Job['practice']) =>
-    list({ settings, practice }, takeoff, surfaces),
+  (
+    surfaces: readonly Specified[],
+    takeoff: RoomTakeoff,
+    settings: Job['settings'],
+    practice: Job['practice'],
+    crew: Job['crew'],
+    lines: Job['lines'],
+    orders: Job['orders'],
+    prices: Job['prices'],
+    region: Job['region'],
+  ) => list({ settings, practice, crew, lines, orders, prices, region }, takeoff, surfaces),
 );
 
 /** All operations of a room in the order a room sees them; sequence/ says when. `surfaces`: those that this job paints. */
 export const operationsOf = (job: Labouring, takeoff: RoomTakeoff, surfaces: readonly Specified[]): Operation[] =>
-  remembered(surfaces, takeoff, job.settings, job.practice);
+  remembered(surfaces, takeoff, job.settings, job.practice, job.crew, job.lines, job.orders, job.prices, job.region);
+
+const workedOn = remember((surfaces: readonly Specified[]): readonly Specified[] => surfaces.filter(isWorkedOn));
+
+/** The lines of a room between what is painted now and what is beside it. */
+export const roomLines = (job: Labouring, takeoff: RoomTakeoff, surfaces: readonly Specified[]): RoomLines =>
+  linesOf(job, takeoff, workedOn(surfaces));
 
 function list(job: Labouring, takeoff: RoomTakeoff, surfaces: readonly Specified[]): Operation[] {
-  const painted = surfaces.filter(isWorkedOn);
+  const painted = workedOn(surfaces);
   if (painted.length === 0) return [];
   const byId = new Map<SurfaceId, Specified>(painted.map((s) => [s.surface.id, s]));
-  const cut = cutLines(takeoff, byId, finishOf);
-  const primed = cutLines(takeoff, byId, primerOf);
-  const masked = maskedLines(job, takeoff, byId);
+  const steps = stepsBySurface(roomLines(job, takeoff, surfaces));
+  const blind = blindLines(takeoff, byId);
+  const primed = primedLines(takeoff, byId);
+  const lined = painted.map((s): Lined => {
+    const of = <T>(map: ReadonlyMap<SurfaceId, readonly T[]>): readonly T[] => map.get(s.surface.id) ?? [];
+    return { takeoff, specified: s, steps: of(steps), blind: of(blind), primed: of(primed) };
+  });
   return [
     ...roomOperations(job, takeoff, painted),
     ...painted.flatMap((s) => preparationOf(job, s)),
-    ...painted.flatMap((s) =>
-      coatsOf(job, {
-        takeoff,
-        specified: s,
-        cut: cut.get(s.surface.id) ?? [],
-        primed: primed.get(s.surface.id) ?? [],
-      }),
-    ),
-    ...masked.flatMap((line) => {
-      const kinds = isCarded(line) ? (['card'] as const) : (['mask', 'unmask'] as const);
-      const place = { room: takeoff.room.id, line: line.id };
-      return kinds.flatMap((kind) => operation(job, place, kind, [{ name: 'line', quantity: line.length }]));
-    }),
+    ...lined.flatMap((own) => coatsOf(job, own)),
+    ...lined.flatMap((own) => tapingOf(job, own)),
   ];
 }
-
-/** Lines that a room has masked, by the trim and floor they run along. */
-export const maskedOf = (job: Labouring, takeoff: RoomTakeoff, surfaces: readonly Specified[]) =>
-  maskedLines(job, takeoff, new Map(surfaces.filter(isWorkedOn).map((s) => [s.surface.id, s])));

@@ -1,12 +1,11 @@
-import { setting, type DefaultKey } from '../job/defaults.ts';
-import { familyOf, REPAIR_CLASSES, type OperationKind, type PrepStep, type RepairClass } from '../job/vocabulary.ts';
-import type { Amount, Factor } from '../paces/minutes.ts';
-import { ruleOf } from '../paces/rules.ts';
+import { setting } from '../job/defaults.ts';
+import { REPAIR_CLASSES, type OperationKind, type PrepStep, type RepairClass } from '../job/vocabulary.ts';
+import { factorsOf } from '../paces/factors.ts';
+import type { Amount } from '../paces/minutes.ts';
 import { gritsOf } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { Survey } from '../job/surveyed.ts';
-import { reachFactor } from '../paces/reach.ts';
 import { phrase } from '../units/word.ts';
 import type { RuleId } from '../words/reasons.ts';
 import { HOLES } from '../words/terms.ts';
@@ -21,19 +20,6 @@ export const deepestIn = ({ repairs }: Pick<Survey, 'repairs'>, visit: number): 
   const deep = thick.length ? thick : REPAIR_CLASSES.filter((hole) => hole === 'anchor' && repairs[hole] > 0);
   return deep.includes('large') ? 'large' : (deep[0] ?? null);
 };
-
-/** Everything that makes work on a surface slower than on a smooth wall within reach. */
-export function factorsOf(job: Labouring, s: Specified, kind: OperationKind): Factor[] {
-  const { rough, narrow } = ruleOf(kind);
-  const small = narrow && familyOf(s.surface.kind) === 'trim';
-  const texture = rough ? setting(job, `slow.${s.survey.texture}` as DefaultKey) : 1;
-  const reach = reachFactor(job, s.surface);
-  const factors: Factor[] = [];
-  if (texture !== 1) factors.push({ name: 'texture', value: texture });
-  if (small) factors.push({ name: 'small work', value: setting(job, 'prep.narrow') });
-  if (reach !== 1) factors.push({ name: 'reach', value: reach });
-  return factors;
-}
 
 /** Area that is worked on: of a hung radiator, what a hand reaches. */
 export const reached = (job: Labouring, { surface }: Specified): number =>

@@ -1,6 +1,7 @@
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { ENDS, MOST, within } from '@kovelin/core/job/limits.ts';
 import type { Crew } from '@kovelin/core/job/crew.ts';
+import { TRIM_ORDERS, type TrimOrder } from '@kovelin/core/job/vocabulary.ts';
 import { isDay } from '@kovelin/core/units/day.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes, formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
@@ -297,11 +298,14 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
   const people = (n: number) =>
     Array.from(
       { length: n },
-      (_, i) => crew.people[i] ?? { id: freshId(), name: `Painter ${i + 1}`, day: crew.people[0]?.day ?? 0 },
+      (_, i) =>
+        crew.people[i] ?? {
+          id: freshId(),
+          name: `Painter ${i + 1}`,
+          day: crew.people[0]?.day ?? 0,
+          hand: 'right' as const,
+        },
     );
-  const order = state.job.practice.trimOrder;
-  const otherOrder = order === 'trim-first' ? 'trim-last' : 'trim-first';
-  const { data: other } = usePlan({ ...state.job, practice: { ...state.job.practice, trimOrder: otherOrder } });
   return (
     <Section title="Crew and order of work">
       <Choice
@@ -340,6 +344,34 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
           />
         </div>
       ))}
+      <Choice
+        label="Brush hand"
+        value={
+          crew.people.every((p) => p.hand === 'left')
+            ? 'left'
+            : crew.people.some((p) => p.hand === 'left')
+              ? 'both'
+              : 'right'
+        }
+        options={[
+          ['right', 'right'],
+          ['left', 'left'],
+          ...(crew.people.length > 1 ? ([['both', 'one of each']] as const) : []),
+        ]}
+        onChange={(hand) =>
+          session.edit({
+            name: 'setCrew',
+            args: {
+              set: {
+                people: crew.people.map((p, i) => ({
+                  ...p,
+                  hand: hand === 'left' || (hand === 'both' && i === 0) ? ('left' as const) : ('right' as const),
+                })),
+              },
+            },
+          })
+        }
+      />
       <DraftField
         label="Hours of a day"
         value={crew.hours.map(([a, b]) => `${time(a)}-${time(b)}`).join(', ')}
@@ -363,31 +395,43 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
       </div>
       <fieldset>
         <legend>Trim before or after the walls?</legend>
-        {(['trim-first', 'trim-last'] as const).map((key) => {
-          const end = key === order ? finish : (other?.schedule.finish ?? null);
-          return (
-            <label key={key} className="school">
-              <input
-                type="radio"
-                name="trim-order"
-                checked={order === key}
-                onChange={() => session.edit({ name: 'setPractice', args: { set: { trimOrder: key } } })}
-              />
-              <span>
-                {heading(TRIM_ORDER[key], view.system)}:{' '}
-                {key === 'trim-first'
-                  ? 'it laps onto the walls, and they are cut to it'
-                  : 'the walls go on first, card shields the floor'}
-                {end !== null && end > 0 && (
-                  <b>
-                    done {dayWord(end, crew, true)}, {clock(end, crew).time}
-                  </b>
-                )}
-              </span>
-            </label>
-          );
-        })}
+        {TRIM_ORDERS.map((order) => (
+          <OrderOfWork key={order} view={view} order={order} finish={finish} />
+        ))}
       </fieldset>
     </Section>
+  );
+}
+
+const ORDER_WORDS: Readonly<Record<TrimOrder, string>> = {
+  'trim-first': 'it laps onto the walls, and they are cut to it',
+  'trim-last': 'the walls go on first, card shields the floor',
+  'one-day': 'ceilings and deep colours early, edges taped and sealed',
+  cheapest: 'whichever way each room’s lines cost least',
+};
+/** A school of the order of work, with the time it would be done by. */
+function OrderOfWork({ view, order, finish }: { view: WholeView; order: TrimOrder; finish: number | null }) {
+  const { session, state } = view;
+  const { practice, crew } = state.job;
+  const isNow = practice.trimOrder === order;
+  const { data: other } = usePlan(isNow ? state.job : { ...state.job, practice: { ...practice, trimOrder: order } });
+  const end = isNow ? finish : (other?.schedule.finish ?? null);
+  return (
+    <label className="school">
+      <input
+        type="radio"
+        name="trim-order"
+        checked={isNow}
+        onChange={() => session.edit({ name: 'setPractice', args: { set: { trimOrder: order } } })}
+      />
+      <span>
+        {heading(TRIM_ORDER[order], view.system)}: {ORDER_WORDS[order]}
+        {end !== null && end > 0 && (
+          <b>
+            done {dayWord(end, crew, true)}, {clock(end, crew).time}
+          </b>
+        )}
+      </span>
+    </label>
   );
 }

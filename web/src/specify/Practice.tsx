@@ -2,7 +2,7 @@ import { SCHOOLS, type School, type SchoolPrice } from '@kovelin/core/whole/scho
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { capital, heading, inOrder, phrase, said, type Word } from '@kovelin/core/units/word.ts';
 import { pileWord } from '@kovelin/core/words/systems.ts';
-import { FABRIC, STYLE, THE, TRIM_ORDER } from '@kovelin/core/words/terms.ts';
+import { ACCENT, FABRIC, PULL, STYLE, TAPING, THE, TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import type { WholeView } from '../app/whole.ts';
@@ -18,7 +18,10 @@ const TITLES: Readonly<Record<Of, Word>> = {
   house: phrase`One ${THE.cover} for everything it serves`,
   boxing: phrase`Several ${THE.can}s of one colour`,
   openings: 'Openings in what labour is priced on',
-  trimOrder: 'Trim and walls',
+  trimOrder: 'Order of work',
+  accent: 'An accent wall',
+  tape: 'Edges of tape',
+  pull: 'When tape comes off',
 };
 const WORDS: Readonly<Record<string, Word>> = {
   weighed: 'Weighed wall by wall',
@@ -37,6 +40,9 @@ const WORDS: Readonly<Record<string, Word>> = {
   net: 'Net: what is not painted is not priced',
   gross: 'Gross: ordinary openings stay in, for the slow edges',
   ...TRIM_ORDER,
+  ...ACCENT,
+  ...TAPING,
+  ...PULL,
 };
 
 /** Where practitioners disagree: the choice is the user's, each with its price on this job. */

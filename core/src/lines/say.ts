@@ -1,0 +1,66 @@
+import type { SurfaceId } from '../job/table.ts';
+import type { Part } from '../job/measured.ts';
+import { rows } from '../job/table.ts';
+import type { RoomTakeoff } from '../measure/takeoff.ts';
+import { INCH } from '../units/si.ts';
+import { capital, phrase, type Word } from '../units/word.ts';
+import { nameWord } from '../words/names.ts';
+import { across } from '../words/systems.ts';
+import { LINE, METHOD, PART, STAYS } from '../words/terms.ts';
+import { isTrim, type Line, type Side } from './line.ts';
+import type { Bond, MadeLine, RoomLines } from './lines.ts';
+
+/** How far a lap goes over the line: trim onto a wall, and anything else round a corner or onto what is beside it [common practice, no source]. */
+export const lapOf = (first: Side): number => (isTrim(first) ? 0.375 * INCH : 0.5 * INCH);
+
+/** What one side of a line is called: a surface that is painted, or what stands there. */
+export function sideWord({ id, s }: Side, takeoff: RoomTakeoff): Word {
+  if (s) return nameWord(s.surface.name);
+  const surface = takeoff.surfaces.find((found) => found.id === id);
+  if (surface) return nameWord(surface.name);
+  const part: Part | undefined = takeoff.parts.find((p) => p.id === id);
+  if (part) return phrase`${PART[part.kind]} ${part.label}`;
+  return elseWord(id, takeoff);
+}
+function elseWord(id: SurfaceId, { room }: RoomTakeoff): Word {
+  if (id === `${room.id}/floor`) return 'the floor';
+  const opening = rows(room.openings).find((o) => id === o.id || id.startsWith(`${o.id}/`));
+  return opening ? `${opening.kind} ${opening.label}` : 'what is there';
+}
+
+const endWord = ({ end }: Side): string => (end === 'along' ? '' : `, its ${end} side`);
+/** In the room's own words: the colour, or where both sides have one of that name, the surface. */
+function finishWord(side: Side, other: Side): Word {
+  const colour = side.s?.colour.name;
+  return colour && colour !== other.s?.colour.name ? colour : side.s ? nameWord(side.s.surface.name) : '';
+}
+
+/** “wall A to wall B: deep blue laps 1⁄2″ round the corner first; cut white freehand, its left side”. */
+export function lineSentence({ line, chosen }: Pick<MadeLine, 'line' | 'chosen'>, takeoff: RoomTakeoff): Word {
+  const [first, cut] = [line.sides[chosen.first], line.sides[1 - chosen.first] as Side];
+  const where = phrase`${sideWord(cut, takeoff)} to ${sideWord(first, takeoff)}`;
+  if (line.hidden) return phrase`${capital(where)}: rough, trim hides it later`;
+  const tape = chosen.stays ? phrase` (${STAYS[chosen.stays]})` : '';
+  const how = phrase`${METHOD[chosen.method]}${tape}${endWord(cut)}`;
+  if (!first.s) return phrase`${capital(where)}: cut ${how}`;
+  const over = line.kind === 'corner' ? 'round the corner' : 'over the line';
+  return phrase`${capital(where)}: ${finishWord(first, cut)} laps ${across(lapOf(first))} ${over} first; cut ${finishWord(cut, first)} ${how}`;
+}
+
+/** “ceiling line (wall B to ceiling)”: a line by its kind and sides. */
+export const lineWord = (line: Line, takeoff: RoomTakeoff): Word =>
+  phrase`${LINE[line.kind]}, ${sideWord(line.sides[0], takeoff)} and ${sideWord(line.sides[1], takeoff)}`;
+
+/** Pins in a circle, explained by the circle itself. */
+export function circleSentence({ circle, finishes }: RoomLines, takeoff: RoomTakeoff): Word | null {
+  if (!circle) return null;
+  const label = (id: string): Word => finishes.find((f) => f.id === id)?.label ?? id;
+  const says = (bond: Bond): Word => {
+    const order = phrase`${label(bond.before)} before ${label(bond.after)}`;
+    return bond.of === 'line'
+      ? phrase`${order} (pinned at ${lineWord(bond.line, takeoff)})`
+      : phrase`${order} (pinned)`;
+  };
+  const all = circle.map(says).reduce((text, one) => phrase`${text}, ${one}`);
+  return phrase`these pins run in a circle, so no order keeps them all: ${all}; take one of them back`;
+}
