@@ -100,6 +100,14 @@ export const STEPS: readonly Step[] = [
     ],
   },
   {
+    key: 'technique',
+    word: 'Technique',
+    place: 4,
+    View: lazy(() => import('./technique/TechniqueView.tsx')),
+    papers: [{ key: 'lines', View: lazy(() => import('./technique/LinesSheet.tsx')) }],
+    figures: [],
+  },
+  {
     key: 'sequence',
     word: 'Sequence',
     place: 5,

@@ -121,7 +121,8 @@ function optionsOf(job: Lining, line: Line, first: 0 | 1, school: School, perMin
   if (!cut.s) return [];
   const possible = methodsFor(job, line, there, cut);
   const asked: LineMethod | undefined = line.said.method ?? school.methodOf(there, cut, line);
-  const methods = asked !== undefined && (possible.includes(asked) || line.said.method) ? [asked] : possible;
+  // a rule for all of a kind, or a pin of another day, holds only where it can be done
+  const methods = asked !== undefined && possible.includes(asked) ? [asked] : possible;
   return methods
     .map((method) => optionOf(job, line, { first, method, stays: staysOf(line, method, there) }, perMinute))
     .sort((a, b) => a.cost - b.cost);

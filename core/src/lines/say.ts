@@ -49,7 +49,19 @@ export function lineSentence({ line, chosen }: Pick<MadeLine, 'line' | 'chosen'>
 
 /** “ceiling line (wall B to ceiling)”: a line by its kind and sides. */
 export const lineWord = (line: Line, takeoff: RoomTakeoff): Word =>
-  phrase`${LINE[line.kind]}, ${sideWord(line.sides[0], takeoff)} and ${sideWord(line.sides[1], takeoff)}`;
+  phrase`${LINE[line.kind]}, ${sidesWord(line, takeoff)}`;
+
+/** “wall A and wall B”. */
+export const sidesWord = ({ sides: [a, b] }: Line, takeoff: RoomTakeoff): Word =>
+  phrase`${sideWord(a, takeoff)} and ${sideWord(b, takeoff)}`;
+
+/** “wall A laps, wall B is cut”: one way round. */
+export function wayWord({ sides }: Line, first: 0 | 1, takeoff: RoomTakeoff): Word {
+  const [there, cut] = [sides[first], sides[1 - first] as Side];
+  return there.s
+    ? phrase`${sideWord(there, takeoff)} laps, ${sideWord(cut, takeoff)} is cut`
+    : phrase`${sideWord(cut, takeoff)} is cut`;
+}
 
 /** Pins in a circle, explained by the circle itself. */
 export function circleSentence({ circle, finishes }: RoomLines, takeoff: RoomTakeoff): Word | null {

@@ -181,7 +181,7 @@ export const METHOD: Words<LineMethod> = {
   'tape-caulked': 'tape, its edge caulked',
   shield: 'a shield',
   edger: 'an edger',
-  wrap: 'freehand to a lap rolled with a wrap-round roller',
+  wrap: 'freehand, to a lap by wrap-round roller',
 };
 export const STAYS: Words<TapeStay> = { first: 'the first coat only', last: 'the last coat only', all: 'all coats' };
 

@@ -57,8 +57,10 @@ function placeOf({ practice }: Pick<Job, 'practice'>, op: Operation): Pick<Go, '
   const kind = ruleOf(op.kind).task;
   if (kind === 'unmask' && practice.pull === 'wet' && op.specified) return wetGo(op.specified, op.coat);
   if (kind === null) return null;
-  // only the last coat's lap is worth a go of its own: the other side waits for it
-  if (kind === 'lap' && op.specified && op.coat < cutCoatsOf(op.specified)) return { kind: 'cut', coat: op.coat };
+  // laps go on with the cut, but for the last ones of schools that lay them first of all
+  const isEarly = practice.accent === 'laps-out' || practice.trimOrder === 'one-day';
+  if (kind === 'lap' && op.specified && (!isEarly || op.coat < cutCoatsOf(op.specified)))
+    return { kind: 'cut', coat: op.coat };
   // scraping goes with the first visit of filling, fittings are masked before the first coat
   return { kind, coat: kind === 'fill' || kind === 'mask' ? Math.max(1, op.coat) : op.coat };
 }

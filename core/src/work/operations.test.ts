@@ -466,7 +466,7 @@ describe('tasks and their lags', () => {
     const job = study();
     expect(lag(job, `${wall(0)}:cut2`, `${wall(0)}:roll1`)?.[0]?.minLag).toBe(120);
     const ceiling = `${id}/ceiling`;
-    expect(lag(job, `${ceiling}:lap2`, `${ceiling}:roll1`)?.[0]?.minLag).toBe(90);
+    expect(lag(job, `${ceiling}:cut2`, `${ceiling}:roll1`)?.[0]?.minLag).toBe(90);
     expect(lag(job, `${wall(0)}:cut1`, `${ceiling}:roll1`)?.[0]?.minLag).toBe(45);
   });
   test('all minutes of the operations are in the tasks, each operation in one of them', () => {

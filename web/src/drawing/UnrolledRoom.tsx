@@ -2,9 +2,9 @@ import type { JobView } from '../app/job-context.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { type KeyboardEvent, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Fragment, type KeyboardEvent, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { inkOn, type Coat } from './coat.ts';
-import { layoutRoom, type RoomLayout } from './layout.ts';
+import { layoutRoom, type PlacedWall, type RoomLayout } from './layout.ts';
 import type { Placing } from './placing.ts';
 import { useZoom } from './useZoom.ts';
 import { InMetres, Wall } from './WallMarks.tsx';
@@ -21,6 +21,8 @@ export interface UnrolledRoomProps {
   readonly suspects?: ReadonlySet<string>;
   /** Openings can be moved along their walls. */
   readonly placing?: Placing;
+  /** Drawn over a wall, in pixels. */
+  readonly over?: (wall: PlacedWall) => ReactNode;
   /** Something to say beside the ceiling. */
   readonly aside?: ReactNode;
 }
@@ -102,6 +104,7 @@ function Sheet({
   paint,
   suspects,
   placing,
+  over,
   height,
 }: UnrolledRoomProps & { layout: RoomLayout; height: number }) {
   const { system, select: onSelect } = view;
@@ -180,6 +183,7 @@ function Sheet({
               suspect={suspects?.has(wall.takeoff.wall.id) ?? false}
             />
           ))}
+          {over && layout.walls.map((wall) => <Fragment key={wall.takeoff.wall.id}>{over(wall)}</Fragment>)}
           {ring && (
             <InMetres at={ring.at}>
               <polygon points={ring.points} className="ring" />

@@ -1,12 +1,14 @@
 import type { Crew } from '@kovelin/core/job/crew.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
+import { lineSentence } from '@kovelin/core/lines/say.ts';
+import { roomLines } from '@kovelin/core/work/operations.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
-import { useWhole, useOrder } from '../app/whole.ts';
+import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { usePlan } from '../workers/whole.ts';
@@ -22,6 +24,7 @@ export default function DaySheet() {
   const order = useOrder(view);
   const crew = state.job.crew;
   const waiting = waitingWords(view);
+  const wants = lineWants(view, data?.schedule.tasks ?? []);
   const days = new Map<number, TaskView[]>();
   for (const task of data?.schedule.tasks ?? []) {
     const { day } = clock(task.pieces[0]?.[0] ?? 0, crew);
@@ -90,6 +93,11 @@ export default function DaySheet() {
                   <td>{task.who.map((w) => crew.people[w]?.name).join(', ')}</td>
                   <td>
                     {task.roomName}: {said(taskWord(task), system)}
+                    {(wants.get(task.id) ?? []).map((text) => (
+                      <small key={text} className="line-want">
+                        {text}
+                      </small>
+                    ))}
                   </td>
                   <td>
                     {task.paint !== null && said(task.paint, system)}
@@ -107,6 +115,27 @@ export default function DaySheet() {
         them. Where paint may hold lead or a texture asbestos, test first and follow your local code.
       </p>
     </Paper>
+  );
+}
+
+/** What each line wants, where its last coat is cut: by task. */
+function lineWants({ derived, state, system }: WholeView, tasks: readonly TaskView[]): ReadonlyMap<string, string[]> {
+  const sentences = new Map<string, string>();
+  for (const takeoff of derived.takeoffs) {
+    const painted = derived.surfaces.filter(
+      ({ surface }) => surface.room === takeoff.room.id && !derived.leftOut.has(surface.id),
+    );
+    for (const made of roomLines(state.shown, takeoff, painted).lines)
+      // what is cut by hand to something that stays as it is needs no telling
+      if (made.line.sides[made.chosen.first].s || made.chosen.method !== 'freehand')
+        sentences.set(made.line.id, said(lineSentence(made, takeoff), system));
+  }
+  const last = new Map<string, string>();
+  for (const { id, line, surface, kind } of derived.operations)
+    if (line !== null && (kind === 'cut' || kind === 'trim-edge')) last.set(`${line} ${surface}`, id);
+  const finals = new Map([...last].map(([key, id]) => [id, sentences.get(key.split(' ')[0] ?? '') ?? '']));
+  return new Map(
+    tasks.map((task) => [task.id, [...new Set(task.operations.flatMap((id) => finals.get(id) || []))]] as const),
   );
 }
 

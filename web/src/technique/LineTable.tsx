@@ -1,0 +1,132 @@
+import { LINE_METHODS, type LineKind } from '@kovelin/core/job/vocabulary.ts';
+import type { MadeLine, RoomLines } from '@kovelin/core/lines/lines.ts';
+import { sidesWord, sideWord } from '@kovelin/core/lines/say.ts';
+import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
+import { aboutLength } from '@kovelin/core/units/length.ts';
+import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
+import { groupBy } from '@kovelin/core/units/group.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { LINE, METHOD } from '@kovelin/core/words/terms.ts';
+import type { WholeView } from '../app/whole.ts';
+
+interface Props {
+  readonly view: WholeView;
+  readonly takeoff: RoomTakeoff;
+  readonly lines: RoomLines;
+  readonly chosen: string | null;
+  readonly onPick: (line: string) => void;
+}
+
+/** Every line of the room, by kind, with what it costs. */
+export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
+  const { system, state } = view;
+  const money = (cost: number) => formatMoney(Math.round(cost), state.shown.currency);
+  const sum = (list: readonly MadeLine[], of: (m: MadeLine) => number) => list.reduce((all, m) => all + of(m), 0);
+  return (
+    <table className="schedule lines">
+      <thead>
+        <tr>
+          <th>Line</th>
+          <th>Length</th>
+          <th>Laps first</th>
+          <th>Then cut</th>
+          <th>How</th>
+          <th>Work</th>
+          <th>Cost</th>
+        </tr>
+      </thead>
+      {[...groupBy(lines.lines, ({ line }) => line.kind)].map(([kind, own]) => (
+        <tbody key={kind}>
+          <tr className="group">
+            <th scope="rowgroup">{heading(LINE[kind], system)}</th>
+            <td className="number">
+              {aboutLength(
+                sum(own, (m) => m.line.length),
+                system,
+              )}
+            </td>
+            <td colSpan={2}>{own.length > 1 && `${own.length} lines`}</td>
+            <td className="how">
+              <AllOfKind view={view} kind={kind} own={own} />
+            </td>
+            <td className="number">{formatMinutes(sum(own, (m) => m.chosen.minutes))}</td>
+            <td className="number">{money(sum(own, (m) => m.chosen.cost))}</td>
+          </tr>
+          {own.map((made) => {
+            const { line, chosen: way, pinned } = made;
+            const [first, cut] = [line.sides[way.first], line.sides[1 - way.first] ?? line.sides[0]];
+            return (
+              <tr key={line.id} className={line.id === chosen ? 'chosen' : ''}>
+                <th scope="row">
+                  <button type="button" className="link plain" onClick={() => onPick(line.id)}>
+                    {heading(sidesWord(line, takeoff), system)}
+                  </button>
+                </th>
+                <td className="number">{aboutLength(line.length, system)}</td>
+                <td>
+                  {first.s && !line.hidden ? (
+                    <>
+                      <span className="chip" style={{ background: first.s.colour.hex }} />{' '}
+                      {heading(sideWord(first, takeoff), system)}
+                    </>
+                  ) : (
+                    <span className="soft">{line.hidden ? 'both, rough' : 'there already'}</span>
+                  )}
+                </td>
+                <td>
+                  {cut.s && <span className="chip" style={{ background: cut.s.colour.hex }} />}{' '}
+                  {heading(sideWord(cut, takeoff), system)}
+                </td>
+                <td className="how">
+                  {said(METHOD[way.method], system)}
+                  {pinned && <small className="pin">pinned</small>}
+                </td>
+                <td className="number">{formatMinutes(way.minutes)}</td>
+                <td className="number">{money(way.cost)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      ))}
+      <tbody>
+        <tr className="total">
+          <th scope="row">All {lines.lines.length} lines</th>
+          <td className="number">
+            {aboutLength(
+              sum(lines.lines, (m) => m.line.length),
+              system,
+            )}
+          </td>
+          <td colSpan={3} />
+          <td className="number">{formatMinutes(lines.minutes)}</td>
+          <td className="number">{money(lines.cost)}</td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+/** One way of making all lines of a kind, in this room and any other: a rule that a single line may still be pinned against. */
+function AllOfKind({ view, kind, own }: { view: WholeView; kind: LineKind; own: readonly MadeLine[] }) {
+  const { session, state, system } = view;
+  const offered = LINE_METHODS.filter((m) => own.some(({ options }) => options.some((o) => o.method === m)));
+  const ruled = state.job.lines[kind]?.method ?? null;
+  if (offered.length < 2 && ruled === null) return null;
+  const methods = ruled !== null && !offered.includes(ruled) ? [ruled, ...offered] : offered;
+  return (
+    <select
+      aria-label={`How all lines are made: ${said(LINE[kind], system)}`}
+      value={ruled ?? ''}
+      onChange={(event) =>
+        session.edit({ name: 'setLine', args: { key: kind, set: { method: event.target.value || null } } })
+      }
+    >
+      <option value="">each as it costs least</option>
+      {methods.map((m) => (
+        <option key={m} value={m}>
+          all: {said(METHOD[m], system)}
+        </option>
+      ))}
+    </select>
+  );
+}

@@ -1,0 +1,69 @@
+import { lineSentence } from '@kovelin/core/lines/say.ts';
+import { aboutLength } from '@kovelin/core/units/length.ts';
+import { groupBy } from '@kovelin/core/units/group.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { namesWord } from '@kovelin/core/words/names.ts';
+import { roomLines } from '@kovelin/core/work/operations.ts';
+import { LINE } from '@kovelin/core/words/terms.ts';
+import { Paper } from '../app/Paper.tsx';
+import { useWhole } from '../app/whole.ts';
+import './technique.css';
+
+/** The lines of each room on paper: the order of its finishes, then what each line wants. */
+export default function LinesSheet() {
+  const { derived, state, system } = useWhole();
+  const job = state.shown;
+  return (
+    <Paper label="Lines" size={job.region.paper}>
+      <h1>{job.name}: who laps over whom</h1>
+      {derived.takeoffs.map((takeoff) => {
+        const painted = derived.surfaces.filter(
+          ({ surface }) => surface.room === takeoff.room.id && !derived.leftOut.has(surface.id),
+        );
+        if (!painted.length) return null;
+        const lines = roomLines(job, takeoff, painted);
+        const finishes = lines.order.flatMap((id) => lines.finishes.find((f) => f.id === id) ?? []);
+        return (
+          <section key={takeoff.room.id}>
+            <h2>{takeoff.room.name}</h2>
+            <ol className="sheet-facts">
+              {finishes.map((finish) => (
+                <li key={finish.id}>
+                  {heading(finish.label, system)}:{' '}
+                  {said(
+                    namesWord(
+                      finish.surfaces.map((s) => s.surface.name),
+                      takeoff.walls.length,
+                    ),
+                    system,
+                  )}
+                </li>
+              ))}
+            </ol>
+            <table className="fixed">
+              <thead>
+                <tr>
+                  <th>Line</th>
+                  <th className="wide">What it wants</th>
+                  <th>Length</th>
+                </tr>
+              </thead>
+              <tbody>
+                {[...groupBy(lines.lines, ({ line }) => line.kind)].flatMap(([kind, own]) =>
+                  own.map((made, i) => (
+                    <tr key={made.line.id}>
+                      <td>{i === 0 ? heading(LINE[kind], system) : ''}</td>
+                      <td>{said(lineSentence(made, takeoff), system)}</td>
+                      <td className="number">{aboutLength(made.line.length, system)}</td>
+                    </tr>
+                  )),
+                )}
+              </tbody>
+            </table>
+          </section>
+        );
+      })}
+      <p className="hint">Look at every line from the floor, dry, before the tape and tools go away.</p>
+    </Paper>
+  );
+}

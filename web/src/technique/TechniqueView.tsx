@@ -1,0 +1,251 @@
+import { schoolOrders, type RoomLines } from '@kovelin/core/lines/lines.ts';
+import { circleSentence, lineSentence } from '@kovelin/core/lines/say.ts';
+import { focalChoices } from '@kovelin/core/lines/finishes.ts';
+import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
+import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { roomLines } from '@kovelin/core/work/operations.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import { useMemo, useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { Choice, Section } from '../app/fields.tsx';
+import { Sides } from '../app/Sides.tsx';
+import { useWhole, type WholeView } from '../app/whole.ts';
+import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
+import { Legend, LineMarks, marksIn } from './LineMarks.tsx';
+import { LinePanel } from './LinePanel.tsx';
+import { LineTable } from './LineTable.tsx';
+import { OrderStrip } from './OrderStrip.tsx';
+import { SchoolTable } from './SchoolTable.tsx';
+import './technique.css';
+
+const TABLES = [
+  ['lines', 'Lines'],
+  ['schools', 'Schools'],
+] as const;
+type TableKey = (typeof TABLES)[number][0];
+
+export default function TechniqueView() {
+  const view = useWhole();
+  const { search } = useLocation();
+  const [picked, setPicked] = useState<string | null>(null);
+  const [table, setTable] = useState<TableKey>('lines');
+  const { takeoff, derived, state, system, session } = view;
+  const job = state.shown;
+  const painted = derived.surfaces.filter(
+    ({ surface }) => surface.room === takeoff?.room.id && !derived.leftOut.has(surface.id),
+  );
+  if (!takeoff || !painted.length)
+    return (
+      <main className="middle empty-view">
+        <p>Measure a room first: who laps over whom follows from its finishes.</p>
+      </main>
+    );
+  return (
+    <Room
+      key={takeoff.room.id}
+      view={view}
+      takeoff={takeoff}
+      painted={painted}
+      lines={roomLines(job, takeoff, painted)}
+      picked={picked}
+      table={table}
+      search={search}
+      onPick={setPicked}
+      onTable={setTable}
+      onPin={(pins) => session.edit({ name: 'pinOrder', args: { room: takeoff.room.id, pins } })}
+      system={system}
+    />
+  );
+}
+
+interface RoomProps {
+  readonly view: WholeView;
+  readonly takeoff: RoomTakeoff;
+  readonly painted: readonly Specified[];
+  readonly lines: RoomLines;
+  readonly picked: string | null;
+  readonly table: TableKey;
+  readonly search: string;
+  readonly onPick: (line: string | null) => void;
+  readonly onTable: (table: TableKey) => void;
+  readonly onPin: Parameters<typeof OrderStrip>[0]['onPin'];
+  readonly system: WholeView['system'];
+}
+function Room({ view, takeoff, painted, lines, picked, table, search, onPick, onTable, onPin, system }: RoomProps) {
+  const { state } = view;
+  const byId = new Map(painted.map((s) => [s.surface.id, s]));
+  const paint = (id: string): Coat => ({ fill: byId.get(id)?.colour.hex ?? 'var(--trim)' });
+  const made = lines.lines.find(({ line }) => line.id === picked) ?? null;
+  const schools = useMemo(
+    () => (table === 'schools' ? schoolOrders(state.shown, takeoff, painted) : []),
+    [table, state.shown, takeoff, painted],
+  );
+  const circle = circleSentence(lines, takeoff);
+  return (
+    <>
+      <main className="middle" aria-label="Technique">
+        <OrderStrip
+          lines={lines}
+          pins={state.shown.orders[takeoff.room.id] ?? []}
+          walls={takeoff.walls.length}
+          system={system}
+          onPin={onPin}
+        />
+        {circle && (
+          <p className="problem strip-problem" role="alert">
+            {heading(circle, system)}.
+          </p>
+        )}
+        {lines.lost.length > 0 && (
+          <p className="problem strip-problem" role="alert">
+            A finish that is pinned is no longer in this room; the pin counts for nothing.{' '}
+            <button
+              type="button"
+              className="link"
+              onClick={() =>
+                onPin(
+                  (state.shown.orders[takeoff.room.id] ?? []).filter(
+                    (pin) => !lines.lost.some((l) => l.before === pin.before && l.after === pin.after),
+                  ),
+                )
+              }
+            >
+              Take it out
+            </button>
+          </p>
+        )}
+        <UnrolledRoom
+          view={{
+            ...view,
+            // one thing at a time is shown as chosen
+            surface: made ? null : view.surface,
+            select: (id) => {
+              onPick(null);
+              view.select(id);
+            },
+          }}
+          takeoff={takeoff}
+          paint={paint}
+          over={(wall) => (
+            <LineMarks
+              lines={lines.lines}
+              takeoff={takeoff}
+              wall={wall}
+              chosen={picked}
+              onPick={onPick}
+              system={system}
+            />
+          )}
+          aside={<Aside lines={lines} view={view} />}
+        />
+        <div className="entry-panel">
+          <div className="panel-head">
+            <Sides label="What to show of the lines" sides={TABLES} value={table} onChange={onTable} />
+            <Link className="tool" to={`../lines${search}`} relative="path">
+              Lines to print
+            </Link>
+          </div>
+          <div className="scroll" key={table} tabIndex={0} role="region" aria-label="Lines of the room">
+            {table === 'lines' ? (
+              <LineTable view={view} takeoff={takeoff} lines={lines} chosen={picked} onPick={onPick} />
+            ) : (
+              <SchoolTable view={view} lines={lines} schools={schools} />
+            )}
+          </div>
+        </div>
+      </main>
+      {made ? (
+        <LinePanel key={made.line.id} view={view} takeoff={takeoff} made={made} onClose={() => onPick(null)} />
+      ) : (
+        <SurfacePanel view={view} takeoff={takeoff} lines={lines} onPick={onPick} />
+      )}
+    </>
+  );
+}
+
+/** What the lines of the room come to, and what their marks mean. */
+function Aside({ lines, view: { state } }: { lines: RoomLines; view: WholeView }) {
+  return (
+    <div className="line-aside">
+      <dl className="facts">
+        <div>
+          <dt>Lines</dt>
+          <dd>{lines.lines.length}</dd>
+        </div>
+        <div>
+          <dt>Work along them</dt>
+          <dd>{formatMinutes(lines.minutes)}</dd>
+        </div>
+        <div>
+          <dt>Cost</dt>
+          <dd>{formatMoney(Math.round(lines.cost), state.shown.currency)}</dd>
+        </div>
+      </dl>
+      <Legend marks={marksIn(lines.lines)} />
+      {lines.gap > 0 && <p className="hint">Within {(lines.gap * 100).toFixed(1)} % of the least cost there is.</p>}
+    </div>
+  );
+}
+
+/** The surface looked at: its lines; and what is asked once of the room. */
+function SurfacePanel({ view, takeoff, lines, onPick }: Pick<RoomProps, 'view' | 'takeoff' | 'lines' | 'onPick'>) {
+  const { surface, specified, system, session } = view;
+  const own = lines.lines.filter(({ line }) => line.sides.some(({ id }) => id === surface?.id));
+  const walls = focalChoices(takeoff.room, lines.finishes);
+  const { focal } = takeoff.room;
+  const { accent } = lines;
+  const finish = specified?.colour;
+  return (
+    <aside className="panel" aria-label="Selected surface">
+      <h2>{surface ? heading(nameWord(surface.name), system) : takeoff.room.name}</h2>
+      <p className="sub">
+        {takeoff.room.name}
+        {finish && (
+          <>
+            {' · '}
+            <span className="chip" style={{ background: finish.hex }} /> {finish.name}
+          </>
+        )}
+      </p>
+      {walls.length > 0 && (
+        <Section title="The focal wall">
+          <Choice
+            label="Which wall is the room looked at for?"
+            value={focal ?? ''}
+            options={[
+              [
+                '',
+                accent?.assumed
+                  ? `not said: taken as wall ${takeoff.walls.find((w) => accent.walls.includes(`${w.wall.id}/field`))?.wall.label ?? ''}`
+                  : 'not said',
+              ],
+              ...takeoff.walls.map((w) => [w.wall.id, `wall ${w.wall.label}`] as const),
+              ['none', 'none of them'],
+            ]}
+            onChange={(value) =>
+              session.edit({
+                name: 'setRoom',
+                args: { room: takeoff.room.id, set: { focal: value === '' ? null : value } },
+              })
+            }
+          />
+          {accent?.assumed && <small className="assumed">assumed</small>}
+        </Section>
+      )}
+      <Section title="Its lines" extra={<small>{own.length}</small>}>
+        <ul className="own-lines">
+          {own.map((made) => (
+            <li key={made.line.id}>
+              <button type="button" className="link plain" onClick={() => onPick(made.line.id)}>
+                {said(lineSentence(made, takeoff), system)}
+              </button>
+            </li>
+          ))}
+          {!own.length && <li className="hint">No other finish begins along it.</li>}
+        </ul>
+      </Section>
+    </aside>
+  );
+}
