@@ -1,5 +1,6 @@
 import { benchHostile } from './hostile.ts';
 import { benchKills } from './kills.ts';
+import { benchLines } from './lines.ts';
 import { benchMeasure } from './measure.ts';
 import { benchOrder } from './order.ts';
 import { benchPlan } from './plan.ts';
@@ -9,7 +10,7 @@ import { benchWhole } from './whole.ts';
 import { benchWork } from './work.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- whole work plan measure specify order size keys open slider memory` for parts; `hostile`
+ * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines measure specify order size keys open slider memory` for parts; `hostile`
  * and `kills` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
@@ -18,6 +19,7 @@ const wanted = (part: string) => parts.length === 0 || parts.includes(part);
 if (wanted('whole')) await benchWhole();
 if (wanted('work')) benchWork();
 if (wanted('plan')) benchPlan();
+if (wanted('lines')) await benchLines();
 if (wanted('measure')) benchMeasure();
 if (wanted('specify')) benchSpecify();
 if (wanted('order')) await benchOrder();

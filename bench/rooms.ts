@@ -18,6 +18,7 @@ export function manyRooms(count: number): Job {
       ...room,
       id: ids(),
       name: `${room.name} ${n}`,
+      focal: room.focal && map.has(room.focal) ? to(room.focal) : room.focal,
       walls: toTable(rows(room.walls).map((w): Wall => ({ ...w, id: to(w.id) }))),
       openings: toTable(rows(room.openings).map((o): Opening => ({ ...o, id: to(o.id), wall: to(o.wall) }))),
       parts: toTable(rows(room.parts).map((p): Part => ({ ...p, id: to(p.id), wall: p.wall && to(p.wall) }))),

@@ -243,7 +243,7 @@ for (const scheme of ['light', 'dark'] as const)
       );
       expect(places).toEqual([]);
     };
-    for (const step of ['Measure', 'Specify', 'Order', 'Sequence']) {
+    for (const step of ['Measure', 'Specify', 'Order', 'Technique', 'Sequence']) {
       await goTo(page, step);
       await page.locator('.drawing > svg').waitFor();
       await settled(page);

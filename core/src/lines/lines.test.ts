@@ -6,6 +6,7 @@ import { applyEdit, type Edit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import { FOOT } from '../units/si.ts';
 import { said } from '../units/word.ts';
+import { orderedByMilp } from '../testing/linear-order.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { roomLines } from '../work/operations.ts';
 import { linesIn } from './line.ts';
@@ -56,7 +57,7 @@ describe('the least-cost acyclic order', () => {
       Array.from({ length: n }, () => Array.from({ length: n }, () => Math.floor(random() * 30)));
     for (const n of [12, 13, 14]) {
       const costs = made(n);
-      expect(cheapestOrder(costs, []).cost).toBeCloseTo(byHighs(highs, costs), 6);
+      expect(cheapestOrder(costs, []).cost).toBeCloseTo(orderedByMilp(highs, costs), 6);
     }
     const many = cheapestOrder(made(20), []);
     expect(new Set(many.order).size).toBe(20);
@@ -71,29 +72,6 @@ describe('the least-cost acyclic order', () => {
     expect(said([arc(0, 1), arc(1, 0)])).toEqual(['01', '10']);
   });
 });
-function byHighs(highs: Awaited<ReturnType<typeof highsLoader>>, costs: Costs): number {
-  const n = costs.length;
-  const x = (i: number, j: number) => (i < j ? `x${i}_${j}` : `x${j}_${i}`);
-  const terms: string[] = [];
-  let base = 0;
-  for (let i = 0; i < n; i++)
-    for (let j = i + 1; j < n; j++) {
-      const [there, back] = [costs[i]?.[j] ?? 0, costs[j]?.[i] ?? 0];
-      base += back;
-      terms.push(`${there - back < 0 ? '-' : '+'} ${Math.abs(there - back)} ${x(i, j)}`);
-    }
-  const rows: string[] = [];
-  for (let i = 0; i < n; i++)
-    for (let j = i + 1; j < n; j++)
-      for (let k = j + 1; k < n; k++)
-        rows.push(` ${x(i, j)} + ${x(j, k)} - ${x(i, k)} <= 1`, ` ${x(i, j)} + ${x(j, k)} - ${x(i, k)} >= 0`);
-  const all = [...new Set(terms.map((t) => t.split(' ').at(-1)))].join(' ');
-  const found = highs.solve(
-    `Minimize\n o: ${terms.join(' ')}\nSubject To\n${rows.map((r, i) => ` c${i}:${r}`).join('\n')}\nBinary\n ${all}\nEnd`,
-  );
-  return base + found.ObjectiveValue;
-}
-
 const SHEET = `units ft
 room Bedroom
 height 8

@@ -1,10 +1,12 @@
 import { setting } from '../job/defaults.ts';
+import type { Colour } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
 import type { LineKind, LineMethod, OperationKind, Sheen, TapeStay, Texture } from '../job/vocabulary.ts';
 import { coatFactors } from '../paces/factors.ts';
 import { minutesOf, type Amount, type Factor } from '../paces/minutes.ts';
 import { metreOf, tapeOf, type Tape } from '../paces/prices.ts';
 import { labOf } from '../specify/colour.ts';
+import { remember } from '../units/remember.ts';
 import { effective } from '../specify/reasons.ts';
 import { cutCoatsOf, type Specified } from '../specify/specify.ts';
 import type { Minutes, Money } from '../units/si.ts';
@@ -42,7 +44,8 @@ const isStucco = ({ s }: Side): boolean => s?.survey.texture === 'deep-stucco' |
 /** CIE L* below which a colour is deep, and the step that makes another light beside it [starting judgement]. */
 const DEEP = 45;
 const STEP = 25;
-const lightness = ({ s }: Side): number => (s ? labOf(s.colour.hex).l : 100);
+const lightnessOf = remember((colour: Colour): number => labOf(colour.hex).l);
+const lightness = ({ s }: Side): number => (s ? lightnessOf(s.colour) : 100);
 /** What is cut in light over deep: its band has more to hide. */
 const isLightOverDeep = (cut: Side, first: Side): boolean =>
   first.s !== null && lightness(first) < DEEP && lightness(cut) - lightness(first) > STEP;
@@ -158,11 +161,11 @@ const CARE = {
 } as const satisfies Record<LineMethod, Parameters<typeof setting>[1] | null>;
 
 /** All that a way of making a line takes, coat by coat. */
-export function stepsOf(job: Lining, line: Line, { first: i, method, stays }: Way): LineStep[] {
+function stepsOf(job: Lining, line: Line, { first: i, method, stays }: Way, slower: readonly Slower[]): LineStep[] {
   const [first, cut] = [line.sides[i], line.sides[1 - i] as Side];
   if (line.kind === 'baseboard-floor' || FLOORS.has(line.kind))
     return [
-      ...cutSteps(job, line, first, cut, method, stays),
+      ...cutSteps(job, line, { first, cut, method, stays, slower }),
       ...(method === 'shield' ? [lineStep(job, line, 'card', cut, 0)] : []),
     ];
   return [
@@ -171,7 +174,7 @@ export function stepsOf(job: Lining, line: Line, { first: i, method, stays }: Wa
       ? [lineStep(job, line, 'spatter', cut, 1)]
       : []),
     ...tapeSteps(job, line, first, cut, method, stays),
-    ...cutSteps(job, line, first, cut, method, stays),
+    ...cutSteps(job, line, { first, cut, method, stays, slower }),
   ];
 }
 
@@ -225,18 +228,18 @@ function lapSteps(job: Lining, line: Line, first: Side, cut: Side, method: LineM
 }
 
 /** Earlier coats stop short of the line, or inside one that was taped; the last is cut to it. */
-function cutSteps(
-  job: Lining,
-  line: Line,
-  first: Side,
-  cut: Side,
-  method: LineMethod,
-  stays: TapeStay | null,
-): LineStep[] {
+interface Cutting {
+  readonly first: Side;
+  readonly cut: Side;
+  readonly method: LineMethod;
+  readonly stays: TapeStay | null;
+  readonly slower: readonly Slower[];
+}
+function cutSteps(job: Lining, line: Line, { first, cut, method, stays, slower: rows }: Cutting): LineStep[] {
   if (!cut.s) return [];
   const cuts = cutsOf(cut);
   const care = CARE[method];
-  const slower = slowerOf(job, line, first, cut, method).flatMap(({ minutes }) => minutes ?? []);
+  const slower = rows.flatMap(({ minutes }) => minutes ?? []);
   const at = (key: Parameters<typeof setting>[1], name: string): Factor => ({ name, value: setting(job, key) });
   const factorsFor = (coat: number): Factor[] => {
     if (line.hidden) return [at('line.hidden', 'hidden later')];
@@ -299,7 +302,11 @@ const SPOILS = {
 const SHINY: readonly Sheen[] = ['semi-gloss', 'gloss'];
 
 /** Minutes likely to be spent on putting a line right. */
-function spoiltBy(job: Lining, line: Line, first: Side, cut: Side, method: LineMethod): Minutes {
+function spoiltBy(
+  job: Lining,
+  line: Line,
+  { first, cut, method, slower }: Pick<Cutting, 'first' | 'cut' | 'method' | 'slower'>,
+): Minutes {
   if (line.hidden || !cut.s || (isTrim(cut) && !first.s && !FLOORS.has(line.kind))) return 0;
   const bleeds =
     isTaped(method) && isRough(first.s)
@@ -309,7 +316,7 @@ function spoiltBy(job: Lining, line: Line, first: Side, cut: Side, method: LineM
         )
       : 1;
   const shines = SHINY.includes(cut.s.sheen) ? setting(job, 'spoil.shiny') : 1;
-  const worse = slowerOf(job, line, first, cut, method).reduce((x, { spoils }) => x * spoils, 1);
+  const worse = slower.reduce((x, { spoils }) => x * spoils, 1);
   const floor = FLOORS.has(line.kind) && method === 'freehand' ? setting(job, 'spoil.floor') : 1;
   const share = Math.min(1, setting(job, SPOILS[method]) * floor * bleeds * shines * worse);
   return line.length * share * setting(job, 'spoil.minutes');
@@ -317,12 +324,13 @@ function spoiltBy(job: Lining, line: Line, first: Side, cut: Side, method: LineM
 
 export function optionOf(job: Lining, line: Line, way: Way, perMinute: Money): Option {
   const [first, cut] = [line.sides[way.first], line.sides[1 - way.first] as Side];
-  const steps = stepsOf(job, line, way);
+  const slower = slowerOf(job, line, first, cut, way.method);
+  const steps = stepsOf(job, line, way, slower);
   const minutes = steps.reduce((sum, step) => sum + step.minutes.value, 0);
-  const spoilt = spoiltBy(job, line, first, cut, way.method);
+  const spoilt = spoiltBy(job, line, { first, cut, method: way.method, slower });
   const tape = way.stays ? tapeOf(line.length, isRough(first.s) || isRough(cut.s)) : null;
   const bead = way.method === 'tape-caulked' ? line.length * metreOf(job, 'caulk') : 0;
   const material = (tape ? tape.length * metreOf(job, tape.item) : 0) + bead;
-  const because = slowerOf(job, line, first, cut, way.method).map(({ reason }) => reason);
+  const because = slower.map(({ reason }) => reason);
   return { ...way, steps, minutes, spoilt, tape, cost: (minutes + spoilt) * perMinute + material, because };
 }

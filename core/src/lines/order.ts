@@ -99,22 +99,31 @@ function componentsOf(follows: readonly (readonly number[])[]): number[][] {
   return sorted;
 }
 
-/** `before[j]`: those that must come before j. Every subset's cheapest order, from the empty one up (Held and Karp). */
+/**
+ * `before[j]`: those that must come before j. Every subset's cheapest order, from the empty one up (Held and Karp). What it costs to
+ * lay j after a subset is known from the subset without its lowest member, so each pair of them takes one addition.
+ */
 function overSubsets(costs: Costs, before: readonly (readonly number[])[]): { order: number[]; gap: number } {
   const n = costs.length;
   const all = 1 << n;
-  const need = before.map((list) => list.reduce((mask, i) => mask | (1 << i), 0));
+  const flat = Float64Array.from(costs.flat());
+  const need = Int32Array.from(before, (list) => list.reduce((mask, i) => mask | (1 << i), 0));
+  const after = new Float64Array(all * n);
   const best = new Float64Array(all).fill(Infinity);
   const last = new Int8Array(all).fill(-1);
   best[0] = 0;
   for (let set = 0; set < all; set++) {
+    if (set) {
+      const low = 31 - Math.clz32(set & -set);
+      const rest = (set & (set - 1)) * n;
+      for (let j = 0; j < n; j++) after[set * n + j] = (after[rest + j] as number) + (flat[low * n + j] as number);
+    }
     const here = best[set] as number;
     if (here === Infinity) continue;
     for (let j = 0; j < n; j++) {
       const bit = 1 << j;
       if (set & bit || ((need[j] as number) & ~set) !== 0) continue;
-      let cost = here;
-      for (let i = 0; i < n; i++) if (set & (1 << i)) cost += at(costs, i, j);
+      const cost = here + (after[set * n + j] as number);
       if (cost >= (best[set | bit] as number) - EPS) continue;
       best[set | bit] = cost;
       last[set | bit] = j;

@@ -9,12 +9,13 @@ import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { LINE, METHOD, STAYS } from '@kovelin/core/words/terms.ts';
+import { useState } from 'react';
 import { Choice, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { CornerDrawing } from './CornerDrawing.tsx';
 
 /** How many ways of making a line are shown before one asks for all. */
-const SHOWN = 6;
+const SHOWN = 5;
 
 /** One line: what laps where, every way of making it with its cost, why this one, pinned and released. */
 export function LinePanel({
@@ -34,7 +35,8 @@ export function LinePanel({
     session.edit({ name: 'setLine', args: { key: line.id, set: values } });
   const upright = line.kind === 'corner' || line.kind === 'wall-ceiling' || line.kind === 'crown-ceiling';
   const same = (o: Option) => o.first === chosen.first && o.method === chosen.method;
-  const shown = options.filter((o, i) => i < SHOWN || same(o));
+  const [all, setAll] = useState(false);
+  const shown = options.filter((o, i) => all || i < SHOWN || same(o));
   return (
     <aside className="panel" aria-label="Selected line">
       <h2>{heading(sidesWord(line, takeoff), system)}</h2>
@@ -52,6 +54,11 @@ export function LinePanel({
             <Way key={`${option.first}${option.method}`} view={view} takeoff={takeoff} made={made} option={option} />
           ))}
         </div>
+        {options.length > shown.length && (
+          <button type="button" className="link" onClick={() => setAll(true)}>
+            All {options.length} ways
+          </button>
+        )}
         {pinned && (
           <p>
             <button

@@ -51,11 +51,30 @@ export function OrderStrip({ lines, pins, walls, system, onPin }: StripProps) {
     const about = (pin: OrderPin) => fresh.some((f) => f.before === pin.after && f.after === pin.before);
     onPin([...pins.filter((pin) => !about(pin)), ...fresh]);
   };
+  const nameOf = (id: string | number): string =>
+    finishes.find((f) => f.id === id)?.surfaces[0]?.colour.name ?? 'The finish';
   const pinned = (id: string) => pins.some((pin) => pin.before === id || pin.after === id);
   return (
     <div className="order-strip">
       <span id="order-of-finishes">laid first</span>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={moved}
+        accessibility={{
+          screenReaderInstructions: {
+            draggable: 'Space takes it up, arrows move it, space lays it down, Escape leaves it.',
+          },
+          announcements: {
+            onDragStart: ({ active }) => `${nameOf(active.id)} is taken up.`,
+            onDragOver: ({ active, over }) =>
+              over ? `${nameOf(active.id)} would be laid as number ${lines.order.indexOf(String(over.id)) + 1}.` : '',
+            onDragEnd: ({ active, over }) =>
+              over ? `${nameOf(active.id)} is laid as number ${lines.order.indexOf(String(over.id)) + 1}.` : '',
+            onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+          },
+        }}
+      >
         <SortableContext items={[...lines.order]} strategy={horizontalListSortingStrategy}>
           <ol aria-labelledby="order-of-finishes">
             {finishes.map((finish, i) => (

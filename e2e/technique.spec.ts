@@ -1,0 +1,68 @@
+import { expect, goTo, openDemo, openRoom, settled, test } from './helpers.ts';
+
+test('a line is made another way, pinned, and let go; what it takes is in the work, the price and on the day sheet', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openRoom(page, 'Loft bedroom');
+  await goTo(page, 'Technique');
+  const price = page.locator('[data-entry=Price]');
+  const before = await price.getAttribute('data-value');
+  // the accent's corner on the drawing: what it wants is its name
+  await page
+    .getByRole('button', { name: /^Wall B to wall C: .* laps 1⁄2″ round the corner first; cut/ })
+    .press('Enter');
+  const panel = page.getByRole('complementary', { name: 'Selected line' });
+  await expect(panel.getByRole('img', { name: /Cut across/ })).toBeVisible();
+  await expect(panel.getByRole('radio', { checked: true })).toHaveAccessibleName(/^Freehand/);
+  await panel.getByRole('button', { name: /^All \d+ ways/ }).click();
+  await panel.getByRole('radio', { name: /Tape, its edge caulked wall C laps/ }).check();
+  await expect(panel.getByText('you pinned it')).toBeVisible();
+  await expect(page.locator('.tape-mark').first()).toBeVisible();
+  await settled(page);
+  expect(Number(await price.getAttribute('data-value'))).toBeGreaterThan(Number(before));
+  await panel.getByLabel('The tape is for').selectOption('all');
+  await goTo(page, 'Sequence');
+  await page.getByRole('link', { name: 'Day sheet to print' }).click();
+  await expect(page.locator('.line-want').filter({ hasText: 'tape, its edge caulked (all coats)' })).toHaveCount(1);
+  await goTo(page, 'Technique');
+  await page.locator('.lines').getByRole('button', { name: 'Wall B and wall C' }).click();
+  await panel.getByRole('button', { name: 'Release it' }).click();
+  await settled(page);
+  await expect(price).toHaveAttribute('data-value', before ?? '');
+});
+
+test('finishes are dragged into another order with the keyboard; schools say what they cost here; opposite pins are told as a circle', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openRoom(page, 'Loft bedroom');
+  await goTo(page, 'Technique');
+  const strip = page.locator('.order-strip li');
+  await expect(strip.nth(0)).toContainText('Ceiling');
+  await strip.nth(2).getByRole('button').press('Space');
+  await expect(strip.nth(2)).toHaveClass(/dragged/);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('B7 deep water blue would be laid as number 4.')).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(strip.nth(3)).toContainText('B7 deep water blue');
+  await expect(strip.nth(3)).toContainText('pinned');
+  // a line pinned against that order
+  await page.locator('.lines').getByRole('button', { name: 'Wall B and wall C' }).click();
+  await page.getByRole('radio', { name: /^Freehand wall C laps, wall B is cut/ }).check();
+  await expect(page.getByRole('alert')).toContainText(/run in a circle.*take one of them back/);
+  await page.getByRole('button', { name: 'Let cost order them' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Schools' }).click();
+  await expect(page.getByRole('group', { name: 'Order of work' }).getByRole('radio')).toHaveCount(4);
+  await page
+    .getByRole('group', { name: 'The accent wall' })
+    .getByRole('radio', { name: /^Is cut last/ })
+    .check();
+  await page
+    .locator('.drawing')
+    .getByRole('button', { name: /^Wall A, / })
+    .click();
+  await page.getByLabel('Which wall is the room looked at for?').selectOption('none');
+  await expect(page.getByRole('group', { name: 'The accent wall' })).toHaveCount(0);
+});
