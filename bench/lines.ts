@@ -15,7 +15,7 @@ export async function benchLines(): Promise<void> {
     Array.from({ length: 12 }, () => Array.from({ length: 12 }, () => Math.floor(random() * 3000))),
   );
   const agree = rooms.filter((c) => Math.abs(cheapestOrder(c, []).cost - orderedByMilp(highs, c)) < 1e-6).length;
-  const ours = median(() => rooms.forEach((c) => void cheapestOrder(c, [])), 9) / rooms.length;
+  const ours = median(() => rooms.forEach((c) => void cheapestOrder(c, [])), 199) / rooms.length;
   const theirs = median(() => void orderedByMilp(highs, rooms[0] ?? []), 3);
   line(
     'order of 12 finishes, all of them in one circle',

@@ -100,33 +100,35 @@ function componentsOf(follows: readonly (readonly number[])[]): number[][] {
 }
 
 /**
- * `before[j]`: those that must come before j. Every subset's cheapest order, from the empty one up (Held and Karp). What it costs to
- * lay j after a subset is known from the subset without its lowest member, so each pair of them takes one addition.
+ * `before[j]`: those that must come before j. What is laid first, subset by subset from the empty one up (Held and Karp): its cheapest
+ * order with all that it is laid before, over what each pair costs at least. A subset dearer than an order that was
+ * found at once is not gone on from.
  */
 function overSubsets(costs: Costs, before: readonly (readonly number[])[]): { order: number[]; gap: number } {
   const n = costs.length;
   const all = 1 << n;
-  const flat = Float64Array.from(costs.flat());
+  const extra = overFloor(costs);
   const need = Int32Array.from(before, (list) => list.reduce((mask, i) => mask | (1 << i), 0));
-  const after = new Float64Array(all * n);
+  const most = costOf(extra, improved(extra, before)) + EPS;
+  // what a place costs before a subset is the sum of two halves of that
+  const half = n >> 1;
+  const mask = (1 << half) - 1;
+  const [low, high] = [sumsBefore(extra, 0, half), sumsBefore(extra, half, n)];
   const best = new Float64Array(all).fill(Infinity);
-  const last = new Int8Array(all).fill(-1);
+  const last = new Int8Array(all);
   best[0] = 0;
   for (let set = 0; set < all; set++) {
-    if (set) {
-      const low = 31 - Math.clz32(set & -set);
-      const rest = (set & (set - 1)) * n;
-      for (let j = 0; j < n; j++) after[set * n + j] = (after[rest + j] as number) + (flat[low * n + j] as number);
-    }
     const here = best[set] as number;
-    if (here === Infinity) continue;
-    for (let j = 0; j < n; j++) {
-      const bit = 1 << j;
-      if (set & bit || ((need[j] as number) & ~set) !== 0) continue;
-      const cost = here + (after[set * n + j] as number);
-      if (cost >= (best[set | bit] as number) - EPS) continue;
-      best[set | bit] = cost;
-      last[set | bit] = j;
+    if (here > most) continue;
+    for (let left = ~set & (all - 1); left; left &= left - 1) {
+      const bit = left & -left;
+      const j = 31 - Math.clz32(bit);
+      if (((need[j] as number) & ~set) !== 0) continue;
+      const [next, rest] = [set | bit, ~(set | bit) & (all - 1)];
+      const cost = here + (low[(rest & mask) * n + j] as number) + (high[(rest >> half) * n + j] as number);
+      if (cost >= (best[next] as number) - EPS) continue;
+      best[next] = cost;
+      last[next] = j;
     }
   }
   const order: number[] = [];
@@ -136,6 +138,55 @@ function overSubsets(costs: Costs, before: readonly (readonly number[])[]): { or
     set ^= 1 << j;
   }
   return { order, gap: 0 };
+}
+
+/** What each pair costs over its cheaper way round. */
+const overFloor = (costs: Costs): number[][] =>
+  costs.map((row, i) => row.map((cost, j) => cost - Math.min(cost, at(costs, j, i))));
+
+/** For each subset of `from` to `to`, what each place costs before all of it. */
+function sumsBefore(costs: Costs, from: number, to: number): Float64Array {
+  const n = costs.length;
+  const sums = new Float64Array((1 << (to - from)) * n);
+  for (let set = 1; set < 1 << (to - from); set++) {
+    const lowest = from + 31 - Math.clz32(set & -set);
+    for (let j = 0; j < n; j++) sums[set * n + j] = (sums[(set & (set - 1)) * n + j] as number) + at(costs, j, lowest);
+  }
+  return sums;
+}
+
+/** An order that keeps every arc, each place moved to where it costs least until none of them gains. */
+function improved(costs: Costs, before: readonly (readonly number[])[]): number[] {
+  const order: number[] = [];
+  while (order.length < costs.length)
+    order.push(
+      numbers(costs.length).find(
+        (j) => !order.includes(j) && (before[j] ?? []).every((i) => order.includes(i)),
+      ) as number,
+    );
+  for (let gained = true; gained;) {
+    gained = false;
+    for (const j of numbers(costs.length)) {
+      const from = order.indexOf(j);
+      let [most, to] = [EPS, from];
+      for (const step of [1, -1]) {
+        let gain = 0;
+        for (let k = from + step; k >= 0 && k < order.length; k += step) {
+          const other = order[k] as number;
+          // now, and with j on the other side of it; an arc between them is not turned
+          const [earlier, later] = step > 0 ? [j, other] : [other, j];
+          if ((before[later] ?? []).includes(earlier)) break;
+          gain += at(costs, earlier, later) - at(costs, later, earlier);
+          if (gain > most) [most, to] = [gain, k];
+        }
+      }
+      if (to === from) continue;
+      order.splice(from, 1);
+      order.splice(to, 0, j);
+      gained = true;
+    }
+  }
+  return order;
 }
 
 /** Depth first, the cheapest addition first, cut off by what each pair costs at least; ends after a number of tries. */
