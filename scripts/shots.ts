@@ -83,6 +83,15 @@ if (!only.length || only.includes('list')) {
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goBack();
 }
+await shot('technique', async () => {
+  await step('Technique');
+  await room('Loft');
+  await page.locator('.lines').getByRole('button', { name: 'Wall B and wall C' }).click();
+});
+await shot('schools', async () => {
+  await page.getByRole('button', { name: 'Schools' }).click();
+  await page.getByRole('button', { name: /^Wall C, / }).click();
+});
 await shot('sequence', async () => {
   await step('Sequence');
   await page.locator('.crew-chart canvas').waitFor();

@@ -28,6 +28,26 @@ const finite = (value: unknown): boolean =>
     ? value === null || typeof value !== 'number' || Number.isFinite(value)
     : Object.values(value).every(finite);
 
+test('lines: chosen costs are the cost, every line goes the way of the order', () => {
+  const { rooms } = json<{
+    rooms: {
+      lines: { between: (string | null)[]; length: number; chosen: { first: string; cost: number }; text: string }[];
+      order: string[];
+      cost: number;
+      schools: { school: string; chosen: boolean }[];
+    }[];
+  }>('lines');
+  for (const { lines, order, cost, schools } of rooms) {
+    expect(lines.reduce((sum, { chosen }) => sum + chosen.cost, 0)).toBeCloseTo(cost, 6);
+    expect(new Set(lines.flatMap((l) => l.between)).size - 1).toBeLessThanOrEqual(order.length);
+    for (const { between, chosen } of lines) {
+      const [a, b] = between;
+      if (a && b) expect(order.indexOf(chosen.first)).toBe(Math.min(order.indexOf(a), order.indexOf(b)));
+    }
+    expect(schools.filter((s) => s.chosen).map((s) => s.school)).toContain('trim-first');
+  }
+});
+
 test('takeoff', () => {
   const { rooms } = json<{
     rooms: {
@@ -204,7 +224,7 @@ test('the demo job and its tape sheet measure the same', () => {
 });
 
 test.each([
-  [['paint', 'x.tape'], 'room R', /usage: .*takeoff\|specify\|order\|schedule/],
+  [['paint', 'x.tape'], 'room R', /usage: .*takeoff\|specify\|order\|schedule\|lines\|work/],
   [['takeoff'], '', /usage/],
   [['takeoff', 'x.tape'], `units ft\nroom R\nwall A 12'14`, /^line 3, column 11: 14 inches/],
   [['takeoff', 'x.json'], '{"format":"kovelin-job","version":99}', /^version: This job was written by a newer Kovelin/],

@@ -117,6 +117,16 @@ describe('a job file at the door', () => {
     expect(Object.values(now({}).decisions)[0]?.primer).toMatchObject({ kind: 'undercoat', then: null });
     expect(now({}).air).toEqual({ temperature: 20, humidity: 0.5, draught: 0.1 });
   });
+  test('version 8: nothing is said of lines yet, every hand is a right one, no focal wall was asked for', () => {
+    const opened = openJob(readFileSync(join(__dirname, 'fixtures/v7.json'), 'utf8'));
+    if (!opened.ok) throw new Error(opened.problems.map(sentence).join('\n'));
+    const { lines, orders, practice, crew, rooms: all, products } = opened.value;
+    expect([lines, orders]).toEqual([{}, {}]);
+    expect(practice).toMatchObject({ accent: 'cheapest', pull: 'wet', tape: 'by-ground' });
+    expect(new Set(crew.people.map((p) => p.hand))).toEqual(new Set(['right']));
+    expect(new Set(rows(all).map((r) => r.focal))).toEqual(new Set([null]));
+    expect(new Set(Object.values(products).map((p) => p.tapeAfter))).toEqual(new Set([null]));
+  });
   test('version 5: what version 4 let in although it cannot be is mended, and nothing else is lost', () => {
     const old = JSON.parse(readFileSync(join(__dirname, 'fixtures/v4.json'), 'utf8')) as Job;
     const [id = ''] = old.rooms.order;
