@@ -5,7 +5,6 @@ import type { Option } from '../lines/methods.ts';
 import { circleSentence, lineSentence } from '../lines/say.ts';
 import { heading, said } from '../units/word.ts';
 import { bad, good, type Result } from '../units/problem.ts';
-import { roomLines } from '../work/operations.ts';
 import { reasonWord } from '../words/reasons.ts';
 import type { Whole } from '../whole/whole.ts';
 
@@ -13,11 +12,7 @@ import type { Whole } from '../whole/whole.ts';
 export function linesContract(job: Job, whole: Whole): Result<unknown> {
   const system = systemOf(job);
   const rooms = [];
-  for (const takeoff of whole.takeoffs) {
-    const surfaces = whole.surfaces.filter(
-      ({ surface }) => surface.room === takeoff.room.id && !whole.leftOut.has(surface.id),
-    );
-    const made = roomLines(job, takeoff, surfaces);
+  for (const { takeoff, painted, made } of whole.lines) {
     const circle = circleSentence(made, takeoff);
     if (circle) return bad(`${takeoff.room.name}: ${said(circle, system)}.`, { path: `orders/${takeoff.room.id}` });
     const lost = made.lost[0];
@@ -39,7 +34,7 @@ export function linesContract(job: Job, whole: Whole): Result<unknown> {
       cost: made.cost,
       minutes: made.minutes,
       gap: made.gap,
-      schools: schoolOrders(job, takeoff, surfaces).map(({ school, order, cost, minutes, chosen }) => ({
+      schools: schoolOrders(job, takeoff, painted).map(({ school, order, cost, minutes, chosen }) => ({
         school,
         order,
         cost,

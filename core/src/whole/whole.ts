@@ -1,6 +1,7 @@
 import { rows, type SurfaceId } from '../job/table.ts';
 import type { FinishChoice } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
+import type { RoomLines } from '../lines/lines.ts';
 import { takeoffJob, type RoomTakeoff } from '../measure/takeoff.ts';
 import { orderMaterials, type MaterialLine } from '../order/materials.ts';
 import { orderPaint, type PaintLine } from '../order/paint.ts';
@@ -10,7 +11,7 @@ import { specifyRoom, type Specified } from '../specify/specify.ts';
 import { remember } from '../units/remember.ts';
 import type { Money } from '../units/si.ts';
 import type { WorkDays } from '../work/days.ts';
-import { operationsOf, type Operation } from '../work/operations.ts';
+import { operationsOf, roomLines, type Operation } from '../work/operations.ts';
 import { MEASURED, PAINTED, PLANNED, SPECIFIED, WHOLE, WORKED, type Planned, type WholeInput } from './inputs.ts';
 import { stage } from './stage.ts';
 
@@ -59,6 +60,16 @@ const operations = stage(WORKED, (job): readonly Operation[] =>
   specifiedRooms(job).flatMap((r) => operationsOf(job, r.takeoff, r.done)),
 );
 
+export interface LinedRoom {
+  readonly takeoff: RoomTakeoff;
+  /** What of it is painted. */
+  readonly painted: readonly Specified[];
+  readonly made: RoomLines;
+}
+const lines = stage(WORKED, (job): readonly LinedRoom[] =>
+  specifiedRooms(job).map(({ takeoff, done }) => ({ takeoff, painted: done, made: roomLines(job, takeoff, done) })),
+);
+
 const paints = stage(PAINTED, (job): readonly PaintLine[] => orderPaint(job, painted(job)));
 
 /**
@@ -80,6 +91,10 @@ export class Whole {
   }
   get operations(): readonly Operation[] {
     return operations(this.job);
+  }
+  /** Rooms with who laps over whom in them. */
+  get lines(): readonly LinedRoom[] {
+    return lines(this.job);
   }
   get paints(): readonly PaintLine[] {
     return paints(this.job);

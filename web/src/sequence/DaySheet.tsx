@@ -1,7 +1,6 @@
 import type { Crew } from '@kovelin/core/job/crew.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { lineSentence } from '@kovelin/core/lines/say.ts';
-import { roomLines } from '@kovelin/core/work/operations.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
@@ -119,17 +118,13 @@ export default function DaySheet() {
 }
 
 /** What each line wants, where its last coat is cut: by task. */
-function lineWants({ derived, state, system }: WholeView, tasks: readonly TaskView[]): ReadonlyMap<string, string[]> {
+function lineWants({ derived, system }: WholeView, tasks: readonly TaskView[]): ReadonlyMap<string, string[]> {
   const sentences = new Map<string, string>();
-  for (const takeoff of derived.takeoffs) {
-    const painted = derived.surfaces.filter(
-      ({ surface }) => surface.room === takeoff.room.id && !derived.leftOut.has(surface.id),
-    );
-    for (const made of roomLines(state.shown, takeoff, painted).lines)
+  for (const { takeoff, made: room } of derived.lines)
+    for (const made of room.lines)
       // what is cut by hand to something that stays as it is needs no telling
       if (made.line.sides[made.chosen.first].s || made.chosen.method !== 'freehand')
         sentences.set(made.line.id, said(lineSentence(made, takeoff), system));
-  }
   const last = new Map<string, string>();
   for (const { id, line, surface, kind } of derived.operations)
     if (line !== null && (kind === 'cut' || kind === 'trim-edge')) last.set(`${line} ${surface}`, id);

@@ -3,7 +3,6 @@ import { aboutLength } from '@kovelin/core/units/length.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
-import { roomLines } from '@kovelin/core/work/operations.ts';
 import { LINE } from '@kovelin/core/words/terms.ts';
 import { Paper } from '../app/Paper.tsx';
 import { useWhole } from '../app/whole.ts';
@@ -16,12 +15,8 @@ export default function LinesSheet() {
   return (
     <Paper label="Lines" size={job.region.paper}>
       <h1>{job.name}: who laps over whom</h1>
-      {derived.takeoffs.map((takeoff) => {
-        const painted = derived.surfaces.filter(
-          ({ surface }) => surface.room === takeoff.room.id && !derived.leftOut.has(surface.id),
-        );
-        if (!painted.length) return null;
-        const lines = roomLines(job, takeoff, painted);
+      {derived.lines.map(({ takeoff, made: lines }) => {
+        if (!lines.finishes.length) return null;
         const finishes = lines.order.flatMap((id) => lines.finishes.find((f) => f.id === id) ?? []);
         return (
           <section key={takeoff.room.id}>

@@ -5,7 +5,6 @@ import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
-import { roomLines } from '@kovelin/core/work/operations.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { useMemo, useState } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -31,12 +30,9 @@ export default function TechniqueView() {
   const { search } = useLocation();
   const [picked, setPicked] = useState<string | null>(null);
   const [table, setTable] = useState<TableKey>('lines');
-  const { takeoff, derived, state, system, session } = view;
-  const job = state.shown;
-  const painted = derived.surfaces.filter(
-    ({ surface }) => surface.room === takeoff?.room.id && !derived.leftOut.has(surface.id),
-  );
-  if (!takeoff || !painted.length)
+  const { takeoff, derived, system, session } = view;
+  const room = derived.lines.find((r) => r.takeoff.room.id === takeoff?.room.id);
+  if (!takeoff || !room?.painted.length)
     return (
       <main className="middle empty-view">
         <p>Measure a room first: who laps over whom follows from its finishes.</p>
@@ -47,8 +43,8 @@ export default function TechniqueView() {
       key={takeoff.room.id}
       view={view}
       takeoff={takeoff}
-      painted={painted}
-      lines={roomLines(job, takeoff, painted)}
+      painted={room.painted}
+      lines={room.made}
       picked={picked}
       table={table}
       search={search}
