@@ -48,6 +48,29 @@ test('lines: chosen costs are the cost, every line goes the way of the order', (
   }
 });
 
+test('play: strokes with shapes, minutes and litres; a surface or coat that is not there is told with those that are', () => {
+  const surfaces = json<{ surfaces: { id: string; area: number }[] }>('specify').surfaces;
+  const one = surfaces[0] ?? { id: '', area: 0 };
+  const played = run(['play', 'loft-bedroom.tape', '--surface', one.id, '--coat', '2'], example);
+  const { strokes, minutes } = JSON.parse(played.stdout) as {
+    strokes: { area: number; minutes: number }[];
+    minutes: number;
+  };
+  expect(strokes.reduce((sum, s) => sum + s.area, 0)).toBeCloseTo(one.area, 6);
+  expect(strokes.reduce((sum, s) => sum + s.minutes, 0)).toBeCloseTo(minutes, 9);
+  for (const [words, sentence] of [
+    [[], /Which surface\? --surface takes one of/],
+    [['--surface', 'nowhere'], /“nowhere” is no surface that this job paints/],
+    [['--surface', one.id, '--coat', '9'], /--coat is “9”; this surface gets 2/],
+    [['--pace', '3'], /usage/],
+  ] as const)
+    expect(run(['play', 'loft-bedroom.tape', ...words], example)).toMatchObject({
+      code: 2,
+      stdout: '',
+      stderr: expect.stringMatching(sentence),
+    });
+});
+
 test('takeoff', () => {
   const { rooms } = json<{
     rooms: {
@@ -224,7 +247,7 @@ test('the demo job and its tape sheet measure the same', () => {
 });
 
 test.each([
-  [['paint', 'x.tape'], 'room R', /usage: .*takeoff\|specify\|order\|schedule\|lines\|work/],
+  [['paint', 'x.tape'], 'room R', /usage: .*takeoff\|specify\|order\|schedule\|lines\|play\|work/],
   [['takeoff'], '', /usage/],
   [['takeoff', 'x.tape'], `units ft\nroom R\nwall A 12'14`, /^line 3, column 11: 14 inches/],
   [['takeoff', 'x.json'], '{"format":"kovelin-job","version":99}', /^version: This job was written by a newer Kovelin/],

@@ -6,6 +6,7 @@ import {
   takeoffContract,
   workContract,
 } from '../exchange/contracts.ts';
+import { playContract } from '../exchange/play-contract.ts';
 import { linesContract } from '../exchange/lines-contract.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
@@ -13,7 +14,11 @@ import { baseOrder, basePlan, wholeOf } from '../whole/whole.ts';
 import { bad, sentence, type Result } from '../units/problem.ts';
 import { said } from '../units/word.ts';
 
-const VERBS: Readonly<Record<string, (job: Job) => Result<unknown>>> = {
+/** What stands behind `--` on the line, by name. */
+type Options = ReadonlyMap<string, string>;
+const OPTIONS: Readonly<Record<string, readonly string[]>> = { play: ['surface', 'coat'] };
+
+const VERBS: Readonly<Record<string, (job: Job, options: Options) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
   specify: (job) => ({ ok: true, value: specifyContract(job, wholeOf(job), true) }),
   order: (job) => ({ ok: true, value: orderContract(job, baseOrder(job)) }),
@@ -24,6 +29,7 @@ const VERBS: Readonly<Record<string, (job: Job) => Result<unknown>>> = {
       : { ok: true, value: scheduleContract(job, schedule) };
   },
   lines: (job) => linesContract(job, wholeOf(job)),
+  play: playContract,
   work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
 };
 
@@ -39,9 +45,12 @@ export interface Output {
  */
 export function run(args: readonly string[], read: (path: string) => string): Output {
   const [verb = '', path, ...more] = args;
+  const options = optionsOf(more, OPTIONS[verb] ?? []);
   const action = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
-  if (!action || !path || more.length)
-    return fail([`usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>`]);
+  if (!action || !path || !options)
+    return fail([
+      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>]`,
+    ]);
   let text: string;
   try {
     text = read(path);
@@ -50,10 +59,24 @@ export function run(args: readonly string[], read: (path: string) => string): Ou
   }
   const opened = readAny(text, basename(path, extname(path)));
   if (!opened.ok) return fail(opened.problems.map(sentence));
-  const result = opened.value.job.rooms.order.length ? action(opened.value.job) : bad('This job has no rooms yet.');
+  const result = opened.value.job.rooms.order.length
+    ? action(opened.value.job, options)
+    : bad('This job has no rooms yet.');
   if (!result.ok) return fail(result.problems.map(sentence));
   const stderr = opened.value.warnings.map((warning) => `${sentence(warning)}\n`).join('');
   return { code: 0, stdout: `${JSON.stringify(result.value, null, 1)}\n`, stderr };
+}
+
+/** `--name value` pairs, each of those a verb knows at most once; null: something else stands there. */
+function optionsOf(words: readonly string[], known: readonly string[]): Options | null {
+  const options = new Map<string, string>();
+  for (let i = 0; i < words.length; i += 2) {
+    const name = words[i]?.replace(/^--/, '') ?? '';
+    const value = words[i + 1];
+    if (!words[i]?.startsWith('--') || !known.includes(name) || value === undefined || options.has(name)) return null;
+    options.set(name, value);
+  }
+  return options;
 }
 
 const fail = (lines: readonly string[]): Output => ({

@@ -169,13 +169,16 @@ function trimFaces(
 }
 
 /** What is seen on a wall: field, regions in their order, what hides it, trim, aprons, casings, openings; the later the higher. */
-export function seenOn(
+export const seenOn = (...on: Parameters<typeof layersOn>): Overlay => overlay(layersOn(...on));
+
+/** The layers of a wall from the field up. */
+export function layersOn(
   room: Room,
   outline: Outline,
   openings: readonly Opening[],
   parts: readonly Part[],
   runs: Partial<Record<TrimKind, Metres>>,
-): Overlay {
+): Layer[] {
   const of = (layer: 'region' | 'cover'): Layer[] =>
     parts
       .filter((p) => PART_RULES[p.kind].layer === layer)
@@ -186,7 +189,7 @@ export function seenOn(
   );
   const casings = openings.filter((o) => o.casing).map((o) => named(`casing:${o.id}`, shape(o, o.casing?.metres ?? 0)));
   const aprons = openings.filter((o) => o.apron).map((o) => named(`apron:${o.id}`, apronBox(o)));
-  return overlay([
+  return [
     { id: 'field', points: polygonOf(outline) },
     ...of('region'),
     ...of('cover'),
@@ -194,7 +197,7 @@ export function seenOn(
     ...aprons,
     ...casings,
     ...openings.map((o) => named(`opening:${o.id}`, shape(o, 0))),
-  ]);
+  ];
   function shape(o: Opening, casing: Metres): Point[] {
     return pointsOf(frameOf(o, casing, isOffFloor(o, outline)));
   }

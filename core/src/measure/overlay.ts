@@ -13,6 +13,12 @@ export interface Overlay {
   readonly border: (a: string, b: string) => Metres;
   /** The same borders, stretch by stretch. */
   readonly edges: readonly Edge[];
+  /** What is seen, in trapezia: they tile the first layer. */
+  readonly pieces: readonly Piece[];
+}
+export interface Piece {
+  readonly id: string;
+  readonly points: readonly Point[];
 }
 
 const OUTSIDE = -1;
@@ -57,6 +63,7 @@ export function overlay(layers: readonly Layer[]): Overlay {
   const borders = new Float64Array((count + 1) ** 2);
   const place = (a: number, b: number) => (a < 0 ? count : a) * (count + 1) + (b < 0 ? count : b);
   const edges: Edge[] = [];
+  const pieces: Piece[] = [];
   const nameOf = (layer: number) => layers[layer]?.id ?? '';
   const meet = (a: number, b: number, from: Point, to: Point) => {
     if (a === b) return;
@@ -88,6 +95,15 @@ export function overlay(layers: readonly Layer[]): Overlay {
       if (!upper || top === OUTSIDE) return;
       const area = ((upper.left - lower.left + upper.right - lower.right) / 2) * (right - left);
       seen[top] = (seen[top] ?? 0) + area;
+      pieces.push({
+        id: nameOf(top),
+        points: [
+          { x: left, y: lower.left },
+          { x: right, y: lower.right },
+          { x: right, y: upper.right },
+          { x: left, y: upper.left },
+        ],
+      });
       starts.push({ from: lower.left, to: upper.left, top });
       ends.push({ from: lower.right, to: upper.right, top });
     });
@@ -106,7 +122,7 @@ export function overlay(layers: readonly Layer[]): Overlay {
     const [as, bs] = [named.get(a) ?? [], named.get(b) ?? []];
     return as.reduce((sum, i) => sum + bs.reduce((s, j) => s + (borders[place(i, j)] ?? 0), 0), 0);
   };
-  return { areas, border, edges };
+  return { areas, border, edges, pieces };
 }
 
 /** Where a slab begins: at every corner, and wherever two edges cross. */
