@@ -94,7 +94,7 @@ test('materials follow from the job; what is owned is taken off, and a tool that
   await page.keyboard.press('Enter');
   await expect(pole).toContainText('none');
   await rowOf(/^Masking tape, 1/)
-    .getByRole('button', { name: /rolls$/ })
+    .getByRole('button', { name: /rolls?$/ })
     .click();
   await expect(page.locator('.working').first()).toContainText('lines taped');
   await rowOf(/^Caulk/)

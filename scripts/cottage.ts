@@ -84,6 +84,17 @@ const edits: Edit[] = [
   finish(`${parlour}:wall`, 'paint-wall', 'green'),
   finish(`${wall('Loft bedroom', 'C')}/field`, 'paint-wall', 'deep'),
   { name: 'setRoom', args: { room: loft, set: { focal: wall('Loft bedroom', 'C') } } },
+  // its corner under the slope was never straight
+  {
+    name: 'setLine',
+    args: {
+      key: `corner:${[wall('Loft bedroom', 'C'), wall('Loft bedroom', 'D')]
+        .map((id) => `${id}/field`)
+        .sort()
+        .join('+')}:1`,
+      set: { wavy: true },
+    },
+  },
   finish(`${passage}:wall`, 'paint-wall', 'stone'),
   finish(`${washroom}:wall`, 'paint-wet', 'colour-wall'),
   finish(`${washroom}:ceiling`, 'paint-wet', 'colour-ceiling'),
