@@ -66,3 +66,25 @@ test('finishes are dragged into another order with the keyboard; schools say wha
   await page.getByLabel('Which wall is the room looked at for?').selectOption('none');
   await expect(page.getByRole('group', { name: 'The accent wall' })).toHaveCount(0);
 });
+
+test('a wall and a door are painted stroke by stroke, coat by coat, at true relative speed', async ({ page }) => {
+  await openDemo(page);
+  await openRoom(page, 'Loft bedroom');
+  await goTo(page, 'Technique');
+  await page.getByRole('button', { name: /^Wall C, / }).click();
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  const slider = page.getByRole('slider', { name: 'Minutes of coat 1' });
+  await slider.press('Home');
+  await expect(page.locator('.play-now')).toContainText('1. cut in');
+  await expect(page.locator('.play-picture .stroke.done')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Paint it' }).click();
+  await expect.poll(async () => Number(await slider.getAttribute('aria-valuenow'))).toBeGreaterThan(0.2);
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await slider.press('End');
+  await expect(page.locator('.play-picture .stroke.open')).toHaveCount(0);
+  await page.getByLabel('Coat', { exact: true }).selectOption('2');
+  await expect(page.getByRole('slider', { name: 'Minutes of coat 2' })).toBeVisible();
+  await page.getByRole('button', { name: /^Door d2/ }).click();
+  await page.getByRole('slider', { name: 'Minutes of coat 1' }).press('End');
+  await expect(page.locator('.play-now')).toContainText('a stile, top to bottom');
+});

@@ -87,6 +87,23 @@ function bandAlong([from, to]: readonly [Point, Point], width: Metres): Shape {
   return [corner(from, -1, -1), corner(to, 1, -1), corner(to, 1, 1), corner(from, -1, 1)];
 }
 
+/** Trapezia side by side whose edges run on straight, as one: [left low, right low, right high, left high]. */
+function joined(pieces: readonly Shape[]): Shape[] {
+  const near = (p: number, q: number) => Math.abs(p - q) < 1e-9;
+  const goesOn = (a: Point, b: Point, c: Point) =>
+    near((b.y - a.y) * (c.x - b.x), (c.y - b.y) * (b.x - a.x)) || near(a.x, b.x);
+  return pieces.reduce<Shape[]>((list, piece) => {
+    const [ll, rl, rh, lh] = piece as [Point, Point, Point, Point];
+    const i = list.findIndex((before) => {
+      const [a, b, c, d] = before as [Point, Point, Point, Point];
+      return near(b.x, ll.x) && near(b.y, ll.y) && near(c.y, lh.y) && goesOn(a, b, rl) && goesOn(d, c, rh);
+    });
+    if (i < 0) return [...list, piece];
+    const [a, , , d] = list[i] as [Point, Point, Point, Point];
+    return list.map((shape, k) => (k === i ? [a, rl, rh, d] : shape));
+  }, []);
+}
+
 const strokesOf = (polylines: readonly (readonly Point[])[]): (readonly [Point, Point])[] =>
   polylines.flatMap((line) => line.slice(1).map((to, i) => [line[i] as Point, to] as const));
 
@@ -195,7 +212,7 @@ export function broadStrokes(ask: BroadAsk): Draft[] {
   );
   // a strip that reaches beyond a wall's slopes is told by the layer it lies on: only what is over the surface is its own
   const seen = overlay([...ground.under, ...strips, ...bands, ...ground.over]);
-  const own = (id: string): Shape[] => seen.pieces.filter((p) => p.id === id).map((p) => p.points);
+  const own = (id: string): Shape[] => joined(seen.pieces.filter((p) => p.id === id).map((p) => p.points));
   const cuts = [...new Set(bands.map((b) => b.id))].map((id): Draft => {
     const shape = own(id);
     const area = areaOf(shape) * ground.stretch;

@@ -183,6 +183,21 @@ export const METHOD: Words<LineMethod> = {
   edger: 'an edger',
   wrap: 'freehand, to a lap by wrap-round roller',
 };
+/** Strokes of a play, as they are told while they are made. */
+export const STROKE = {
+  cut: 'cut in, landing a quarter inch off and easing to the line',
+  dip: 'load the cover, let it drain',
+  roll: 'roll a strip: spread, back into the wet, lay off',
+  'roll-face': 'roll the whole face',
+  edge: 'an edge, little paint',
+  reveal: 'mouldings of a panel',
+  panel: 'a panel',
+  muntin: 'a muntin',
+  rail: 'a rail',
+  stile: 'a stile, top to bottom',
+  run: 'a section, strokes one way',
+  piece: 'all of it, along its length',
+} as const;
 export const STAYS: Words<TapeStay> = { first: 'the first coat only', last: 'the last coat only', all: 'all coats' };
 
 export const TRIM: Words<TrimKind | 'casing'> = {

@@ -16,12 +16,14 @@ import { Legend, LineMarks, marksIn } from './LineMarks.tsx';
 import { LinePanel } from './LinePanel.tsx';
 import { LineTable } from './LineTable.tsx';
 import { OrderStrip } from './OrderStrip.tsx';
+import { PlayTable } from './PlayTable.tsx';
 import { SchoolTable } from './SchoolTable.tsx';
 import './technique.css';
 
 const TABLES = [
   ['lines', 'Lines'],
   ['schools', 'Schools'],
+  ['play', 'Play'],
 ] as const;
 type TableKey = (typeof TABLES)[number][0];
 
@@ -81,7 +83,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
   const circle = circleSentence(lines, takeoff);
   return (
     <>
-      <main className="middle" aria-label="Technique">
+      <main className={table === 'play' ? 'middle playing' : 'middle'} aria-label="Technique">
         <OrderStrip
           lines={lines}
           pins={state.shown.orders[takeoff.room.id] ?? []}
@@ -134,7 +136,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
               system={system}
             />
           )}
-          aside={<Aside lines={lines} view={view} />}
+          aside={table === 'play' ? null : <Aside lines={lines} view={view} />}
         />
         <div className="entry-panel">
           <div className="panel-head">
@@ -146,6 +148,8 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
           <div className="scroll" key={table} tabIndex={0} role="region" aria-label="Lines of the room">
             {table === 'lines' ? (
               <LineTable view={view} takeoff={takeoff} lines={lines} chosen={picked} onPick={onPick} />
+            ) : table === 'play' ? (
+              view.specified && <PlayTable key={view.specified.surface.id} view={view} specified={view.specified} />
             ) : (
               <SchoolTable view={view} lines={lines} schools={schools} />
             )}
