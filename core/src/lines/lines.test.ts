@@ -27,7 +27,7 @@ const arcsOf = (n: number) =>
         .filter(([a, b]) => a !== b)
         .map(([a, b]): Arc => ({ before: Math.min(a, b), after: Math.max(a, b), because: none })),
     );
-const room = fc.integer({ min: 2, max: 7 }).chain((n) => fc.tuple(costsOf(n), arcsOf(n)));
+const room = fc.integer({ min: 2, max: 8 }).chain((n) => fc.tuple(costsOf(n), arcsOf(n)));
 function permutations(list: readonly number[]): number[][] {
   if (list.length < 2) return [[...list]];
   return list.flatMap((one) => permutations(list.filter((x) => x !== one)).map((rest) => [one, ...rest]));
@@ -36,7 +36,7 @@ const keeps = (order: readonly number[], arcs: readonly Arc[]) =>
   arcs.every(({ before, after }) => order.indexOf(before) < order.indexOf(after));
 
 describe('the least-cost acyclic order', () => {
-  test('is that of every permutation tried (up to 7 finishes, with arcs that must be kept)', () => {
+  test('is that of every permutation tried (up to 8 finishes, with arcs that must be kept)', () => {
     fc.assert(
       fc.property(room, ([costs, arcs]) => {
         const { order, cost, gap } = cheapestOrder(costs, arcs);
@@ -45,7 +45,7 @@ describe('the least-cost acyclic order', () => {
         expect([...order].sort((a, b) => a - b)).toEqual(costs.map((_, i) => i));
         expect([cost, gap]).toEqual([Math.min(...all.map((p) => costOf(costs, p))), 0]);
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
   // linear ordering as 0/1 variables with every triangle forbidden to turn in a circle; HiGHS, a general MILP solver
