@@ -10,7 +10,7 @@ import type { Minutes, Money } from '../units/si.ts';
 import { because, type Reason } from '../words/reasons.ts';
 import { accentOf, finishesOf, type Accent, type RoomFinish } from './finishes.ts';
 import { linesIn, type Line } from './line.ts';
-import { methodsFor, optionOf, staysOf, type Lining, type Option } from './methods.ts';
+import { methodsFor, optionOf, staysOf, type Kept, type Lining, type Option } from './methods.ts';
 import { cheapestOrder, circleOf, type Arc } from './order.ts';
 import { schoolOf, type Demand, type School } from './schools.ts';
 
@@ -123,8 +123,9 @@ function optionsOf(job: Lining, line: Line, first: 0 | 1, school: School, perMin
   const asked: LineMethod | undefined = line.said.method ?? school.methodOf(there, cut, line);
   // a rule for all of a kind, or a pin of another day, holds only where it can be done
   const methods = asked !== undefined && possible.includes(asked) ? [asked] : possible;
+  const kept: Kept = new Map();
   return methods
-    .map((method) => optionOf(job, line, { first, method, stays: staysOf(line, method, there) }, perMinute))
+    .map((method) => optionOf(kept, job, line, { first, method, stays: staysOf(line, method, there) }, perMinute))
     .sort((a, b) => a.cost - b.cost);
 }
 

@@ -161,26 +161,41 @@ const CARE = {
 } as const satisfies Record<LineMethod, Parameters<typeof setting>[1] | null>;
 
 /** All that a way of making a line takes, coat by coat. */
-function stepsOf(job: Lining, line: Line, { first: i, method, stays }: Way, slower: readonly Slower[]): LineStep[] {
+function stepsOf(
+  kept: Kept,
+  job: Lining,
+  line: Line,
+  { first: i, method, stays }: Way,
+  slower: readonly Slower[],
+): LineStep[] {
   const [first, cut] = [line.sides[i], line.sides[1 - i] as Side];
   if (line.kind === 'baseboard-floor' || FLOORS.has(line.kind))
     return [
-      ...cutSteps(job, line, { first, cut, method, stays, slower }),
-      ...(method === 'shield' ? [lineStep(job, line, 'card', cut, 0)] : []),
+      ...cutSteps(kept, job, line, { first, cut, method, stays, slower }),
+      ...(method === 'shield' ? [lineStep(kept, job, line, 'card', cut, 0)] : []),
     ];
   return [
-    ...lapSteps(job, line, first, cut, method),
+    ...lapSteps(kept, job, line, first, cut, method),
     ...(SPATTERED.has(line.kind) && cut.s && !isTrim(cut) && !line.hidden
-      ? [lineStep(job, line, 'spatter', cut, 1)]
+      ? [lineStep(kept, job, line, 'spatter', cut, 1)]
       : []),
-    ...tapeSteps(job, line, first, cut, method, stays),
-    ...cutSteps(job, line, { first, cut, method, stays, slower }),
+    ...tapeSteps(kept, job, line, first, cut, method, stays),
+    ...cutSteps(kept, job, line, { first, cut, method, stays, slower }),
   ];
 }
 
 const counted = (n: number): number[] => Array.from({ length: n }, (_, i) => i + 1);
 
+/** Steps of a line one way round: ways of making it share most of them. */
+export type Kept = Map<string, LineStep>;
+function keep(kept: Kept, key: string, make: () => LineStep): LineStep {
+  const found = kept.get(key) ?? make();
+  kept.set(key, found);
+  return found;
+}
+
 function paintStep(
+  kept: Kept,
   job: Lining,
   line: Line,
   kind: OperationKind,
@@ -189,22 +204,18 @@ function paintStep(
   factors: readonly Factor[],
   pace: Amount['pace'] | null = null,
 ): LineStep {
-  const s = on.s as Specified;
-  const amounts: Amount[] = [{ name: 'line', quantity: line.length, ...(pace ? { pace } : {}) }];
-  const all = [...coatFactors(job, s, kind, coat), ...factors];
-  const overhead = s.surface.kind === 'ceiling';
-  return {
-    kind,
-    on,
-    coat,
-    amounts,
-    overhead,
-    factors: all,
-    minutes: minutesOf(job, kind, amounts, { overhead, factors: all }),
-  };
+  return keep(kept, `${kind}${coat}${pace ?? ''} ${factors.map((f) => f.name as string).join()}`, () => {
+    const s = on.s as Specified;
+    const amounts: Amount[] = [{ name: 'line', quantity: line.length, ...(pace ? { pace } : {}) }];
+    const all = [...coatFactors(job, s, kind, coat), ...factors];
+    const overhead = s.surface.kind === 'ceiling';
+    const minutes = minutesOf(job, kind, amounts, { overhead, factors: all });
+    return { kind, on, coat, amounts, overhead, factors: all, minutes };
+  });
 }
 
 function lineStep(
+  kept: Kept,
   job: Lining,
   line: Line,
   kind: OperationKind,
@@ -212,19 +223,21 @@ function lineStep(
   coat: number,
   factors: readonly Factor[] = [],
 ): LineStep {
-  const amounts: Amount[] = [{ name: 'line', quantity: line.length }];
-  return { kind, on, coat, amounts, overhead: false, factors, minutes: minutesOf(job, kind, amounts, { factors }) };
+  return keep(kept, `${kind}${coat}`, () => {
+    const amounts: Amount[] = [{ name: 'line', quantity: line.length }];
+    return { kind, on, coat, amounts, overhead: false, factors, minutes: minutesOf(job, kind, amounts, { factors }) };
+  });
 }
 
 /** What is laid first goes over the line, and need not be neat: trim is brushed over its edge as it is brushed anyway. */
-function lapSteps(job: Lining, line: Line, first: Side, cut: Side, method: LineMethod): LineStep[] {
+function lapSteps(kept: Kept, job: Lining, line: Line, first: Side, cut: Side, method: LineMethod): LineStep[] {
   if (!first.s || isTrim(first)) return [];
   const rough: Factor[] = line.hidden ? [{ name: 'hidden later', value: setting(job, 'line.hidden') }] : [];
   const pace = method === 'wrap' ? 'pace.wrap' : null;
   // nothing to lap onto: it is cut to
   return cut.s === null
     ? []
-    : counted(cutsOf(first)).map((coat) => paintStep(job, line, 'lap', first, coat, rough, pace));
+    : counted(cutsOf(first)).map((coat) => paintStep(kept, job, line, 'lap', first, coat, rough, pace));
 }
 
 /** Earlier coats stop short of the line, or inside one that was taped; the last is cut to it. */
@@ -235,7 +248,12 @@ interface Cutting {
   readonly stays: TapeStay | null;
   readonly slower: readonly Slower[];
 }
-function cutSteps(job: Lining, line: Line, { first, cut, method, stays, slower: rows }: Cutting): LineStep[] {
+function cutSteps(
+  kept: Kept,
+  job: Lining,
+  line: Line,
+  { first, cut, method, stays, slower: rows }: Cutting,
+): LineStep[] {
   if (!cut.s) return [];
   const cuts = cutsOf(cut);
   const care = CARE[method];
@@ -253,12 +271,13 @@ function cutSteps(job: Lining, line: Line, { first, cut, method, stays, slower: 
   // trim is brushed along its edges anyway: only the careful one is work of its own
   if (isTrim(cut)) {
     if (line.hidden || !first.s) return [];
-    return [paintStep(job, line, 'trim-edge', cut, cuts, factorsFor(cuts))];
+    return [paintStep(kept, job, line, 'trim-edge', cut, cuts, factorsFor(cuts))];
   }
-  return counted(cuts).map((coat) => paintStep(job, line, 'cut', cut, coat, factorsFor(coat)));
+  return counted(cuts).map((coat) => paintStep(kept, job, line, 'cut', cut, coat, factorsFor(coat)));
 }
 
 function tapeSteps(
+  kept: Kept,
   job: Lining,
   line: Line,
   first: Side,
@@ -272,9 +291,9 @@ function tapeSteps(
   const scored = job.practice.pull === 'dry' ? [{ name: 'scored', value: setting(job, 'line.scored') }] : [];
   const edge = method === 'tape' ? null : method === 'tape-sealed' ? 'seal-tape' : 'caulk-tape';
   return [
-    lineStep(job, line, 'mask', cut, coat),
-    ...(edge ? [lineStep(job, line, edge, cut, coat)] : []),
-    lineStep(job, line, 'unmask', cut, off, scored),
+    lineStep(kept, job, line, 'mask', cut, coat),
+    ...(edge ? [lineStep(kept, job, line, edge, cut, coat)] : []),
+    lineStep(kept, job, line, 'unmask', cut, off, scored),
   ];
 }
 
@@ -322,15 +341,26 @@ function spoiltBy(
   return line.length * share * setting(job, 'spoil.minutes');
 }
 
-export function optionOf(job: Lining, line: Line, way: Way, perMinute: Money): Option {
+export function optionOf(kept: Kept, job: Lining, line: Line, way: Way, perMinute: Money): Option {
   const [first, cut] = [line.sides[way.first], line.sides[1 - way.first] as Side];
   const slower = slowerOf(job, line, first, cut, way.method);
-  const steps = stepsOf(job, line, way, slower);
+  const steps = stepsOf(kept, job, line, way, slower);
   const minutes = steps.reduce((sum, step) => sum + step.minutes.value, 0);
   const spoilt = spoiltBy(job, line, { first, cut, method: way.method, slower });
   const tape = way.stays ? tapeOf(line.length, isRough(first.s) || isRough(cut.s)) : null;
   const bead = way.method === 'tape-caulked' ? line.length * metreOf(job, 'caulk') : 0;
   const material = (tape ? tape.length * metreOf(job, tape.item) : 0) + bead;
   const because = slower.map(({ reason }) => reason);
-  return { ...way, steps, minutes, spoilt, tape, cost: (minutes + spoilt) * perMinute + material, because };
+  // member by member: a spread takes longer than all else here
+  return {
+    first: way.first,
+    method: way.method,
+    stays: way.stays,
+    steps,
+    minutes,
+    spoilt,
+    tape,
+    cost: (minutes + spoilt) * perMinute + material,
+    because,
+  };
 }
