@@ -1,7 +1,6 @@
 import type { Id, SurfaceId } from '../job/table.ts';
 import type { Practice } from '../job/paints.ts';
 import type { LineMethod } from '../job/vocabulary.ts';
-import type { Meeting } from '../measure/meetings.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { hourlyOf } from '../paces/prices.ts';
 import type { Specified } from '../specify/specify.ts';
@@ -9,7 +8,7 @@ import { remember } from '../units/remember.ts';
 import type { Minutes, Money } from '../units/si.ts';
 import { because, type Reason } from '../words/reasons.ts';
 import { accentOf, finishesOf, type Accent, type RoomFinish } from './finishes.ts';
-import { linesIn, type Line } from './line.ts';
+import { linesIn, type Line, type Side } from './line.ts';
 import { methodsFor, optionOf, staysOf, type Kept, type Lining, type Option } from './methods.ts';
 import { cheapestOrder, circleOf, type Arc } from './order.ts';
 import { schoolOf, type Demand, type School } from './schools.ts';
@@ -86,9 +85,10 @@ function solve(job: Lining, takeoff: RoomTakeoff, surfaces: readonly Specified[]
   const place = new Map(finishes.map(({ id }, i) => [id, i]));
   const perMinute = hourlyOf(job) / 60;
   const open = linesIn(job, takeoff, byId).map((line): Open => {
-    const ways = ([0, 1] as const).map((first) => optionsOf(job, line, first, school, perMinute));
-    const between = line.sides.map(({ finish }) => (finish === null ? null : (place.get(finish) ?? null)));
-    return { line, ways: ways as unknown as Open['ways'], between: between as unknown as Open['between'] };
+    const around = (first: 0 | 1) => optionsOf(job, line, first, school, perMinute);
+    const placeOf = ({ finish }: Side) => (finish === null ? null : (place.get(finish) ?? null));
+    const [a, b] = line.sides;
+    return { line, ways: [around(0), around(1)], between: [placeOf(a), placeOf(b)] };
   });
   const { arcs, circle, lost } = bondsOf(job, takeoff.room.id, finishes, open, school);
   const { order, gap } = cheapestOrder(costsOf(finishes.length, open), arcs);
@@ -204,12 +204,6 @@ function reasonsOf(
     if (!chosen.because.includes(reason)) reasons.push(because('line.other-way', { reason }));
   return reasons;
 }
-
-/** Meetings of a room that are no lines: both sides get the same, or neither is painted. */
-export const isLineOf = ({ lines }: RoomLines): ((meeting: Meeting) => boolean) => {
-  const ids = new Set(lines.map(({ line }) => line.id));
-  return ({ id }) => ids.has(id);
-};
 
 /** A school of the order of finishes with what its lines cost; `set`: null asks for none. */
 export interface SchoolOrder {

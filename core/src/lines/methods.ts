@@ -169,7 +169,7 @@ function stepsOf(
   slower: readonly Slower[],
 ): LineStep[] {
   const [first, cut] = [line.sides[i], line.sides[1 - i] as Side];
-  if (line.kind === 'baseboard-floor' || FLOORS.has(line.kind))
+  if (FLOORS.has(line.kind))
     return [
       ...cutSteps(kept, job, line, { first, cut, method, stays, slower }),
       ...(method === 'shield' ? [lineStep(kept, job, line, 'card', cut, 0)] : []),

@@ -16,13 +16,12 @@ import { gritsFor } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
-import { groupBy } from '../units/group.ts';
 import { INCH, type Metres, type Money } from '../units/si.ts';
 import { compute, given, unopened, type Dimension, type Working } from '../units/working.ts';
 import { phrase, type Word } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { HOLES, THE, TRIM } from '../words/terms.ts';
-import { roomLines } from '../work/operations.ts';
+import type { RoomLines } from '../lines/lines.ts';
 import type { PaintLine } from './paint.ts';
 
 /** Where in a shop it stands: the order of the shopping list. */
@@ -93,10 +92,12 @@ export interface MaterialSize {
 /** An inch is enough on an edge [common practice, no source]. */
 const EDGE: MaterialSize = { width: INCH };
 export interface MaterialQuestion {
-  readonly job: Pick<Job, 'settings' | 'practice' | 'crew' | 'lines' | 'orders' | 'owned' | 'prices' | 'region'>;
+  readonly job: Pick<Job, 'settings' | 'practice' | 'crew' | 'owned' | 'prices' | 'region'>;
   readonly takeoffs: readonly RoomTakeoff[];
   readonly surfaces: readonly Specified[];
   readonly paints: readonly PaintLine[];
+  /** How the lines of each room are made. */
+  readonly lines: readonly RoomLines[];
   /** Working days the job takes. */
   readonly days: number;
 }
@@ -152,11 +153,10 @@ const per = (job: Pick<Job, 'settings'>, name: Word, total: Working, key: Defaul
   );
 };
 
-function masking({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
+function masking({ job, takeoffs, surfaces, lines }: MaterialQuestion): Need[] {
   const present = new Set(surfaces.map((s) => s.surface.room));
   const rooms = takeoffs.filter((t) => present.has(t.room.id));
-  const inRoom = groupBy(surfaces, (s) => s.surface.room);
-  const made = rooms.map((t) => ({ name: t.room.name, lines: roomLines(job, t, inRoom.get(t.room.id) ?? []).lines }));
+  const made = rooms.map((t) => ({ name: t.room.name, lines: lines.find((l) => l.room === t.room.id)?.lines ?? [] }));
   const lined = (item: Tape['item']) =>
     sum(
       'lines taped',

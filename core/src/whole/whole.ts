@@ -120,7 +120,14 @@ export interface JobOrder {
 /** What to buy and what it costs, for the days of a plan. */
 export function orderOf(job: WholeInput, days: WorkDays): JobOrder {
   const labour = priceLabour(job, operations(job), days);
-  const question = { job, takeoffs: takeoffs(job), surfaces: painted(job), paints: paints(job), days: days.days };
+  const question = {
+    job,
+    takeoffs: takeoffs(job),
+    surfaces: painted(job),
+    paints: paints(job),
+    lines: lines(job).map(({ made }) => made),
+    days: days.days,
+  };
   const materials = orderMaterials(question);
   const costs = {
     paint: paints(job).reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
