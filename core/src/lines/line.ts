@@ -94,4 +94,4 @@ export function offEnd({ crew }: Pick<Job, 'crew'>): 'left' | 'right' | null {
   return hands.has('right') ? 'left' : 'right';
 }
 
-export const isTrim = ({ s }: Side): boolean => s !== null && familyOf(s.surface.kind) === 'trim';
+export const isTrim = ({ s }: Pick<Side, 's'>): boolean => s !== null && familyOf(s.surface.kind) === 'trim';

@@ -4,6 +4,7 @@ import highsLoader from 'highs';
 import { readAny } from '../exchange/read.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
+import { hourlyOf } from '../paces/prices.ts';
 import { FOOT } from '../units/si.ts';
 import { said } from '../units/word.ts';
 import { orderedByMilp } from '../testing/linear-order.ts';
@@ -11,6 +12,7 @@ import { wholeOf } from '../whole/whole.ts';
 import { roomLines } from '../work/operations.ts';
 import { linesIn } from './line.ts';
 import { schoolOrders, type MadeLine } from './lines.ts';
+import { optionOf, stepsOf } from './methods.ts';
 import { cheapestOrder, circleOf, costOf, type Arc } from './order.ts';
 import { circleSentence, lineSentence } from './say.ts';
 
@@ -161,12 +163,19 @@ describe('lines of a room', () => {
     for (const school of schools) expect(school.cost).toBeGreaterThanOrEqual((free?.cost ?? 0) - 1e-6);
     expect(schools.map((s) => s.school)).toContain('accent-laps-out');
   });
-  test('minutes of an option are those of its steps; a line’s operations are the steps of the way that was taken', () => {
+  test('ways worked out for a metre and shared are those of the line itself; a line’s operations are the steps of the way that was taken', () => {
     const { job, lines } = made(...deep, line('corner', { method: 'tape-sealed' }));
     const { operations } = wholeOf(job);
     for (const { line: l, options, chosen } of lines.lines) {
-      for (const option of options)
-        expect(option.steps.reduce((sum, s) => sum + s.minutes.value, 0)).toBeCloseTo(option.minutes, 9);
+      for (const { minutes, spoilt, cost, tape, ...way } of options) {
+        const own = optionOf(job, l, way, hourlyOf(job) / 60);
+        expect([own.minutes - minutes, own.spoilt - spoilt, own.cost - cost].every((d) => Math.abs(d) < 1e-9)).toBe(
+          true,
+        );
+        expect([own.tape, own.because]).toEqual([tape, way.because]);
+        const steps = stepsOf(job, l, way);
+        expect(steps.reduce((sum, s) => sum + s.minutes.value, 0)).toBeCloseTo(minutes, 9);
+      }
       const own = operations.filter((op) => op.line === l.id);
       expect(own.reduce((sum, op) => sum + op.minutes.value, 0)).toBeCloseTo(chosen.minutes, 9);
     }
@@ -265,7 +274,7 @@ describe('how a line is made [common practice, no source]', () => {
     const m = made(practice({ trimOrder: 'trim-first' }));
     const floor = between(m, 'baseboard-floor', `${id}/baseboard`);
     expect(floor.chosen.method).toBe('shield');
-    const kinds = between(m, 'wall-baseboard', field(0)).chosen.steps.map((s) => s.kind);
+    const kinds = between(m, 'wall-baseboard', field(0)).steps.map((s) => s.kind);
     expect(kinds).toContain('spatter');
     expect(kinds).not.toContain('seal-tape');
   });
@@ -276,16 +285,16 @@ describe('how a line is made [common practice, no source]', () => {
   });
   test('burnished tape is for a first coat, and later ones are cut inside it; sealed tape lies for the last; one can be told otherwise', () => {
     const taped = (method: 'tape' | 'tape-sealed', stays?: 'all') =>
-      corner(line('corner', { method, ...(stays ? { stays } : {}) })).chosen;
-    const factors = (o: MadeLine['chosen']) =>
+      corner(line('corner', { method, ...(stays ? { stays } : {}) }));
+    const factors = (o: MadeLine) =>
       o.steps
         .filter((s) => s.kind === 'cut')
         .map((s) => s.factors.map((f) => f.name).filter((n) => n !== 'a later coat'));
-    expect([taped('tape').stays, factors(taped('tape'))]).toEqual([
+    expect([taped('tape').chosen.stays, factors(taped('tape'))]).toEqual([
       'first',
       [['against tape'], ['inside the taped line']],
     ]);
-    expect([taped('tape-sealed').stays, factors(taped('tape-sealed'))]).toEqual([
+    expect([taped('tape-sealed').chosen.stays, factors(taped('tape-sealed'))]).toEqual([
       'last',
       [['stops short of the line'], ['against tape']],
     ]);

@@ -1,17 +1,16 @@
 import type { Id, SurfaceId } from '../job/table.ts';
 import type { Practice } from '../job/paints.ts';
-import type { LineMethod } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import { hourlyOf } from '../paces/prices.ts';
 import type { Specified } from '../specify/specify.ts';
 import { remember } from '../units/remember.ts';
 import type { Minutes, Money } from '../units/si.ts';
 import { because, type Reason } from '../words/reasons.ts';
 import { accentOf, finishesOf, type Accent, type RoomFinish } from './finishes.ts';
 import { linesIn, type Line, type Side } from './line.ts';
-import { methodsFor, optionOf, staysOf, type Kept, type Lining, type Option } from './methods.ts';
+import { stepsOf, type LineStep, type Lining, type Option } from './methods.ts';
 import { cheapestOrder, circleOf, type Arc } from './order.ts';
 import { schoolOf, type Demand, type School } from './schools.ts';
+import { waysOf } from './ways.ts';
 
 /** What was said, by the user or a school, that one finish comes before another. */
 export type Bond =
@@ -25,6 +24,8 @@ export interface MadeLine {
   /** Cheapest first; those the other way round with them. */
   readonly options: readonly Option[];
   readonly chosen: Option;
+  /** The work of the way that is taken. */
+  readonly steps: readonly LineStep[];
   readonly because: readonly Reason[];
   readonly pinned: boolean;
 }
@@ -83,12 +84,14 @@ function solve(job: Lining, takeoff: RoomTakeoff, surfaces: readonly Specified[]
   const accent = accentOf(takeoff.room, finishes);
   const school = schoolOf(job.practice, finishes, accent);
   const place = new Map(finishes.map(({ id }, i) => [id, i]));
-  const perMinute = hourlyOf(job) / 60;
   const open = linesIn(job, takeoff, byId).map((line): Open => {
-    const around = (first: 0 | 1) => optionsOf(job, line, first, school, perMinute);
     const placeOf = ({ finish }: Side) => (finish === null ? null : (place.get(finish) ?? null));
     const [a, b] = line.sides;
-    return { line, ways: [around(0), around(1)], between: [placeOf(a), placeOf(b)] };
+    return {
+      line,
+      ways: [waysOf(job, line, 0, school), waysOf(job, line, 1, school)],
+      between: [placeOf(a), placeOf(b)],
+    };
   });
   const { arcs, circle, lost } = bondsOf(job, takeoff.room.id, finishes, open, school);
   const { order, gap } = cheapestOrder(costsOf(finishes.length, open), arcs);
@@ -99,7 +102,8 @@ function solve(job: Lining, takeoff: RoomTakeoff, surfaces: readonly Specified[]
     const options = [...ways[0], ...ways[1]].sort((p, q) => p.cost - q.cost);
     const other = ways[1 - first]?.[0] ?? null;
     const pinned = line.said.first !== undefined || line.said.method !== undefined || line.said.stays !== undefined;
-    return { line, options, chosen, pinned, because: reasonsOf(line, chosen, other, arcs, a, b, pinned) };
+    const because = reasonsOf(line, chosen, other, arcs, a, b, pinned);
+    return { line, options, chosen, steps: stepsOf(job, line, chosen), pinned, because };
   });
   return {
     room: takeoff.room.id,
@@ -113,20 +117,6 @@ function solve(job: Lining, takeoff: RoomTakeoff, surfaces: readonly Specified[]
     circle,
     lost,
   };
-}
-
-/** Every way of making a line with one side first; none where that side is painted and the other is not there to be cut. */
-function optionsOf(job: Lining, line: Line, first: 0 | 1, school: School, perMinute: Money): Option[] {
-  const [there, cut] = first === 0 ? line.sides : ([line.sides[1], line.sides[0]] as const);
-  if (!cut.s) return [];
-  const possible = methodsFor(job, line, there, cut);
-  const asked: LineMethod | undefined = line.said.method ?? school.methodOf(there, cut, line);
-  // a rule for all of a kind, or a pin of another day, holds only where it can be done
-  const methods = asked !== undefined && possible.includes(asked) ? [asked] : possible;
-  const kept: Kept = new Map();
-  return methods
-    .map((method) => optionOf(kept, job, line, { first, method, stays: staysOf(line, method, there) }, perMinute))
-    .sort((a, b) => a.cost - b.cost);
 }
 
 /** What all lines between two finishes cost, each by its cheapest method, where the row comes before the column. */

@@ -44,7 +44,7 @@ const isStucco = ({ s }: Side): boolean => s?.survey.texture === 'deep-stucco' |
 /** CIE L* below which a colour is deep, and the step that makes another light beside it [starting judgement]. */
 const DEEP = 45;
 const STEP = 25;
-const lightnessOf = remember((colour: Colour): number => labOf(colour.hex).l);
+export const lightnessOf = remember((colour: Colour): number => labOf(colour.hex).l);
 const lightness = ({ s }: Side): number => (s ? lightnessOf(s.colour) : 100);
 /** What is cut in light over deep: its band has more to hide. */
 const isLightOverDeep = (cut: Side, first: Side): boolean =>
@@ -91,8 +91,8 @@ export function staysOf(line: Line, method: LineMethod, first: Side): TapeStay |
 }
 
 /** Coats that a side is cut with. */
-export const cutsOf = ({ s }: Side): number =>
-  s ? (isTrim({ s } as Side) ? effective(s.system.coats) : cutCoatsOf(s)) : 0;
+export const cutsOf = ({ s }: Pick<Side, 's'>): number =>
+  s ? (isTrim({ s }) ? effective(s.system.coats) : cutCoatsOf(s)) : 0;
 
 /** Reasons that make a cut slower or surer to fail, each with its setting. */
 interface Slower {
@@ -161,41 +161,27 @@ const CARE = {
 } as const satisfies Record<LineMethod, Parameters<typeof setting>[1] | null>;
 
 /** All that a way of making a line takes, coat by coat. */
-function stepsOf(
-  kept: Kept,
-  job: Lining,
-  line: Line,
-  { first: i, method, stays }: Way,
-  slower: readonly Slower[],
-): LineStep[] {
+export function stepsOf(job: Lining, line: Line, { first: i, method, stays }: Way): LineStep[] {
   const [first, cut] = [line.sides[i], line.sides[1 - i] as Side];
+  const slower = slowerOf(job, line, first, cut, method);
   if (FLOORS.has(line.kind))
     return [
-      ...cutSteps(kept, job, line, { first, cut, method, stays, slower }),
-      ...(method === 'shield' ? [lineStep(kept, job, line, 'card', cut, 0)] : []),
+      ...cutSteps(job, line, { first, cut, method, stays, slower }),
+      ...(method === 'shield' ? [lineStep(job, line, 'card', cut, 0)] : []),
     ];
   return [
-    ...lapSteps(kept, job, line, first, cut, method),
+    ...lapSteps(job, line, first, cut, method),
     ...(SPATTERED.has(line.kind) && cut.s && !isTrim(cut) && !line.hidden
-      ? [lineStep(kept, job, line, 'spatter', cut, 1)]
+      ? [lineStep(job, line, 'spatter', cut, 1)]
       : []),
-    ...tapeSteps(kept, job, line, first, cut, method, stays),
-    ...cutSteps(kept, job, line, { first, cut, method, stays, slower }),
+    ...tapeSteps(job, line, first, cut, method, stays),
+    ...cutSteps(job, line, { first, cut, method, stays, slower }),
   ];
 }
 
 const counted = (n: number): number[] => Array.from({ length: n }, (_, i) => i + 1);
 
-/** Steps of a line one way round: ways of making it share most of them. */
-export type Kept = Map<string, LineStep>;
-function keep(kept: Kept, key: string, make: () => LineStep): LineStep {
-  const found = kept.get(key) ?? make();
-  kept.set(key, found);
-  return found;
-}
-
 function paintStep(
-  kept: Kept,
   job: Lining,
   line: Line,
   kind: OperationKind,
@@ -204,18 +190,15 @@ function paintStep(
   factors: readonly Factor[],
   pace: Amount['pace'] | null = null,
 ): LineStep {
-  return keep(kept, `${kind}${coat}${pace ?? ''} ${factors.map((f) => f.name as string).join()}`, () => {
-    const s = on.s as Specified;
-    const amounts: Amount[] = [{ name: 'line', quantity: line.length, ...(pace ? { pace } : {}) }];
-    const all = [...coatFactors(job, s, kind, coat), ...factors];
-    const overhead = s.surface.kind === 'ceiling';
-    const minutes = minutesOf(job, kind, amounts, { overhead, factors: all });
-    return { kind, on, coat, amounts, overhead, factors: all, minutes };
-  });
+  const s = on.s as Specified;
+  const amounts: Amount[] = [{ name: 'line', quantity: line.length, ...(pace ? { pace } : {}) }];
+  const all = [...coatFactors(job, s, kind, coat), ...factors];
+  const overhead = s.surface.kind === 'ceiling';
+  const minutes = minutesOf(job, kind, amounts, { overhead, factors: all });
+  return { kind, on, coat, amounts, overhead, factors: all, minutes };
 }
 
 function lineStep(
-  kept: Kept,
   job: Lining,
   line: Line,
   kind: OperationKind,
@@ -223,21 +206,19 @@ function lineStep(
   coat: number,
   factors: readonly Factor[] = [],
 ): LineStep {
-  return keep(kept, `${kind}${coat}`, () => {
-    const amounts: Amount[] = [{ name: 'line', quantity: line.length }];
-    return { kind, on, coat, amounts, overhead: false, factors, minutes: minutesOf(job, kind, amounts, { factors }) };
-  });
+  const amounts: Amount[] = [{ name: 'line', quantity: line.length }];
+  return { kind, on, coat, amounts, overhead: false, factors, minutes: minutesOf(job, kind, amounts, { factors }) };
 }
 
 /** What is laid first goes over the line, and need not be neat: trim is brushed over its edge as it is brushed anyway. */
-function lapSteps(kept: Kept, job: Lining, line: Line, first: Side, cut: Side, method: LineMethod): LineStep[] {
+function lapSteps(job: Lining, line: Line, first: Side, cut: Side, method: LineMethod): LineStep[] {
   if (!first.s || isTrim(first)) return [];
   const rough: Factor[] = line.hidden ? [{ name: 'hidden later', value: setting(job, 'line.hidden') }] : [];
   const pace = method === 'wrap' ? 'pace.wrap' : null;
   // nothing to lap onto: it is cut to
   return cut.s === null
     ? []
-    : counted(cutsOf(first)).map((coat) => paintStep(kept, job, line, 'lap', first, coat, rough, pace));
+    : counted(cutsOf(first)).map((coat) => paintStep(job, line, 'lap', first, coat, rough, pace));
 }
 
 /** Earlier coats stop short of the line, or inside one that was taped; the last is cut to it. */
@@ -248,12 +229,7 @@ interface Cutting {
   readonly stays: TapeStay | null;
   readonly slower: readonly Slower[];
 }
-function cutSteps(
-  kept: Kept,
-  job: Lining,
-  line: Line,
-  { first, cut, method, stays, slower: rows }: Cutting,
-): LineStep[] {
+function cutSteps(job: Lining, line: Line, { first, cut, method, stays, slower: rows }: Cutting): LineStep[] {
   if (!cut.s) return [];
   const cuts = cutsOf(cut);
   const care = CARE[method];
@@ -271,13 +247,12 @@ function cutSteps(
   // trim is brushed along its edges anyway: only the careful one is work of its own
   if (isTrim(cut)) {
     if (line.hidden || !first.s) return [];
-    return [paintStep(kept, job, line, 'trim-edge', cut, cuts, factorsFor(cuts))];
+    return [paintStep(job, line, 'trim-edge', cut, cuts, factorsFor(cuts))];
   }
-  return counted(cuts).map((coat) => paintStep(kept, job, line, 'cut', cut, coat, factorsFor(coat)));
+  return counted(cuts).map((coat) => paintStep(job, line, 'cut', cut, coat, factorsFor(coat)));
 }
 
 function tapeSteps(
-  kept: Kept,
   job: Lining,
   line: Line,
   first: Side,
@@ -291,15 +266,14 @@ function tapeSteps(
   const scored = job.practice.pull === 'dry' ? [{ name: 'scored', value: setting(job, 'line.scored') }] : [];
   const edge = method === 'tape' ? null : method === 'tape-sealed' ? 'seal-tape' : 'caulk-tape';
   return [
-    lineStep(kept, job, line, 'mask', cut, coat),
-    ...(edge ? [lineStep(kept, job, line, edge, cut, coat)] : []),
-    lineStep(kept, job, line, 'unmask', cut, off, scored),
+    lineStep(job, line, 'mask', cut, coat),
+    ...(edge ? [lineStep(job, line, edge, cut, coat)] : []),
+    lineStep(job, line, 'unmask', cut, off, scored),
   ];
 }
 
 /** A way of making a line with all it costs, in minor units: work, tape, and what is likely to be put right. */
 export interface Option extends Way {
-  readonly steps: readonly LineStep[];
   readonly minutes: Minutes;
   /** Metres likely to be put right, and what that takes. */
   readonly spoilt: Minutes;
@@ -341,26 +315,20 @@ function spoiltBy(
   return line.length * share * setting(job, 'spoil.minutes');
 }
 
-export function optionOf(kept: Kept, job: Lining, line: Line, way: Way, perMinute: Money): Option {
+export function optionOf(job: Lining, line: Line, way: Way, perMinute: Money): Option {
   const [first, cut] = [line.sides[way.first], line.sides[1 - way.first] as Side];
   const slower = slowerOf(job, line, first, cut, way.method);
-  const steps = stepsOf(kept, job, line, way, slower);
-  const minutes = steps.reduce((sum, step) => sum + step.minutes.value, 0);
+  const minutes = stepsOf(job, line, way).reduce((sum, step) => sum + step.minutes.value, 0);
   const spoilt = spoiltBy(job, line, { first, cut, method: way.method, slower });
   const tape = way.stays ? tapeOf(line.length, isRough(first.s) || isRough(cut.s)) : null;
   const bead = way.method === 'tape-caulked' ? line.length * metreOf(job, 'caulk') : 0;
   const material = (tape ? tape.length * metreOf(job, tape.item) : 0) + bead;
-  const because = slower.map(({ reason }) => reason);
-  // member by member: a spread takes longer than all else here
   return {
-    first: way.first,
-    method: way.method,
-    stays: way.stays,
-    steps,
+    ...way,
     minutes,
     spoilt,
     tape,
     cost: (minutes + spoilt) * perMinute + material,
-    because,
+    because: slower.map(({ reason }) => reason),
   };
 }

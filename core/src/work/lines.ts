@@ -56,11 +56,11 @@ export interface Lining {
 /** What the lines of a room ask of each of its surfaces. */
 export function stepsBySurface({ lines }: RoomLines): ReadonlyMap<SurfaceId, readonly Lining[]> {
   const steps = new Map<SurfaceId, Lining[]>();
-  for (const { line, chosen } of lines)
-    for (const step of chosen.steps) {
-      const own = steps.get(step.on.id);
+  for (const { line, chosen, steps: own } of lines)
+    for (const step of own) {
+      const before = steps.get(step.on.id);
       const entry: Lining = { line: line.id, against: line.sides[chosen.first].id, step };
-      if (own) own.push(entry);
+      if (before) before.push(entry);
       else steps.set(step.on.id, [entry]);
     }
   return steps;
