@@ -10,7 +10,7 @@ import { linesIn, type Line, type Side } from './line.ts';
 import { stepsOf, type LineStep, type Lining, type Option } from './methods.ts';
 import { cheapestOrder, circleOf, type Arc } from './order.ts';
 import { schoolOf, type Demand, type School } from './schools.ts';
-import { waysOf } from './ways.ts';
+import { atLength, waysOf } from './ways.ts';
 
 /** What was said, by the user or a school, that one finish comes before another. */
 export type Bond =
@@ -51,7 +51,7 @@ export interface RoomLines {
 /** A line with its options both ways, before the order is known. */
 interface Open {
   readonly line: Line;
-  /** Cheapest first, by the side that is first. */
+  /** Of a metre, cheapest first, by the side that is first. */
   readonly ways: readonly [readonly Option[], readonly Option[]];
   /** Places of its two finishes; null: not painted. */
   readonly between: readonly [number | null, number | null];
@@ -98,12 +98,22 @@ function solve(job: Lining, takeoff: RoomTakeoff, surfaces: readonly Specified[]
   const rank = new Map(order.map((i, at) => [i, at]));
   const lines = open.map(({ line, ways, between: [a, b] }): MadeLine => {
     const first = a === null ? 0 : b === null ? 1 : (rank.get(a) ?? 0) <= (rank.get(b) ?? 0) ? 0 : 1;
-    const [chosen] = ways[first] as [Option];
-    const options = [...ways[0], ...ways[1]].sort((p, q) => p.cost - q.cost);
+    const [metre] = ways[first] as [Option];
+    const chosen = atLength(metre, line.length);
     const other = ways[1 - first]?.[0] ?? null;
     const pinned = line.said.first !== undefined || line.said.method !== undefined || line.said.stays !== undefined;
-    const because = reasonsOf(line, chosen, other, arcs, a, b, pinned);
-    return { line, options, chosen, steps: stepsOf(job, line, chosen), pinned, because };
+    const because = reasonsOf(line, metre, other, arcs, a, b, pinned);
+    return {
+      line,
+      chosen,
+      steps: stepsOf(job, line, chosen),
+      pinned,
+      because,
+      // there are many, and few are looked at
+      get options() {
+        return [...ways[0], ...ways[1]].map((way) => atLength(way, line.length)).sort((p, q) => p.cost - q.cost);
+      },
+    };
   });
   return {
     room: takeoff.room.id,
@@ -122,7 +132,7 @@ function solve(job: Lining, takeoff: RoomTakeoff, surfaces: readonly Specified[]
 /** What all lines between two finishes cost, each by its cheapest method, where the row comes before the column. */
 function costsOf(n: number, open: readonly Open[]): number[][] {
   const costs = Array.from({ length: n }, () => Array.from({ length: n }, () => 0));
-  for (const { ways, between } of open) {
+  for (const { line, ways, between } of open) {
     const [a, b] = between;
     if (a === null || b === null || a === b) continue;
     for (const [first, before, after] of [
@@ -130,7 +140,7 @@ function costsOf(n: number, open: readonly Open[]): number[][] {
       [1, b, a],
     ] as const) {
       const row = costs[before] as number[];
-      row[after] = (row[after] ?? 0) + (ways[first][0]?.cost ?? 0);
+      row[after] = (row[after] ?? 0) + (ways[first][0]?.cost ?? 0) * line.length;
     }
   }
   return costs;

@@ -64,23 +64,19 @@ const byMetre = remember(
   },
 );
 
-/** Ways of making a line with one side first, cheapest first; none where nothing is there to be cut. */
-export function waysOf(job: Lining, line: Line, first: 0 | 1, school: School): Option[] {
+/** Ways of making a metre of a line with one side first, cheapest first; none where nothing is there to be cut. */
+export function waysOf(job: Lining, line: Line, first: 0 | 1, school: School): readonly Option[] {
   const [there, cut] = first === 0 ? line.sides : ([line.sides[1], line.sides[0]] as const);
   if (!cut.s) return [];
   const asked = line.said.method ?? school.methodOf(there, cut, line);
-  const metre = byMetre(job.settings, job.practice, job.crew, job.prices, job.region)(job, line, first, asked);
-  return metre.map((way) => atLength(way, line.length));
+  return byMetre(job.settings, job.practice, job.crew, job.prices, job.region)(job, line, first, asked);
 }
 
-/** A way of a metre, at the length of a line. Member by member: a spread takes longer than all else here. */
-const atLength = (way: Option, length: Metres): Option => ({
-  first: way.first,
-  method: way.method,
-  stays: way.stays,
+/** A way of a metre, at the length of a line. */
+export const atLength = (way: Option, length: Metres): Option => ({
+  ...way,
   minutes: way.minutes * length,
   spoilt: way.spoilt * length,
-  tape: way.tape && { item: way.tape.item, length },
+  tape: way.tape && { ...way.tape, length },
   cost: way.cost * length,
-  because: way.because,
 });
