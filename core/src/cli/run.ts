@@ -16,7 +16,7 @@ import { said } from '../units/word.ts';
 
 /** What stands behind `--` on the line, by name. */
 type Options = ReadonlyMap<string, string>;
-const OPTIONS: Readonly<Record<string, readonly string[]>> = { play: ['surface', 'coat'] };
+const OPTIONS: Readonly<Record<string, readonly string[]>> = { play: ['surface', 'coat', 'layer', 'hand'] };
 
 const VERBS: Readonly<Record<string, (job: Job, options: Options) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
@@ -49,7 +49,7 @@ export function run(args: readonly string[], read: (path: string) => string): Ou
   const action = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
   if (!action || !path || !options)
     return fail([
-      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>]`,
+      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]`,
     ]);
   let text: string;
   try {

@@ -14,6 +14,10 @@ export const STARTING_PRACTICE: Practice = {
   accent: 'cheapest',
   pull: 'wet',
   tape: 'by-ground',
+  spread: 'zigzag',
+  layOff: 'up-and-back',
+  firstCoats: 'cut-first',
+  doors: 'rolled',
   walls: 'weighed',
   prep: 'wash',
   coats: 'equal',
@@ -62,7 +66,7 @@ export function newJob(
   const day = localPrice(STARTING_DAY, country);
   return {
     format: 'kovelin-job',
-    version: 8,
+    version: 9,
     id,
     name,
     units,

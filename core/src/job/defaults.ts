@@ -29,6 +29,7 @@ const ENDS = {
   plates: [0, 200],
   bags: [1, 1000],
   blades: [1, 1000],
+  covers: [0, 2],
 } as const satisfies Record<string, Ends>;
 
 interface Start {
@@ -55,6 +56,7 @@ export const DEFAULT_GROUPS = {
   paint: 'Paint',
   minutes: 'Paces and minutes',
   lines: 'Lines: who laps, who is cut',
+  plays: 'How a surface is painted',
   drying: 'Drying',
   pieces: 'How far a piece goes',
   prices: 'Prices',
@@ -218,6 +220,22 @@ const MINUTES = grouped('minutes', {
   'pace.touchUp': d(12, 'm2/min', 'starting judgement'),
 });
 
+const PLAYS = grouped('plays', {
+  'cut.stretch': d(1.2, 'm', 'starting judgement', [0.2, 10]),
+  'roll.gap': d(0.5, 'covers', 'common practice, no source', [0, 1]),
+  'roll.ends': d(0.15, 'm', 'starting judgement', [0, 1]),
+  'roll.layOff': d(0.2, 'of it', 'starting judgement', [0, 0.9]),
+  'roll.settled': d(0.17, 'of it', 'starting judgement', [0, 1]),
+  'cover.rest': d(1, 'min', 'common practice, no source', [0, 10]),
+  'open.minutes': d(6, 'min', 'common practice, no source', [0.5, 120]),
+  'dry.quick': d(20, 'min', 'starting judgement'),
+  'place.tray': d(2, 'm', 'starting judgement', [0.5, 20]),
+  'place.ladder': d(1.2, 'm', 'starting judgement', [0.3, 20]),
+  'reach.hand': d(2, 'm', 'starting judgement', [1, 4]),
+  'trim.section': d(1, 'm', 'common practice, no source', [0.1, 10]),
+  'slow.pieces': d(1.3, 'x', 'starting judgement'),
+});
+
 const DRYING = grouped('drying', {
   'dry.wash': d(30, 'min', 'starting judgement'),
   'dry.thin': d(20, 'min', 'starting judgement'),
@@ -328,7 +346,17 @@ const PRICES = grouped('prices', {
 });
 
 /** Every starting value a painter may change. Formulas read them by key; a job stores only what was changed. */
-export const DEFAULTS = { ...MEASURING, ...FILM, ...PAINT, ...MINUTES, ...DRYING, ...LINES, ...PIECES, ...PRICES };
+export const DEFAULTS = {
+  ...MEASURING,
+  ...FILM,
+  ...PAINT,
+  ...MINUTES,
+  ...DRYING,
+  ...LINES,
+  ...PLAYS,
+  ...PIECES,
+  ...PRICES,
+};
 
 export type DefaultKey = keyof typeof DEFAULTS;
 

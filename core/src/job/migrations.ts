@@ -228,6 +228,13 @@ function toVersion8(job: Json): Json {
   return { ...next, practice, crew, lines: {}, orders: {}, version: 8 };
 }
 
+/** 9: how a load is spread and laid off, how first coats and textured doors are painted. */
+function toVersion9(job: Json): Json {
+  const own = { spread: 'zigzag', layOff: 'up-and-back', firstCoats: 'cut-first', doors: 'rolled' };
+  const practice = isRecord(job['practice']) ? { ...job['practice'], ...own } : job['practice'];
+  return { ...job, practice, version: 9 };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
@@ -237,6 +244,7 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   5: toVersion6,
   6: toVersion7,
   7: toVersion8,
+  8: toVersion9,
 };
 
 /** From whatever version it says, through every step to the one in force. */

@@ -21,6 +21,10 @@ import type {
   Seal,
   Sheen,
   TapeSchool,
+  Spread,
+  LayOff,
+  FirstCoats,
+  DoorSchool,
   TintBase,
   TrimOrder,
   WallSchool,
@@ -141,6 +145,10 @@ export interface Practice {
   readonly accent: AccentSchool;
   readonly pull: Pull;
   readonly tape: TapeSchool;
+  readonly spread: Spread;
+  readonly layOff: LayOff;
+  readonly firstCoats: FirstCoats;
+  readonly doors: DoorSchool;
   readonly walls: WallSchool;
   readonly prep: PrepSchool;
   readonly coats: Exclude<CoatStyle, 'one-heavy'>;

@@ -275,6 +275,10 @@ const practice = shape<Practice>({
   accent: one(v.ACCENT_SCHOOLS).required(),
   pull: one(v.PULLS).required(),
   tape: one(v.TAPE_SCHOOLS).required(),
+  spread: one(v.SPREADS).required(),
+  layOff: one(v.LAY_OFFS).required(),
+  firstCoats: one(v.FIRST_COATS).required(),
+  doors: one(v.DOOR_SCHOOLS).required(),
   walls: one(v.WALL_SCHOOLS).required(),
   prep: one(v.PREP_SCHOOLS).required(),
   coats: one(['equal', 'thin-then-full']).required(),
@@ -372,7 +376,7 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(8).required(),
+  version: Joi.number().valid(9).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),

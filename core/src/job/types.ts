@@ -10,7 +10,7 @@ import type { Money, Units } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 8;
+  readonly version: 9;
   readonly id: Id;
   readonly name: string;
   readonly units: Units;

@@ -217,6 +217,22 @@ export type Pull = (typeof PULLS)[number];
 export const TAPE_SCHOOLS = ['by-ground', 'caulk-all'] as const;
 export type TapeSchool = (typeof TAPE_SCHOOLS)[number];
 
+/** How a load is spread over its section: in a zigzag whose gaps are filled, or in upright strokes side by side. */
+export const SPREADS = ['zigzag', 'upright'] as const;
+export type Spread = (typeof SPREADS)[number];
+
+/** The last, unloaded strokes of a strip: upward and back in one, or downward only. */
+export const LAY_OFFS = ['up-and-back', 'down'] as const;
+export type LayOff = (typeof LAY_OFFS)[number];
+
+/** Coats before the last: cut, stopping short of the line, and then rolled; or rolled as close as can be, and cut afterwards. */
+export const FIRST_COATS = ['cut-first', 'roll-first'] as const;
+export type FirstCoats = (typeof FIRST_COATS)[number];
+
+/** A textured door: its whole face rolled, then brushed out in the order of its joints; or each piece rolled and brushed by itself. */
+export const DOOR_SCHOOLS = ['rolled', 'pieces'] as const;
+export type DoorSchool = (typeof DOOR_SCHOOLS)[number];
+
 export const HANDS = ['right', 'left'] as const;
 export type Hand = (typeof HANDS)[number];
 
@@ -437,3 +453,49 @@ export type PieceUnit = (typeof PIECES)[number];
 
 export const BASES = ['water-borne', 'oil'] as const;
 export type Base = (typeof BASES)[number];
+
+/** What a hand does without stopping. */
+export const STROKES = [
+  'cut',
+  'cut-again',
+  'back-roll',
+  'rest',
+  'dip',
+  'spread',
+  'ends',
+  'lay-off',
+  'roll-face',
+  'edge',
+  'reveal',
+  'panel',
+  'muntin',
+  'rail',
+  'stile',
+  'bar',
+  'run',
+  'piece',
+  'look',
+] as const;
+export type StrokeKind = (typeof STROKES)[number];
+
+/** Faces of what is no wall and no run, by what they are called. */
+export const PIECE_FACES = [
+  'all',
+  'back',
+  'ribs',
+  'underside',
+  'inside',
+  'shelves',
+  'ends',
+  'sides',
+  'head',
+  'bottom',
+  'front',
+  'front-edge',
+  'top',
+  'round',
+  'mantle',
+  'shaft',
+  'move',
+] as const;
+export type PieceFace = (typeof PIECE_FACES)[number];

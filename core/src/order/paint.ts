@@ -27,6 +27,7 @@ export interface PaintUse {
   readonly litres: Working;
   /** The same coat by coat: a thin first one takes less, a thirsty ground more in its first. */
   readonly coats: readonly Litres[];
+  readonly layer: 'finish' | 'primer';
   /** Dabbed on by brush: no cover is wetted with it. */
   readonly spots: boolean;
 }
@@ -124,6 +125,7 @@ interface PrimerUse {
 const usesOf = remember((s: Specified, settings: Job['settings']): { primers: PrimerUse[]; finish: PaintUse } => ({
   primers: s.primers.flatMap((primer) => primerUse({ settings }, s, primer)),
   finish: useOf({ settings }, s, s.product, {
+    layer: 'finish',
     first: s.question.first,
     dose: dilution(effective(s.system.conditioner)),
     share: 1,
@@ -139,7 +141,15 @@ function primerUse(job: Pick<Job, 'settings'>, s: Specified, primer: Primed): Pr
   const whole = s.surface.area.value;
   const share = whole > 0 ? primedArea(job, s, primer) / whole : 0;
   const spots = layer.extent === 'spot';
-  const use = useOf(job, s, product, { first: 1, dose: 1, share, thirst: 1, coats: layer.coats, spots });
+  const use = useOf(job, s, product, {
+    layer: 'primer',
+    first: 1,
+    dose: 1,
+    share,
+    thirst: 1,
+    coats: layer.coats,
+    spots,
+  });
   return [{ product, tint: layer.tint, use }];
 }
 
@@ -165,6 +175,7 @@ interface Coats {
   readonly thirst: number;
   /** Times that the band along the edges is cut more often than the field is rolled. */
   readonly cuts?: number;
+  readonly layer: PaintUse['layer'];
   /** Dabbed on by brush. */
   readonly spots?: boolean;
 }
@@ -201,7 +212,13 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
   const coats = films.map((film) => (full ? (rolled.value * film) / full : 0));
   // the band is cut more often before the first coat of the field
   const first = (coats[0] ?? 0) + (band?.value ?? 0);
-  return { specified: s, litres, coats: coats.map((value, i) => (i === 0 ? first : value)), spots: c.spots ?? false };
+  return {
+    specified: s,
+    litres,
+    coats: coats.map((value, i) => (i === 0 ? first : value)),
+    layer: c.layer,
+    spots: c.spots ?? false,
+  };
 }
 
 /** Paint of the cuts that go beyond the coats of the field; null: there are none. */

@@ -1,6 +1,9 @@
+import type { StrokeKind } from '../job/vocabulary.ts';
 import type { Hand } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
-import { areaOf, type Draft, type Shape, type StrokeKind } from './play.ts';
+import type { Point } from '../measure/geometry.ts';
+import { areaOf, boxShape, type Done, type Draft, type Shape } from './play.ts';
+import { boxOf } from './shapes.ts';
 
 /** A door's leaf: its size, its panels, and the width of stiles and rails, which is one. */
 export interface Leaf {
@@ -27,13 +30,6 @@ export interface Member {
   readonly into: readonly string[];
 }
 
-const box = (left: Metres, right: Metres, bottom: Metres, top: Metres): Shape => [
-  { x: left, y: bottom },
-  { x: right, y: bottom },
-  { x: right, y: top },
-  { x: left, y: top },
-];
-
 /**
  * Members of a leaf of any rows x columns and how they are joined: stiles run through from top to bottom, rails butt into the
  * stiles, muntins into the rails, panels into what is round them [common practice, no source].
@@ -52,7 +48,7 @@ export function membersOf({ width: w, height: h, rows, columns, stile }: Leaf): 
         c > 0 ? `muntin-${r}-${c}` : 'stile-left',
         c < columns - 1 ? `muntin-${r}-${c + 1}` : 'stile-right',
       ];
-      const shape = box(left(c), left(c) + pw, top(r) - ph, top(r));
+      const shape = boxShape(left(c), left(c) + pw, top(r) - ph, top(r));
       members.push({ id: `panel-${r}-${c}`, kind: 'panel', row: r, into, shape });
     }
     for (let c = 1; c < columns; c++)
@@ -61,7 +57,7 @@ export function membersOf({ width: w, height: h, rows, columns, stile }: Leaf): 
         kind: 'muntin',
         row: r,
         into: [`rail-${r}`, `rail-${r + 1}`],
-        shape: box(left(c) - stile, left(c), top(r) - ph, top(r)),
+        shape: boxShape(left(c) - stile, left(c), top(r) - ph, top(r)),
       });
   }
   for (let r = 0; r <= rows; r++) {
@@ -71,11 +67,11 @@ export function membersOf({ width: w, height: h, rows, columns, stile }: Leaf): 
       kind: 'rail',
       row: r,
       into: sides,
-      shape: box(stile, w - stile, above - stile, above),
+      shape: boxShape(stile, w - stile, above - stile, above),
     });
   }
-  members.push({ id: 'stile-left', kind: 'stile', row: rows, into: [], shape: box(0, stile, 0, h) });
-  members.push({ id: 'stile-right', kind: 'stile', row: rows, into: [], shape: box(w - stile, w, 0, h) });
+  members.push({ id: 'stile-left', kind: 'stile', row: rows, into: [], shape: boxShape(0, stile, 0, h) });
+  members.push({ id: 'stile-right', kind: 'stile', row: rows, into: [], shape: boxShape(w - stile, w, 0, h) });
   return members;
 }
 
@@ -102,15 +98,22 @@ export function orderOf(members: readonly Member[], by: 'kind' | 'row', hand: Ha
   return order;
 }
 
-/** Strokes of a hung, wedged leaf: edges, then each face in turn; rolled all over first where it is textured. */
-export function leafStrokes(
-  leaf: Leaf,
-  { textured, by, hand }: { readonly textured: boolean; readonly by: 'kind' | 'row'; readonly hand: Hand },
-): Draft[] {
+/** How a leaf is painted. */
+export interface LeafManner {
+  /** Rolled all over, then brushed out; else piece by piece. */
+  readonly rolled: boolean;
+  readonly by: 'kind' | 'row';
+  readonly hand: Hand;
+}
+
+const isFaces = ({ kind }: Done): boolean => kind === 'faces' || kind === 'prime-faces';
+const isEdges = ({ kind }: Done): boolean => kind === 'edges' || kind === 'prime-faces';
+/** The last look for drips, of the time of a face. */
+const LOOK = 0.04;
+
+/** Strokes of a hung, wedged leaf: edges, then each face in turn without a stop, and a look for drips at the end of it. */
+export function leafStrokes(leaf: Leaf, manner: LeafManner): Draft[] {
   const { width: w, height: h, thickness } = leaf;
-  const isEdges = ({ kind }: { kind: string }) => kind === 'edges';
-  const isFaces = ({ kind }: { kind: string }) => kind === 'faces' || kind === 'prime-faces' || kind === 'prime-brush';
-  const plain = { overlaps: [], after: null };
   const edges = (
     [
       ['edge-lock', h],
@@ -118,70 +121,76 @@ export function leafStrokes(
       ['edge-hinge', h],
     ] as const
   ).map(([id, length]): Draft => {
-    const shape = [box(0, thickness, 0, length)];
+    const shape = [boxShape(0, thickness, 0, length)];
     const area = areaOf(shape);
-    return { ...plain, id, kind: 'edge', shape, area, film: area, weight: area, of: isEdges };
+    return { id, kind: 'edge', shape, area, film: area, weight: area, of: isEdges };
   });
   const members: readonly Member[] =
     leaf.kind === 'flush'
-      ? [{ id: 'face', kind: 'panel', row: 0, into: [], shape: box(0, w, 0, h) }]
-      : orderOf(membersOf(leaf), by, hand).filter((m) => leaf.kind !== 'glazed' || m.kind !== 'panel');
-  const sides = Array.from({ length: leaf.faces }, (_, i) => i + 1);
-  return [
-    ...edges,
-    ...sides.flatMap((side) => {
-      const name = (id: string) => `face${side}/${id}`;
-      const shapes = members.map((m) => m.shape);
-      const rolled: Draft[] = textured
-        ? [
-            {
-              ...plain,
-              id: name('roll'),
-              kind: 'roll-face',
-              shape: shapes,
-              area: areaOf(shapes),
-              film: areaOf(shapes),
-              weight: areaOf(shapes) / 2,
-              of: isFaces,
-            },
-          ]
-        : [];
-      return [
-        ...rolled,
-        ...members.flatMap((m): Draft[] => {
-          const round = outlineOf(m.shape);
-          const own = areaOf([m.shape]);
-          const reveals = leaf.kind === 'panelled' && m.kind === 'panel' && leaf.moulding > 0;
-          const area = textured ? 0 : own;
-          const brushed: Draft = {
-            ...plain,
-            id: name(m.id),
-            kind: m.kind,
-            shape: textured ? [] : [m.shape],
-            area,
-            overlaps: textured ? [{ stroke: name('roll'), shape: m.shape }] : [],
-            film: area,
-            weight: textured ? own / 2 : own,
-            of: isFaces,
-          };
-          const moulding: Draft = {
-            ...plain,
-            id: name(`reveal-${m.id}`),
-            kind: 'reveal',
-            shape: [box(0, round, 0, leaf.moulding)],
-            area: round * leaf.moulding,
-            film: round * leaf.moulding,
-            weight: round * leaf.moulding,
-            of: isFaces,
-          };
-          return reveals ? [moulding, brushed] : [brushed];
-        }),
-      ];
-    }),
-  ];
+      ? [{ id: 'face', kind: 'panel', row: 0, into: [], shape: boxShape(0, w, 0, h) }]
+      : orderOf(membersOf(leaf), manner.by, manner.hand).filter((m) => leaf.kind !== 'glazed' || m.kind !== 'panel');
+  const sides = Array.from({ length: leaf.faces }, (_, i) => `face${i + 1}`);
+  return [...edges, ...sides.flatMap((side) => faceStrokes(side, leaf, members, manner))];
 }
-const outlineOf = (shape: Shape): Metres =>
-  shape.reduce((sum, p, i) => {
-    const q = shape[(i + 1) % shape.length] as (typeof shape)[number];
-    return sum + Math.hypot(q.x - p.x, q.y - p.y);
-  }, 0);
+
+function faceStrokes(side: string, leaf: Leaf, members: readonly Member[], { rolled }: LeafManner): Draft[] {
+  const name = (id: string) => `${side}/${id}`;
+  const shapes = members.map((m) => m.shape);
+  const face = areaOf(shapes);
+  const whole: Draft = {
+    id: name('roll'),
+    kind: 'roll-face',
+    shape: shapes,
+    area: face,
+    film: face,
+    weight: face / 2,
+    of: isFaces,
+  };
+  const pieces = members.flatMap((m): Draft[] => {
+    const own = areaOf([m.shape]);
+    const reveals = leaf.kind === 'panelled' && m.kind === 'panel' && leaf.moulding > 0;
+    const plain = { id: name(m.id), kind: m.kind, path: grainOf(m), of: isFaces };
+    const brushed: Draft = rolled
+      ? { ...plain, overlaps: [{ stroke: name('roll'), shape: m.shape }], weight: own / 2 }
+      : { ...plain, shape: [m.shape], area: own, film: own, weight: own };
+    const round = outlineOf(m.shape);
+    const area = round * leaf.moulding;
+    const moulding: Draft = {
+      id: name(`reveal-${m.id}`),
+      kind: 'reveal',
+      shape: [boxShape(0, round, 0, leaf.moulding)],
+      area,
+      film: area,
+      weight: area,
+      of: isFaces,
+    };
+    return reveals ? [moulding, brushed] : [brushed];
+  });
+  const drips: Draft = {
+    id: name('drips'),
+    kind: 'look',
+    overlaps: shapes.map((shape, i) => ({ stroke: name(members[i]?.id ?? ''), shape })),
+    weight: face * LOOK,
+    of: isFaces,
+  };
+  return [...(rolled ? [whole] : []), ...pieces, drips];
+}
+
+/** Each piece is laid off along its grain: stiles, muntins and panels upright, rails across. */
+function grainOf({ kind, shape }: Member): Point[] {
+  const { left, right, bottom, top } = boxOf(shape);
+  const [x, y] = [(left + right) / 2, (bottom + top) / 2];
+  return kind === 'rail'
+    ? [
+        { x: left, y },
+        { x: right, y },
+      ]
+    : [
+        { x, y: top },
+        { x, y: bottom },
+      ];
+}
+const outlineOf = (shape: Shape): Metres => {
+  const { left, right, bottom, top } = boxOf(shape);
+  return 2 * (right - left + top - bottom);
+};

@@ -1,24 +1,8 @@
 import type { SurfaceId } from '../job/table.ts';
-import type { OperationKind } from '../job/vocabulary.ts';
+import type { OperationKind, PieceFace, StrokeKind } from '../job/vocabulary.ts';
 import type { Point } from '../measure/geometry.ts';
-import type { Litres, Minutes, SquareMetres } from '../units/si.ts';
-
-/** What a hand does without stopping. */
-export const STROKES = [
-  'cut',
-  'dip',
-  'roll',
-  'roll-face',
-  'edge',
-  'reveal',
-  'panel',
-  'muntin',
-  'rail',
-  'stile',
-  'run',
-  'piece',
-] as const;
-export type StrokeKind = (typeof STROKES)[number];
+import type { Litres, Metres, Minutes, SquareMetres } from '../units/si.ts';
+import type { Reason } from '../words/reasons.ts';
 
 /** A simple polygon, metres. */
 export type Shape = readonly Point[];
@@ -26,89 +10,132 @@ export type Shape = readonly Point[];
 export interface Stroke {
   readonly id: string;
   readonly kind: StrokeKind;
+  /** Which part of a piece it is, null: its kind and place say it. */
+  readonly part: PieceFace | null;
   /** What is covered for the first time in this coat; all strokes of a play tile its surface. */
   readonly shape: readonly Shape[];
   /** Of it, developed, m2. */
   readonly area: SquareMetres;
+  /** Along which the tool goes, where that is said. */
+  readonly path: readonly Point[];
   /** What is covered again, by stroke. */
   readonly overlaps: readonly { readonly stroke: string; readonly shape: Shape }[];
   readonly litres: Litres;
+  /** Of a dip: taken up for the strokes after it, whose `litres` it is. */
+  readonly load: Litres;
   readonly minutes: Minutes;
   /** Strokes that come before it. */
   readonly after: readonly string[];
 }
+
+/** Where something stands while some of it is painted: on the wall's drawing, or the ceiling's plan. */
+export interface Station {
+  readonly kind: 'tray' | 'ladder';
+  readonly at: Point;
+  /** Strokes done from there. */
+  readonly strokes: readonly string[];
+}
+
 export interface Play {
   readonly surface: SurfaceId;
+  readonly layer: 'finish' | 'primer';
   /** From 1. */
   readonly coat: number;
   readonly strokes: readonly Stroke[];
   readonly minutes: Minutes;
   readonly litres: Litres;
+  readonly stations: readonly Station[];
+  /** How it is done, and why so. */
+  readonly how: readonly Reason[];
 }
 
 /** An operation of the coat, as the play needs it: its minutes are shared out to strokes, and made nowhere else. */
 export interface Done {
   readonly kind: OperationKind;
+  readonly coat: number;
   /** The line it runs along; null: none, or several. */
   readonly line: string | null;
   readonly minutes: Minutes;
 }
 
 /** A stroke before minutes and paint are shared out. */
-export interface Draft extends Omit<Stroke, 'litres' | 'minutes' | 'after'> {
+export interface Draft {
+  readonly id: string;
+  readonly kind: StrokeKind;
+  readonly part?: PieceFace;
+  readonly shape?: readonly Shape[];
+  readonly area?: SquareMetres;
+  readonly path?: readonly Point[];
+  readonly overlaps?: Stroke['overlaps'];
   /** The operations that it is part of; its share of them goes by `weight`. */
   readonly of: (done: Done) => boolean;
   readonly weight: number;
-  /** Only those it must wait for; null: the stroke before it. */
-  readonly after: readonly string[] | null;
-  /** Paint, as a share by area: 0 for what moves none. */
-  readonly film: number;
+  /** Paint, as a share by area; 0 or none: it moves none. */
+  readonly film?: number;
+  /** Of a dip: the strokes that lay what it takes up. */
+  readonly feeds?: readonly string[];
 }
 
+/** What a play is made from, before it is timed. */
+export interface Drafted {
+  readonly drafts: readonly Draft[];
+  readonly stations: readonly Station[];
+  readonly how: readonly Reason[];
+}
+
+const cross = (shape: Shape): number =>
+  shape.reduce((sum, p, i) => {
+    const q = shape[(i + 1) % shape.length] as Point;
+    return sum + p.x * q.y - q.x * p.y;
+  }, 0);
 /** Area of simple polygons. */
 export const areaOf = (shapes: readonly Shape[]): SquareMetres =>
-  shapes.reduce((sum, points) => {
-    const twice = points.reduce((s, p, i) => {
-      const q = points[(i + 1) % points.length] as Point;
-      return s + p.x * q.y - q.x * p.y;
-    }, 0);
-    return sum + Math.abs(twice) / 2;
-  }, 0);
+  shapes.reduce((sum, shape) => sum + Math.abs(cross(shape)) / 2, 0);
+
+export const boxShape = (left: Metres, right: Metres, bottom: Metres, top: Metres): Shape => [
+  { x: left, y: bottom },
+  { x: right, y: bottom },
+  { x: right, y: top },
+  { x: left, y: top },
+];
 
 /** Shares the minutes of the operations and the paint of the coat out to strokes: nothing is left over, nothing is added. */
 export function shared(
-  surface: SurfaceId,
-  coat: number,
   drafts: readonly Draft[],
   done: readonly Done[],
   litres: Litres,
-): Play {
+): { readonly strokes: readonly Stroke[]; readonly minutes: Minutes; readonly litres: Litres } {
   const minutes = new Map<string, Minutes>();
   let spare = 0;
   for (const operation of done) {
     const own = drafts.filter((d) => d.of(operation));
     const all = own.reduce((sum, d) => sum + d.weight, 0);
-    // what belongs to no stroke, such as a corner brushed for a neighbour, is everybody's
+    // what belongs to no stroke is everybody's
     if (!(all > 0)) spare += operation.minutes;
     else for (const d of own) minutes.set(d.id, (minutes.get(d.id) ?? 0) + (operation.minutes * d.weight) / all);
   }
-  const films = drafts.reduce((sum, d) => sum + d.film, 0);
+  const films = drafts.reduce((sum, d) => sum + (d.film ?? 0), 0);
   const weights = drafts.reduce((sum, d) => sum + d.weight, 0);
+  const laid = new Map(drafts.map((d) => [d.id, films > 0 ? (litres * (d.film ?? 0)) / films : 0]));
   const strokes = drafts.map((d, i): Stroke => ({
     id: d.id,
     kind: d.kind,
-    shape: d.shape,
-    area: d.area,
-    overlaps: d.overlaps,
-    litres: films > 0 ? (litres * d.film) / films : 0,
+    part: d.part ?? null,
+    shape: d.shape ?? [],
+    area: d.area ?? 0,
+    path: d.path ?? [],
+    overlaps: d.overlaps ?? [],
+    litres: laid.get(d.id) ?? 0,
+    load: (d.feeds ?? []).reduce((sum, id) => sum + (laid.get(id) ?? 0), 0) / dipsOf(drafts, d),
     minutes: (minutes.get(d.id) ?? 0) + (weights > 0 ? (spare * d.weight) / weights : 0),
-    after: d.after ?? (i > 0 ? [(drafts[i - 1] as Draft).id] : []),
+    after: i > 0 ? [(drafts[i - 1] as Draft).id] : [],
   }));
   return {
-    surface,
-    coat,
     strokes,
     minutes: strokes.reduce((sum, s) => sum + s.minutes, 0),
     litres: strokes.reduce((sum, s) => sum + s.litres, 0),
   };
 }
+/** Dips that carry the same strokes share what they lay. */
+const dipsOf = (drafts: readonly Draft[], { feeds }: Draft): number =>
+  feeds ? drafts.filter((d) => d.feeds === feeds).length : 1;

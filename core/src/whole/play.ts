@@ -1,39 +1,71 @@
 import type { SurfaceId } from '../job/table.ts';
-import { familyOf } from '../job/vocabulary.ts';
+import type { Job } from '../job/types.ts';
+import { familyOf, type Hand, type OperationKind } from '../job/vocabulary.ts';
+import type { PlayAsk } from '../plays/ground.ts';
 import { coatsOf, handOf, playOf } from '../plays/plays.ts';
 import type { Play } from '../plays/play.ts';
-import { cutCoatsOf } from '../specify/specify.ts';
+import { cutCoatsOf, type Specified } from '../specify/specify.ts';
+import type { Litres } from '../units/si.ts';
+import type { Operation } from '../work/operations.ts';
 import type { WholeInput } from './inputs.ts';
-import { wholeOf } from './whole.ts';
+import { wholeOf, type Whole } from './whole.ts';
 
 /** Kinds of operation that lay a coat; what is taped, rubbed and prepared is not in its play. */
-const LAYING: ReadonlySet<string> = new Set(['lap', 'cut', 'roll', 'brush', 'edges', 'faces', 'trim-edge']);
+const LAYING: Readonly<Record<PlayAsk['layer'], ReadonlySet<OperationKind>>> = {
+  finish: new Set<OperationKind>(['lap', 'cut', 'roll', 'brush', 'edges', 'faces', 'trim-edge']),
+  primer: new Set<OperationKind>(['prime-cut', 'prime-roll', 'prime-brush', 'prime-faces']),
+};
 
-/** The play of a finish coat of a surface; null: the surface is not painted, or has no such coat. */
-export function playFor(job: WholeInput, surface: SurfaceId, coat: number): Play | null {
+export interface PlayWish {
+  readonly coat: number;
+  readonly layer?: PlayAsk['layer'];
+  /** null: that of the crew. */
+  readonly hand?: Hand | null;
+}
+
+/** The play of a coat of a surface; null: the surface is not painted, or has no such coat. */
+export function playFor(
+  job: WholeInput & Pick<Job, 'air'>,
+  surface: SurfaceId,
+  { coat, layer = 'finish', hand = null }: PlayWish,
+): Play | null {
   const whole = wholeOf(job);
   const room = whole.lines.find(({ painted }) => painted.some((s) => s.surface.id === surface));
   const specified = room?.painted.find((s) => s.surface.id === surface);
-  if (!room || !specified || coat < 1 || coat > coatsOf({ specified })) return null;
-  // a band that is cut more often than its field is rolled has its last cuts beside them
-  const early = familyOf(specified.surface.kind) === 'trim' ? 0 : cutCoatsOf(specified) - coatsOf({ specified });
+  const coats = specified ? coatsOf({ specified, layer }) : 0;
+  if (!room || !specified || coat < 1 || coat > coats) return null;
   const done = whole.operations.filter(
-    (op) =>
-      op.surface === surface &&
-      LAYING.has(op.kind) &&
-      op.coat === (op.kind === 'cut' || op.kind === 'lap' ? coat + early : coat),
+    (op) => op.surface === surface && LAYING[layer].has(op.kind) && coatOf(specified, op) === coat,
   );
-  const use = whole.paints
-    .filter(({ product }) => product.id === specified.product.id)
-    .flatMap(({ uses }) => uses)
-    .find((u) => u.specified.surface.id === surface);
   return playOf({
     job,
     takeoff: room.takeoff,
     specified,
+    layer,
     coat,
-    done: done.map(({ kind, line, minutes }) => ({ kind, line, minutes: minutes.value })),
-    litres: use?.coats[coat - 1] ?? 0,
-    hand: handOf(job.crew.people),
+    coats,
+    done: done.map(({ kind, coat: n, line, minutes }) => ({ kind, coat: n, line, minutes: minutes.value })),
+    litres: litresOf(whole, specified, layer, coat),
+    hand: hand ?? handOf(job.crew.people),
   });
+}
+
+/** A band that is cut more often than its field is rolled has those cuts in its first coat. */
+function coatOf(s: Specified, { kind, coat }: Operation): number {
+  if (familyOf(s.surface.kind) === 'trim' || (kind !== 'cut' && kind !== 'lap')) return coat;
+  return Math.max(1, coat - (cutCoatsOf(s) - coatsOf({ specified: s, layer: 'finish' })));
+}
+
+/** Paint of a coat before losses, by what the order counts: full primers one after the other. */
+function litresOf({ paints }: Whole, s: Specified, layer: PlayAsk['layer'], coat: number): Litres {
+  const products =
+    layer === 'finish' ? [s.product] : s.primers.flatMap((p) => (p.layer.extent === 'full' ? (p.product ?? []) : []));
+  const coats = products.flatMap(
+    (product) =>
+      paints
+        .filter((paint) => paint.product === product)
+        .flatMap(({ uses }) => uses)
+        .find((use) => use.specified === s && use.layer === layer && !use.spots)?.coats ?? [],
+  );
+  return coats[coat - 1] ?? 0;
 }

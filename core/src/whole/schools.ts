@@ -37,6 +37,10 @@ export const SCHOOLS: readonly School[] = [
   ...of('accent', ['cheapest', 'laps-out', 'cut-last']),
   ...of('tape', ['by-ground', 'caulk-all']),
   ...of('pull', ['wet', 'tacky', 'dry']),
+  ...of('firstCoats', ['cut-first', 'roll-first']),
+  ...of('spread', ['zigzag', 'upright']),
+  ...of('layOff', ['up-and-back', 'down']),
+  ...of('doors', ['rolled', 'pieces']),
 ];
 
 /** Every school with its price on this job: all of it is worked out under each, its base plan with it. */

@@ -3,6 +3,7 @@ import type {
   Condition,
   ExistingCoat,
   Fibres,
+  Hand,
   PaintFamily,
   PrimerKind,
   RoomUse,
@@ -21,6 +22,7 @@ import {
   CONDITION,
   FABRIC,
   FAMILY,
+  HAND,
   LEVEL,
   PRIMER,
   ROOM_USE,
@@ -47,6 +49,10 @@ const BRIGHT = { red: 'a bright red', orange: 'a bright orange', yellow: 'a brig
 const perCent = (share: number): string => `${Math.round(share * 100)} %`;
 const allOf = <K extends string>(table: Readonly<Record<K, Word>>, keys: readonly K[]): Word =>
   inOrder(keys.map((key) => table[key]));
+
+/** How many strips are laid off in one; 0: all of the surface. */
+const stripsWord = (strips: number): string =>
+  strips === 0 ? 'all of it at the end' : strips === 1 ? 'one strip at a time' : `${strips} strips at a time`;
 
 /** What makes a line harder or easier, whichever way round it is made. */
 const LINE_REASONS = {
@@ -302,6 +308,55 @@ export const WORDING = {
     'Over stairs only from a platform or scaffold made for stairs, never a ladder on a tread; follow your local code, and have it put up by somebody trained.',
   'caution.height': () =>
     'Above a pole’s reach: a ladder leans at 4 up to 1 out, footed and tied; longer work wants a tower with its rails on. Follow your local code.',
+  'play.landing': () =>
+    phrase`land the brush ${across(0.25 * INCH)} off the line, then ease up to it; check it from the floor`,
+  'play.short': () =>
+    phrase`stop ${across(0.125 * INCH)} to ${across(0.25 * INCH)} short of trim and of other finishes: only the last coat is cut to the line`,
+  'play.rolled-first': () => 'rolled as close to the line as possible before it is cut: this coat is not the last',
+  'play.back-rolled': (w: { width: number }) =>
+    phrase`roll over the brushed band with a ${across(w.width)} ${THE.cover} while it is wet, for its stipple to match`,
+  'play.twice': () => 'the band is cut again when it is dry: a brushed film is thinner than a rolled one',
+  'play.rest': () => phrase`a new ${THE.cover}: work its first load in and let it rest about a minute`,
+  'play.hand': (w: { hand: Hand; from: Hand }) =>
+    `${HAND[w.hand]}: from the ${w.from}, and the hands are changed at the far corner`,
+  'play.out-of-corner': (w: { cover: number }) =>
+    phrase`start half a ${THE.cover} (${across(w.cover / 2)}) out of the corner; each later load half to one from the last strip, then back into the wet`,
+  'play.zigzag': () => 'spread each load in a W or an M, and fill it in without lifting the roller',
+  'play.upright': () => 'spread each load up and down, stroke beside stroke',
+  'play.ends-last': () => 'keep off top and bottom until the roller is unloaded',
+  'play.lay-off-up-and-back': (w: { strips: number }) =>
+    phrase`lay off upward and back in one, ${stripsWord(w.strips)}`,
+  'play.lay-off-down': (w: { strips: number }) => phrase`lay off downward only, ${stripsWord(w.strips)}`,
+  'play.no-lay-off': () => 'not laid off: this paint dries too fast to be gone over',
+  'play.whole': () => 'corner to corner without a stop; what is setting is left alone',
+  'play.narrow': () => 'so narrow that it is rolled along its length',
+  'play.ceiling-across': () => 'across the light of the window; the next coat along it',
+  'play.ceiling-along': () => 'along the light of the window, across the coat before',
+  'play.ceiling-none': () => 'no window decides the way: either will do, each coat across the last',
+  'play.half': () => 'overlap each strip by half; edges and round fittings come first',
+  'play.tray': () => 'the tray goes along, so that no load is carried far',
+  'play.ladder': () =>
+    'what a hand does not reach is cut from a ladder, moved rather than leaned from; lean it 1 out for 4 up, and keep to the rules of the site',
+  'play.hung': () => 'the door stays hung, wedged from below; hardware is off or masked',
+  'play.edges': () => 'edges first, with little paint',
+  'play.joints': () => 'the piece that butts before the one that closes its joint: panels, muntins, rails, stiles',
+  'play.row-by-row': () => 'row by row, for the paint sets too fast for all panels first',
+  'play.smooth': (w: { pile: number }) =>
+    phrase`smooth: ${pileWord(w.pile)}, mouldings by brush, each piece laid off along its grain`,
+  'play.rolled-out': (w: { pile: number }) =>
+    phrase`textured: ${pileWord(w.pile)} over the whole face, then brushed out in the order of its joints`,
+  'play.pieces': (w: { pile: number }) =>
+    phrase`textured: ${pileWord(w.pile)}, each piece rolled and brushed out by itself`,
+  'play.faces-in-turn': () => 'one face without a stop, then the other',
+  'play.drips': () => 'look for drips last, at the mouldings and under the edges',
+  'play.waxed': () => 'when it is dry, wax the faces that meet the stops; degrease them before the next repaint',
+  'play.run': () => 'small sections, strokes one way: out of the dry, into the wet',
+  'play.sash': () => 'bars, then rails, then stiles; the paint just laps onto the glass',
+  'play.moved': () => 'sash by sash, and each is moved while it dries, so that it does not stick',
+  'play.spindles': () => 'each from the top down, its faces one after the other; the handrail last',
+  'play.radiator': () => 'cold, and what is behind and between first, with a bent brush; the front last',
+  'play.shelf': () => 'what is hard to reach first: backs and undersides, then tops, the front edge last',
+  'play.raised': () => 'raised on blocks off the floor; what stands behind first, the top last',
   'line.there': () => 'the other side is there already and is not painted with this job',
   'line.hidden': () => 'trim that is still to come hides this line: it need not be fine',
   'line.cheaper': (w: { share: number }) => `${perCent(w.share)} cheaper than the other way round`,

@@ -19,6 +19,8 @@ import type {
   PartKind,
   PrepStep,
   PrimerKind,
+  PieceFace,
+  StrokeKind,
   Pull,
   RepairClass,
   RoomUse,
@@ -29,6 +31,10 @@ import type {
   Substrate,
   SurfaceKind,
   TapeSchool,
+  Spread,
+  LayOff,
+  FirstCoats,
+  DoorSchool,
   TapeStay,
   Texture,
   TintBase,
@@ -173,6 +179,16 @@ export const ACCENT: Words<AccentSchool> = {
 };
 export const PULL: Words<Pull> = { wet: 'while it is wet', tacky: 'when it is tacky', dry: 'dry, scored' };
 export const TAPING: Words<TapeSchool> = { 'by-ground': 'as the ground asks', 'caulk-all': 'every edge caulked' };
+export const SPREAD: Words<Spread> = { zigzag: 'in a zigzag, its gaps filled', upright: 'in upright strokes' };
+export const LAY_OFF: Words<LayOff> = { 'up-and-back': 'upward and back in one', down: 'downward only' };
+export const FIRST_COAT: Words<FirstCoats> = {
+  'cut-first': 'cut short of the line, then rolled',
+  'roll-first': 'rolled, then cut',
+};
+export const DOORS: Words<DoorSchool> = {
+  rolled: 'rolled all over, then brushed out',
+  pieces: 'piece by piece',
+};
 export const HAND: Words<Hand> = { right: 'right-handed', left: 'left-handed' };
 export const METHOD: Words<LineMethod> = {
   freehand: 'freehand',
@@ -184,20 +200,6 @@ export const METHOD: Words<LineMethod> = {
   wrap: 'freehand, to a lap by wrap-round roller',
 };
 /** Strokes of a play, as they are told while they are made. */
-export const STROKE = {
-  cut: 'cut in, landing a quarter inch off and easing to the line',
-  dip: 'load the cover, let it drain',
-  roll: 'roll a strip: spread, back into the wet, lay off',
-  'roll-face': 'roll the whole face',
-  edge: 'an edge, little paint',
-  reveal: 'mouldings of a panel',
-  panel: 'a panel',
-  muntin: 'a muntin',
-  rail: 'a rail',
-  stile: 'a stile, top to bottom',
-  run: 'a section, strokes one way',
-  piece: 'all of it, along its length',
-} as const;
 export const STAYS: Words<TapeStay> = { first: 'the first coat only', last: 'the last coat only', all: 'all coats' };
 
 export const TRIM: Words<TrimKind | 'casing'> = {
@@ -320,3 +322,44 @@ export const THE = {
   dropCloth: pair('drop cloth', 'dust sheet'),
   mould: pair('mold', 'mould'),
 } as const satisfies Readonly<Record<string, Word>>;
+
+export const STROKE: Words<StrokeKind> = {
+  cut: 'cut in',
+  'cut-again': 'cut in again, when it is dry',
+  'back-roll': 'roll over the band',
+  rest: phrase`let the new ${THE.cover} rest`,
+  dip: 'load the roller, let it drain',
+  spread: 'spread, back into the wet',
+  ends: 'top and bottom',
+  'lay-off': 'lay off',
+  'roll-face': 'roll the whole face',
+  edge: 'an edge, little paint',
+  reveal: 'mouldings of a panel',
+  panel: 'a panel',
+  muntin: 'a muntin',
+  rail: 'a rail',
+  stile: 'a stile, top to bottom',
+  bar: 'a bar',
+  run: 'a section, strokes one way',
+  piece: 'a face',
+  look: 'look for drips',
+};
+export const FACE: Words<PieceFace> = {
+  all: 'all of it, along its length',
+  back: 'the back',
+  ribs: 'between the ribs',
+  underside: 'the underside',
+  inside: 'the inside',
+  shelves: 'the shelves',
+  ends: 'the ends',
+  sides: 'the sides',
+  head: 'the head',
+  bottom: 'the bottom',
+  front: 'the front',
+  'front-edge': 'the front edge',
+  top: 'the top',
+  round: 'the round',
+  mantle: 'the mantle',
+  shaft: 'the shaft',
+  move: 'move the sash, so that it does not stick',
+};

@@ -163,7 +163,16 @@ describe('a job says', () => {
         hue: 'red',
       },
       ...{ fibres: 'found', kind: 'blocking', product: 'Wall paint', scrub: 4, recoat: 30, least: 90, year: 1978 },
-      ...{ share: 0.2, reason: 'wavy' },
+      ...{
+        share: 0.2,
+        reason: 'wavy',
+        hand: 'right',
+        from: 'right',
+        width: 0.1016,
+        cover: 0.2286,
+        strips: 2,
+        pile: 0.01,
+      },
     };
     for (const units of SYSTEMS)
       for (const rule of Object.keys(WORDING) as RuleId[]) {

@@ -4,7 +4,7 @@ import { familyOf, type OperationKind, type RepairClass } from '../job/vocabular
 import type { Meeting } from '../measure/meetings.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { coatFactors, factorsOf } from '../paces/factors.ts';
-import { widthFactor, type Amount, type Dips } from '../paces/minutes.ts';
+import { widthFactor, type Amount, type Dips, type Factor } from '../paces/minutes.ts';
 import { isRubbed } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Primed } from '../specify/primers.ts';
@@ -123,11 +123,12 @@ function finishOf(job: Labouring, lined: Lined): Operation[] {
   const before = counted(early).flatMap((coat) => finishCut(job, lined, coat));
   return [
     ...before,
-    ...counted(coats).flatMap((coat) => [
-      ...rub(job, s, coat),
-      ...finishCut(job, lined, coat + early),
-      ...roll(job, lined, 'roll', coat),
-    ]),
+    ...counted(coats).flatMap((coat) => {
+      const cut = finishCut(job, lined, coat + early);
+      const rolled = roll(job, lined, 'roll', coat);
+      const rollFirst = job.practice.firstCoats === 'roll-first' && coat < coats;
+      return [...rub(job, s, coat), ...(rollFirst ? [...rolled, ...cut] : [...cut, ...rolled])];
+    }),
   ];
 }
 
@@ -206,9 +207,7 @@ function brush(job: Labouring, s: Specified, kind: 'brush' | 'prime-brush', coat
   const { surface } = s;
   const plain = coatFactors(job, s, kind, coat);
   const brushedOut = isTexturedDoor({ kind: surface.kind, survey: s.survey });
-  const factors = brushedOut
-    ? [...plain, { name: 'rolled, then brushed out', value: setting(job, 'slow.grain') }]
-    : plain;
+  const factors = brushedOut ? [...plain, outOf(job)] : plain;
   if (surface.length > 0)
     return operation(job, on(s), kind, [{ name: 'run', quantity: surface.length }], { coat, factors });
   if (kind === 'prime-brush') return operation(job, on(s), 'prime-faces', [areaOf(job, s)], { coat, factors });
@@ -218,6 +217,11 @@ function brush(job: Labouring, s: Specified, kind: 'brush' | 'prime-brush', coat
     ...operation(job, on(s), 'faces', [{ name: 'faces', quantity: facesOf(job, s) }], { coat, factors }),
   ];
 }
+/** A textured door, by the school of the practice. */
+const outOf = (job: Labouring): Factor =>
+  job.practice.doors === 'rolled'
+    ? { name: 'rolled, then brushed out', value: setting(job, 'slow.grain') }
+    : { name: 'piece by piece', value: setting(job, 'slow.pieces') };
 const areaOf = (job: Labouring, s: Specified): Amount => ({
   name: 'area',
   quantity: reached(job, s),

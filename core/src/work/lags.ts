@@ -1,6 +1,8 @@
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
 import { familyOf, type OperationKind, type TaskKind } from '../job/vocabulary.ts';
+import { effective } from '../specify/reasons.ts';
+import { cutCoatsOf } from '../specify/specify.ts';
 import { finishOf } from '../lines/finishes.ts';
 import { ruleOf, type Lags } from '../paces/rules.ts';
 import type { Minutes } from '../units/si.ts';
@@ -198,13 +200,18 @@ function beforeCoats(job: Waiting, goes: readonly Go[], paths: readonly Path[]):
   );
 }
 
+/** Cuts that go before the first coat of the field, numbered with its own. */
+const earlyCuts = ({ specified: s }: Go): number => (s ? cutCoatsOf(s) - effective(s.system.coats) : 0);
+
 /** A coat is cut, then rolled, the last one while its cut is wet; then it dries for the next. */
 function betweenCoats(job: Waiting, { goes, end }: Path, longest: Minutes): Lag[] {
   return goes.slice(1).map((to, i): Lag => {
     const from = goes[i] as Go;
     const follows =
       ((from.kind === 'cut' || from.kind === 'lap') && to.kind === 'roll') ||
-      (from.kind === 'prime-cut' && to.kind === 'prime-roll');
+      (from.kind === 'prime-cut' && to.kind === 'prime-roll') ||
+      // a coat that is rolled before it is cut
+      (from.kind === 'roll' && to.kind === 'cut' && from.coat === to.coat - earlyCuts(to));
     if (from.kind === 'lap' && to.kind === 'cut') return lag(from, to, 'lag.lap-first');
     if (to.kind === 'wax') return lag(from, to, 'lag.waxed', next(from, job));
     if (!follows)

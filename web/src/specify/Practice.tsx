@@ -2,7 +2,7 @@ import { SCHOOLS, type School, type SchoolPrice } from '@kovelin/core/whole/scho
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { capital, heading, inOrder, phrase, said, type Word } from '@kovelin/core/units/word.ts';
 import { pileWord } from '@kovelin/core/words/systems.ts';
-import { ACCENT, FABRIC, PULL, STYLE, TAPING, THE, TRIM_ORDER } from '@kovelin/core/words/terms.ts';
+import { ACCENT, DOORS, FABRIC, FIRST_COAT, LAY_OFF, PULL, SPREAD, STYLE, TAPING, THE, TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import type { WholeView } from '../app/whole.ts';
@@ -22,6 +22,10 @@ const TITLES: Readonly<Record<Of, Word>> = {
   accent: 'An accent wall',
   tape: 'Edges of tape',
   pull: 'When tape comes off',
+  firstCoats: 'Coats before the last',
+  spread: 'How a load is spread',
+  layOff: 'How a strip is laid off',
+  doors: 'Doors with a grain or texture',
 };
 const WORDS: Readonly<Record<string, Word>> = {
   weighed: 'Weighed wall by wall',
@@ -43,6 +47,10 @@ const WORDS: Readonly<Record<string, Word>> = {
   ...ACCENT,
   ...TAPING,
   ...PULL,
+  ...FIRST_COAT,
+  ...SPREAD,
+  ...LAY_OFF,
+  ...DOORS,
 };
 
 /** Where practitioners disagree: the choice is the user's, each with its price on this job. */

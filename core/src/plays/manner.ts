@@ -1,0 +1,91 @@
+import { dryingIn } from '../climate/air.ts';
+import { setting } from '../job/defaults.ts';
+import type { LayOff, Spread } from '../job/vocabulary.ts';
+import { isRaked } from '../specify/case.ts';
+import { effective } from '../specify/reasons.ts';
+import { INCH, type Metres, type Minutes } from '../units/si.ts';
+import { because, type Reason } from '../words/reasons.ts';
+import type { Ground, PlayAsk } from './ground.ts';
+
+/** How a broad surface is cut and rolled. */
+export interface Manner {
+  readonly band: Metres;
+  /** The band is rolled over while it is wet, for its stipple to match. */
+  readonly backRolled: boolean;
+  /** This coat is rolled before it is cut. */
+  readonly rollFirst: boolean;
+  readonly spread: Spread;
+  /** null: left alone. */
+  readonly layOff: LayOff | null;
+  /** A new cover: its first load rests. */
+  readonly newCover: boolean;
+}
+
+/** A brushed band wider than this shows beside what is rolled [common practice, no source]. */
+const WIDE: Metres = 1.5 * INCH;
+/** A mini roller for bands. */
+export const MINI: Metres = 4 * INCH;
+
+/** Paint that is dry this soon is not gone over again. */
+const isQuick = (ask: PlayAsk): boolean => ask.specified.product.dry < setting(ask.job, 'dry.quick');
+
+export function mannerOf(ask: PlayAsk): Manner {
+  const { job, specified: s, coat, coats } = ask;
+  const band = setting(job, 'cut.band');
+  const shows = isRaked(s) && s.sheen !== 'flat' && s.sheen !== 'matte';
+  return {
+    band,
+    backRolled: band > WIDE || shows,
+    rollFirst: job.practice.firstCoats === 'roll-first' && coat < coats,
+    spread: job.practice.spread,
+    layOff: isQuick(ask) ? null : job.practice.layOff,
+    // a new one for the first coat, and for the last
+    newCover: coat === 1 || coat === coats,
+  };
+}
+
+/** Minutes that paint stays open on sound ground in the rooms' air; conditioner about doubles it [common practice, no source]. */
+export function openMinutes({ job, specified: s }: PlayAsk): Minutes {
+  const DOUBLES = 0.19;
+  const dose = 1 + effective(s.system.conditioner) / DOUBLES;
+  const drying = dryingIn(job.air);
+  return drying > 0 ? (setting(job, 'open.minutes') * dose) / drying : Infinity;
+}
+
+/**
+ * Strips that are laid off in one: one when it is warm, two when it is cool, the whole wall when it is quite cool. None may be
+ * older than a share of the open time; all of them where the whole wall stays open for twice as long as it takes [our model].
+ */
+export function laidOffTogether(ask: PlayAsk, strips: number, each: Minutes): number {
+  const open = openMinutes(ask);
+  if (strips * each <= open / 2) return strips;
+  const fit = Math.floor((open * setting(ask.job, 'roll.settled')) / Math.max(each, 1e-9));
+  return Math.max(1, Math.min(strips, fit));
+}
+
+/** What is said of the coat as a whole, in the order of the work. */
+export function howOf(
+  ask: PlayAsk,
+  ground: Ground,
+  manner: Manner,
+  { strips, together, cover }: { readonly strips: number; readonly together: number; readonly cover: Metres },
+): Reason[] {
+  const { hand, layer, coat, coats } = ask;
+  const reasons: (Reason | false)[] = [
+    manner.rollFirst ? because('play.rolled-first') : because('play.landing'),
+    coat < coats && layer === 'finish' && because('play.short'),
+    manner.backRolled && because('play.back-rolled', { width: MINI }),
+    manner.newCover && because('play.rest'),
+    ground.kind === 'wall' && !ground.narrow && because('play.hand', { hand, from: hand }),
+    ground.kind === 'ceiling' && because(`play.ceiling-${ground.light ?? 'none'}`),
+    ground.kind === 'ceiling' && because('play.half'),
+    ground.narrow && because('play.narrow'),
+    !ground.narrow && because('play.out-of-corner', { cover }),
+    because(`play.${manner.spread}`),
+    !ground.narrow && because('play.ends-last'),
+    manner.layOff === null && because('play.no-lay-off'),
+    manner.layOff !== null && because(`play.lay-off-${manner.layOff}`, { strips: together >= strips ? 0 : together }),
+    because('play.whole'),
+  ];
+  return reasons.filter((reason): reason is Reason => reason !== false);
+}

@@ -1,0 +1,90 @@
+import type { Point } from '../measure/geometry.ts';
+import type { Metres } from '../units/si.ts';
+import { boxShape, type Shape } from './play.ts';
+
+export interface Box {
+  readonly left: Metres;
+  readonly right: Metres;
+  readonly bottom: Metres;
+  readonly top: Metres;
+}
+export const boxOf = (points: readonly Point[]): Box => ({
+  left: Math.min(...points.map((p) => p.x)),
+  right: Math.max(...points.map((p) => p.x)),
+  bottom: Math.min(...points.map((p) => p.y)),
+  top: Math.max(...points.map((p) => p.y)),
+});
+export const pointsOf = ({ left, right, bottom, top }: Box): Shape => boxShape(left, right, bottom, top);
+export const middleOf = ({ left, right, bottom, top }: Box): Point => ({
+  x: (left + right) / 2,
+  y: (bottom + top) / 2,
+});
+
+/** What of a convex shape lies in a box. */
+export function within(shape: Shape, { left, right, bottom, top }: Box): Shape {
+  const sides = [
+    { inside: (p: Point) => p.x >= left, at: (p: Point, q: Point) => (left - p.x) / (q.x - p.x) },
+    { inside: (p: Point) => p.x <= right, at: (p: Point, q: Point) => (right - p.x) / (q.x - p.x) },
+    { inside: (p: Point) => p.y >= bottom, at: (p: Point, q: Point) => (bottom - p.y) / (q.y - p.y) },
+    { inside: (p: Point) => p.y <= top, at: (p: Point, q: Point) => (top - p.y) / (q.y - p.y) },
+  ];
+  return sides.reduce<Shape>(
+    (points, { inside, at }) =>
+      points.flatMap((p, i) => {
+        const q = points[(i + 1) % points.length] as Point;
+        const t = at(p, q);
+        const crossing = inside(p) === inside(q) ? [] : [{ x: p.x + (q.x - p.x) * t, y: p.y + (q.y - p.y) * t }];
+        return inside(p) ? [p, ...crossing] : crossing;
+      }),
+    shape,
+  );
+}
+
+/** A band this wide on both sides of a stroke, and past its ends. */
+export function bandAlong([from, to]: readonly [Point, Point], width: Metres): Shape {
+  const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  const [ux, uy] = [((to.x - from.x) / length) * width, ((to.y - from.y) / length) * width];
+  const corner = (p: Point, along: number, beside: number): Point => ({
+    x: p.x + along * ux - beside * uy,
+    y: p.y + along * uy + beside * ux,
+  });
+  return [corner(from, -1, -1), corner(to, 1, -1), corner(to, 1, 1), corner(from, -1, 1)];
+}
+
+/** Trapezia side by side whose edges run on straight, as one: [left low, right low, right high, left high]. */
+export function joined(pieces: readonly Shape[]): Shape[] {
+  const near = (p: number, q: number) => Math.abs(p - q) < 1e-9;
+  const goesOn = (a: Point, b: Point, c: Point) =>
+    near((b.y - a.y) * (c.x - b.x), (c.y - b.y) * (b.x - a.x)) || near(a.x, b.x);
+  return pieces.reduce<Shape[]>((list, piece) => {
+    const [ll, rl, rh, lh] = piece as [Point, Point, Point, Point];
+    const i = list.findIndex((before) => {
+      const [a, b, c, d] = before as [Point, Point, Point, Point];
+      return near(b.x, ll.x) && near(b.y, ll.y) && near(c.y, lh.y) && goesOn(a, b, rl) && goesOn(d, c, rh);
+    });
+    if (i < 0) return [...list, piece];
+    const [a, , , d] = list[i] as [Point, Point, Point, Point];
+    return list.map((shape, k) => (k === i ? [a, rl, rh, d] : shape));
+  }, []);
+}
+
+/** How far up and down a shape reaches wherever it is between two places: the lowest of its top edge, the highest of its foot. */
+export function reachOver(shape: Shape, from: Metres, to: Metres): { readonly foot: Metres; readonly top: Metres } {
+  const inner = shape.map((p) => p.x).filter((x) => x > from && x < to);
+  const [near, far] = [from + 1e-6, to - 1e-6];
+  const spans = [near, ...inner.flatMap((x) => [x - 1e-6, x + 1e-6]), far].map((x) => heightsAt(shape, x));
+  return {
+    foot: Math.max(...spans.map((ys) => Math.min(...ys))),
+    top: Math.min(...spans.map((ys) => Math.max(...ys))),
+  };
+}
+/** Where an upright line crosses the edges of a shape. */
+const heightsAt = (shape: Shape, x: Metres): Metres[] =>
+  shape.flatMap((p, i) => {
+    const q = shape[(i + 1) % shape.length] as Point;
+    const crosses = (p.x <= x && q.x > x) || (q.x <= x && p.x > x);
+    return crosses ? [p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x)] : [];
+  });
+
+/** The same turned on its side: x for y. */
+export const turned = (shape: Shape): Shape => shape.map(({ x, y }) => ({ x: y, y: x }));
