@@ -24,7 +24,12 @@ function bandsOf({ lines, box }: Ground, { band }: Manner): Layer[] {
 const BACK_ROLL = 0.15;
 
 /** Each line in stretches; again where it is cut more often; then the band rolled over, while it is wet. */
-function cutStrokes({ done, job }: PlayAsk, { lines, stretch }: Ground, { backRolled }: Manner, seen: Seen): Draft[] {
+function cutStrokes(
+  { done, job }: PlayAsk,
+  { lines, stretch }: Ground,
+  { backRolled, band }: Manner,
+  seen: Seen,
+): Draft[] {
   return lines.flatMap((line): Draft[] => {
     const isOf = (d: Done) =>
       isCut(d) && (d.line === line.id || (d.line === null && (line.blind || d.kind === 'prime-cut')));
@@ -35,7 +40,9 @@ function cutStrokes({ done, job }: PlayAsk, { lines, stretch }: Ground, { backRo
       const of = (d: Done) => isOf(d) && d.coat === coat;
       const name = (id: string) => (pass ? `${id}~${pass + 1}` : id);
       // round fittings, and frames that the drawing has no place for
+      const step = `cut:${line.id}`;
       const placeless: Draft = {
+        step,
         id: name(`cut:${line.id}`),
         kind: pass ? 'cut-again' : 'cut',
         of,
@@ -46,11 +53,11 @@ function cutStrokes({ done, job }: PlayAsk, { lines, stretch }: Ground, { backRo
         const id = stretchId(line, i);
         const shape = seen.shapes(id);
         if (!shape.length) return [];
-        const [p, q] = segment;
-        const weight = Math.hypot(q.x - p.x, q.y - p.y) * share;
         // a brushed film is thinner; its first coat is counted with the field
         const film = seen.area(id) * (pass ? setting(job, 'hiding.cutFilm') : 1);
-        const plain = { id: name(id), path: segment, of, weight, film };
+        // what is hidden of a line takes no time
+        const weight = (Math.max(seen.area(id), 1e-9) / band) * share;
+        const plain = { id: name(id), step, path: segment, of, weight, film };
         return [
           pass
             ? { ...plain, kind: 'cut-again', overlaps: shape.map((one) => ({ stroke: id, shape: one })) }
@@ -60,6 +67,7 @@ function cutStrokes({ done, job }: PlayAsk, { lines, stretch }: Ground, { backRo
       const again: Draft = {
         id: name(`band:${line.id}`),
         kind: 'back-roll',
+        step,
         overlaps: ids.flatMap((id) => seen.shapes(id).map((shape) => ({ stroke: name(id), shape }))),
         of,
         weight: strokes.reduce((sum, s) => sum + s.weight, 0) * (BACK_ROLL / (1 - BACK_ROLL)),

@@ -9,6 +9,8 @@ export type Shape = readonly Point[];
 
 export interface Stroke {
   readonly id: string;
+  /** What is done as one, such as a line or a strip, numbered from 1. */
+  readonly step: number;
   readonly kind: StrokeKind;
   /** Which part of a piece it is, null: its kind and place say it. */
   readonly part: PieceFace | null;
@@ -61,6 +63,8 @@ export interface Done {
 /** A stroke before minutes and paint are shared out. */
 export interface Draft {
   readonly id: string;
+  /** A name for what is done as one; none: itself. */
+  readonly step?: string;
   readonly kind: StrokeKind;
   readonly part?: PieceFace;
   readonly shape?: readonly Shape[];
@@ -117,8 +121,10 @@ export function shared(
   const films = drafts.reduce((sum, d) => sum + (d.film ?? 0), 0);
   const weights = drafts.reduce((sum, d) => sum + d.weight, 0);
   const laid = new Map(drafts.map((d) => [d.id, films > 0 ? (litres * (d.film ?? 0)) / films : 0]));
+  const steps = [...new Set(drafts.map((d) => d.step ?? d.id))];
   const strokes = drafts.map((d, i): Stroke => ({
     id: d.id,
+    step: steps.indexOf(d.step ?? d.id) + 1,
     kind: d.kind,
     part: d.part ?? null,
     shape: d.shape ?? [],

@@ -120,13 +120,15 @@ export function rolledStrokes(
   strips: readonly Strip[],
   seen: Seen,
 ): { readonly drafts: Draft[]; readonly together: number } {
-  const { job, done } = ask;
+  const { done } = ask;
   const rolling = done.filter(isRoll).reduce((sum, d) => sum + d.minutes, 0);
   const idsOf = (strip: Strip) => [...strip.sections.map((s) => s.id), strip.ends].filter((id) => seen.area(id) > 1e-9);
   const there = strips.filter((strip) => idsOf(strip).length > 0);
   const together = laidOffTogether(ask, there.length, rolling / Math.max(1, there.length));
   const pace = paceOf(ask, ground, there, rolling, seen);
-  const drafts: Draft[] = manner.newCover ? [{ id: 'rest', kind: 'rest', of: isRoll, weight: pace.rest }] : [];
+  const drafts: Draft[] = manner.newCover
+    ? [{ id: 'rest', kind: 'rest', step: 'strip-1', of: isRoll, weight: pace.rest }]
+    : [];
   let before: Strip | null = null;
   let fresh: Strip[] = [];
   let laid = 0;
@@ -181,10 +183,11 @@ function stripStrokes(
   const drafts = own.flatMap(({ id, box }, i): Draft[] => {
     const feeds = i === own.length - 1 ? [id, ...ends] : [id];
     return [
-      ...loads(`dip-${id}`, feeds, each, most, seen, pace.dip),
+      ...loads(`dip-${id}`, `strip-${strip.n}`, feeds, each, most, seen, pace.dip),
       {
         id,
         kind: 'spread',
+        step: `strip-${strip.n}`,
         shape: seen.shapes(id),
         area: seen.area(id),
         path: zigzag(
@@ -199,13 +202,15 @@ function stripStrokes(
       },
     ];
   });
-  const alone = own.length === 0 ? loads(`dip-${strip.ends}`, ends, each, most, seen, pace.dip) : [];
+  const alone =
+    own.length === 0 ? loads(`dip-${strip.ends}`, `strip-${strip.n}`, ends, each, most, seen, pace.dip) : [];
   return [
     ...drafts,
     ...alone,
     ...ends.map((id): Draft => ({
       id,
       kind: 'ends',
+      step: `strip-${strip.n}`,
       shape: seen.shapes(id),
       area: seen.area(id),
       of: isRoll,
@@ -227,6 +232,7 @@ const turnsIn = (
 /** As many loads as carry what the strokes lay: one, but for small covers and upright strips. */
 function loads(
   id: string,
+  step: string,
   feeds: readonly string[],
   each: number,
   most: Litres,
@@ -238,6 +244,7 @@ function loads(
   return Array.from({ length: n }, (_, i): Draft => ({
     id: n > 1 ? `${id}/${i + 1}` : id,
     kind: 'dip',
+    step,
     of: isRoll,
     weight: minutes,
     feeds,
@@ -288,5 +295,13 @@ function layOff(
     ];
     return manner.layOff === 'down' ? down : [{ x, y: bottom }, ...down];
   });
-  return { id, kind: 'lay-off', overlaps: shapes, path, of: isRoll, weight: area * minutes };
+  return {
+    id,
+    kind: 'lay-off',
+    step: `strip-${strips.at(-1)?.n ?? 0}`,
+    overlaps: shapes,
+    path,
+    of: isRoll,
+    weight: area * minutes,
+  };
 }
