@@ -85,9 +85,18 @@ test('a wall and a door are painted stroke by stroke, coat by coat, at true rela
   await page.getByRole('button', { name: 'Stop' }).click();
   await slider.press('End');
   await expect(page.locator('.play-picture .stroke.open')).toHaveCount(0);
-  await page.getByLabel('Coat', { exact: true }).selectOption('2');
+  await page.getByLabel('Coat', { exact: true }).selectOption('Coat 2 of 2');
   await expect(page.getByRole('slider', { name: 'Minutes of coat 2' })).toBeVisible();
   await page.getByRole('button', { name: /^Door d2/ }).click();
-  await page.getByRole('slider', { name: 'Minutes of coat 1' }).press('End');
-  await expect(page.locator('.play-now')).toContainText('a stile, top to bottom');
+  await page.getByRole('slider', { name: 'Minutes of coat 1' }).press('Home');
+  await expect(page.locator('.play-now')).toContainText('1. an edge, little paint');
+  // the other hand begins at the other end
+  await page.getByLabel('Surface', { exact: true }).selectOption('Wall A');
+  const how = page.getByRole('list', { name: 'How it is painted' });
+  await expect(how).toContainText('from the right');
+  await page.getByRole('button', { name: 'Left-handed' }).click();
+  await expect(how).toContainText('from the left');
+  await page.getByRole('link', { name: 'Lines and plays to print' }).click();
+  await expect(page.getByRole('heading', { name: 'Door d2' })).toBeVisible();
+  await expect(page.locator('.plays-on-paper').first()).toContainText('Done as wall A');
 });

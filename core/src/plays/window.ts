@@ -32,11 +32,13 @@ const MOVE = 0.05;
 /** Sash by sash, the outer one of a hung pair first, each moved before it can stick. `girth`: of its wood, developed. */
 export function sashStrokes({ width, height, sash, panels }: Opening, girth: Metres): Draft[] {
   const [w, h] = [width.metres, height.metres];
+  // drawn apart, as they are painted
+  const apart = 2 * girth;
   const sashes =
     sash === 'hung'
-      ? [sashWood('upper', 0, h / 2, w, h / 2, panels), sashWood('lower', 0, 0, w, h / 2, panels)]
+      ? [sashWood('upper', 0, h / 2 + apart, w, h / 2, panels), sashWood('lower', 0, 0, w, h / 2, panels)]
       : sash === 'sliding'
-        ? [sashWood('outer', 0, 0, w / 2, h, panels), sashWood('inner', w / 2, 0, w / 2, h, panels)]
+        ? [sashWood('outer', 0, 0, w / 2, h, panels), sashWood('inner', w / 2 + apart, 0, w / 2, h, panels)]
         : [sashWood('sash', 0, 0, w, h, panels)];
   const of = (_: Done) => true;
   return sashes.flatMap((wood, i): Draft[] => {

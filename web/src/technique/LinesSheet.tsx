@@ -6,16 +6,17 @@ import { namesWord } from '@kovelin/core/words/names.ts';
 import { LINE } from '@kovelin/core/words/terms.ts';
 import { Paper } from '../app/Paper.tsx';
 import { useWhole } from '../app/whole.ts';
+import { PlaysOnPaper } from './PlaysOnPaper.tsx';
 import './technique.css';
 
-/** The lines of each room on paper: the order of its finishes, then what each line wants. */
+/** The lines of each room on paper: the order of its finishes, what each line wants, then a play for each surface. */
 export default function LinesSheet() {
   const { derived, state, system } = useWhole();
   const job = state.shown;
   return (
     <Paper label="Lines" size={job.region.paper}>
-      <h1>{job.name}: who laps over whom</h1>
-      {derived.lines.map(({ takeoff, made: lines }) => {
+      <h1>{job.name}: lines and plays</h1>
+      {derived.lines.map(({ takeoff, painted, made: lines }) => {
         if (!lines.finishes.length) return null;
         const finishes = lines.order.flatMap((id) => lines.finishes.find((f) => f.id === id) ?? []);
         return (
@@ -55,6 +56,7 @@ export default function LinesSheet() {
                 )}
               </tbody>
             </table>
+            <PlaysOnPaper job={job} painted={painted} system={system} />
           </section>
         );
       })}

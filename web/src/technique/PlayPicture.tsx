@@ -1,6 +1,8 @@
 import type { Play, Shape, Station, Stroke } from '@kovelin/core/plays/play.ts';
 import type { Point } from '@kovelin/core/measure/geometry.ts';
+import type { StrokeKind } from '@kovelin/core/job/vocabulary.ts';
 import { boxOf, middleOf } from '@kovelin/core/plays/shapes.ts';
+import { inkOn } from '../drawing/coat.ts';
 
 /** A stroke with its minutes of the coat, and where it is drawn. */
 export interface Placed {
@@ -60,9 +62,12 @@ export function PlayPicture({ play, strokes, time, colour, old }: PictureProps) 
   const { left, right, bottom, top } = boxOf(strokes.flatMap((p) => p.shapes.flat()));
   const size = Math.max((right - left) / 3, top - bottom);
   const margin = 0.05 * size;
-  const below = play.stations.length ? 0.12 * size : 0;
+  const below = play.stations.length ? 0.17 * size : 0;
   const view = [left - margin, -top - margin, right - left + 2 * margin, top - bottom + 2 * margin + below].join(' ');
   const now = time === null ? null : (strokes.find((p) => time < p.to - 1e-9) ?? null);
+  const isUsed = (station: Station) => now !== null && station.strokes.includes(now.stroke.id);
+  // seen from below, a floor full of ladders says nothing
+  const flat = play.surface.endsWith('/ceiling');
   const tool = now && time !== null ? pointOn(now.path, (time - now.from) / (now.to - now.from)) : null;
   return (
     <svg viewBox={view} className="play-picture" role="img" aria-label="The steps, numbered in their order">
@@ -83,23 +88,29 @@ export function PlayPicture({ play, strokes, time, colour, old }: PictureProps) 
             })
           : [],
       )}
-      <Numbers strokes={strokes} size={size} />
-      {play.stations.map((station, i) => (
-        <Standing
-          key={i}
-          station={station}
-          size={size}
-          inUse={now !== null && station.strokes.includes(now.stroke.id)}
-        />
-      ))}
+      <Numbers strokes={strokes} size={size} ink={inkOn(time === null ? colour : old)} />
+      {play.stations
+        .filter((station) => !flat || isUsed(station))
+        .map((station, i) => (
+          <Standing key={i} station={station} size={size} inUse={isUsed(station)} ink={flat ? inkOn(old) : undefined} />
+        ))}
       {now && now.path.length > 1 && <polyline points={text(now.path)} className="tool-path" />}
       {tool && <circle cx={tool.x} cy={-tool.y} r={size * 0.022} className="tool-now" />}
     </svg>
   );
 }
 
+/** Lines and edges are too thin to be written on. */
+const BADGED: ReadonlySet<StrokeKind> = new Set<StrokeKind>(['cut', 'edge', 'bar']);
+
 /** Each step's number, on the largest of what it covers; what is too small for one has none. */
-function Numbers({ strokes, size }: Pick<PictureProps, 'strokes'> & { readonly size: number }) {
+interface NumbersProps extends Pick<PictureProps, 'strokes'> {
+  readonly size: number;
+  readonly ink: string | undefined;
+}
+function Numbers({ strokes, size, ink }: NumbersProps) {
+  const badged = new Set(strokes.filter((p) => BADGED.has(p.stroke.kind)).map((p) => p.stroke.step));
+  const reveals = new Set(strokes.filter((p) => p.stroke.kind === 'reveal').map((p) => p.stroke.step));
   const largest = new Map<number, Shape>();
   const spread = (shape: Shape): number => {
     const box = boxOf(shape);
@@ -112,36 +123,62 @@ function Numbers({ strokes, size }: Pick<PictureProps, 'strokes'> & { readonly s
     }
   return [...largest].map(([step, shape]) => {
     if (spread(shape) < 0.06 * size) return null;
-    const { x, y } = middleOf(boxOf(shape));
+    const box = boxOf(shape);
+    const { x } = middleOf(box);
+    const thin = Math.min(box.right - box.left, box.top - box.bottom);
+    const isThin = badged.has(step) || thin < 0.03 * size;
+    // mouldings are numbered at the edge of their panel
+    const upright = isThin && box.top - box.bottom > 2 * thin;
+    const y = reveals.has(step)
+      ? box.top - 0.08 * size
+      : upright
+        ? box.bottom + (box.top - box.bottom) * 0.72
+        : middleOf(box).y;
     return (
-      <text
-        key={step}
-        x={x}
-        y={-y}
-        fontSize={size * 0.06}
-        textAnchor="middle"
-        dominantBaseline="central"
-        className="stroke-number"
-      >
-        {step}
-      </text>
+      <g key={step}>
+        {isThin && <circle cx={x} cy={-y} r={size * 0.038} className="stroke-badge" />}
+        <text
+          x={x}
+          y={-y}
+          fontSize={isThin ? size * 0.055 : Math.min(size * 0.06, thin * 0.95)}
+          style={isThin ? undefined : { fill: ink }}
+          textAnchor="middle"
+          dominantBaseline="central"
+          className="stroke-number"
+        >
+          {step}
+        </text>
+      </g>
     );
   });
 }
 
 /** A tray on the floor, a ladder before the wall; each with its word while it is used. */
-function Standing({ station, size, inUse }: { station: Station; size: number; inUse: boolean }) {
+interface StandingProps {
+  readonly station: Station;
+  readonly size: number;
+  readonly inUse: boolean;
+  /** Where it is drawn on the surface itself. */
+  readonly ink: string | undefined;
+}
+function Standing({ station, size, inUse, ink }: StandingProps) {
   const { x, y } = station.at;
   const [w, h] = [0.07 * size, 0.045 * size];
   const drawn =
     station.kind === 'tray'
-      ? `M${x - w} ${-y + h * 0.4}h${2 * w}l${-w * 0.35} ${h}h${-1.3 * w}z`
+      ? `M${x - w} ${-y + h * 2}h${2 * w}l${-w * 0.35} ${h}h${-1.3 * w}z`
       : `M${x - w * 0.5} ${-y + h * 1.4}L${x - w * 0.2} ${-y - h * 1.6}h${w * 0.4}L${x + w * 0.5} ${-y + h * 1.4}M${x - w * 0.4} ${-y + h * 0.4}h${w * 0.8}M${x - w * 0.3} ${-y - h * 0.6}h${w * 0.6}`;
   return (
     <g className={inUse ? 'station used' : 'station'}>
-      <path d={drawn} />
+      <path d={drawn} style={ink ? { stroke: ink } : undefined} />
       {inUse && (
-        <text x={x + w * 1.3} y={-y + h * 1.2} fontSize={size * 0.05} dominantBaseline="central">
+        <text
+          x={x + w * 1.3}
+          y={-y + h * (station.kind === 'tray' ? 2.5 : 0.9)}
+          style={ink ? { fill: ink } : undefined}
+          fontSize={size * 0.05}
+          dominantBaseline="central"
+        >
           {station.kind}
         </text>
       )}

@@ -8,6 +8,7 @@ import { playFor } from '@kovelin/core/whole/play.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { FACE, HAND, STROKE } from '@kovelin/core/words/terms.ts';
+import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Choice } from '../app/fields.tsx';
@@ -17,6 +18,8 @@ import { placed, PlayPicture, type Placed } from './PlayPicture.tsx';
 
 /** A coat is shown in about this long, ms: strokes keep their true share of it. */
 const SHOWN = 24_000;
+/** Litres that are still worth a figure. */
+const LEAST = 0.015;
 const HANDS = [
   ['left', 'Left-handed'],
   ['right', 'Right-handed'],
@@ -30,7 +33,13 @@ const PRIMED = '#f6f5f1';
 const strokeWord = ({ kind, part }: Stroke): Word => (part ? FACE[part] : STROKE[kind]);
 
 /** One coat of the surface looked at: which, by which hand; numbered on it, and painted stroke by stroke. */
-export function PlayTable({ view, specified: s }: { view: WholeView; specified: Specified }) {
+interface PlayTableProps {
+  readonly view: WholeView;
+  /** Everything painted in the room: what the drawing has no place for is chosen here. */
+  readonly painted: readonly Specified[];
+  readonly specified: Specified;
+}
+export function PlayTable({ view, painted, specified: s }: PlayTableProps) {
   const { state, system } = view;
   const coatsIn = (layer: Layer) => coatsOf({ specified: s, layer });
   const coats = LAYERS.flatMap((layer) =>
@@ -52,6 +61,13 @@ export function PlayTable({ view, specified: s }: { view: WholeView; specified: 
         strokes={placed(play)}
         summary={said(HAND[hand], system)}
       >
+        <Choice
+          label="Surface"
+          hideLabel
+          value={s.surface.id}
+          options={painted.map(({ surface }) => [surface.id, heading(nameWord(surface.name), system)] as const)}
+          onChange={view.select}
+        />
         <Choice
           label="Coat"
           hideLabel
@@ -97,18 +113,17 @@ function Painted({ view: { system }, specified: s, play, strokes, summary, child
   const dips = play.strokes.filter((p) => p.kind === 'dip').length;
   return (
     <>
+      <div className="play-bar">{children}</div>
       <div className="play-bar">
-        {children}
-        <button
-          type="button"
-          className="tool"
+        <Button
+          variant="outlined"
           onClick={() => {
             if (at === null || ended) setAt(0);
             setRunning(!running || ended);
           }}
         >
           {running && !ended ? 'Stop' : 'Paint it'}
-        </button>
+        </Button>
         <Slider
           aria-label={`Minutes of ${LAYER[play.layer].toLowerCase()} ${play.coat}`}
           min={0}
@@ -128,20 +143,17 @@ function Painted({ view: { system }, specified: s, play, strokes, summary, child
         </span>
       </div>
       <p className="play-now" aria-live="off">
-        <b>{heading(nameWord(s.surface.name), system)}</b>
         {now ? (
           <>
-            {' '}
-            {now.stroke.step}. {said(strokeWord(now.stroke), system)}
-            {now.stroke.load > 0.0005 && ` · ${formatVolume(now.stroke.load, system)} taken up`}
-            {now.stroke.litres > 0.0005 && ` · ${formatVolume(now.stroke.litres, system)}`} ·{' '}
+            <b>{now.stroke.step}.</b> {said(strokeWord(now.stroke), system)}
+            {now.stroke.load > LEAST && ` · ${formatVolume(now.stroke.load, system)} taken up`}
+            {now.stroke.litres > LEAST && ` · ${formatVolume(now.stroke.litres, system)}`} ·{' '}
             {now.stroke.minutes < 1.5
               ? `${Math.max(1, Math.round(now.stroke.minutes * 60))} s`
               : formatMinutes(now.stroke.minutes)}
           </>
         ) : (
           <>
-            {' · '}
             {play.strokes.at(-1)?.step} steps{dips > 0 && `, ${dips} loads of the roller`} ·{' '}
             {formatVolume(play.litres, system)} · {summary}
           </>

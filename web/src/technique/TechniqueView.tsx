@@ -84,13 +84,15 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
   return (
     <>
       <main className={table === 'play' ? 'middle playing' : 'middle'} aria-label="Technique">
-        <OrderStrip
-          lines={lines}
-          pins={state.shown.orders[takeoff.room.id] ?? []}
-          walls={takeoff.walls.length}
-          system={system}
-          onPin={onPin}
-        />
+        {table !== 'play' && (
+          <OrderStrip
+            lines={lines}
+            pins={state.shown.orders[takeoff.room.id] ?? []}
+            walls={takeoff.walls.length}
+            system={system}
+            onPin={onPin}
+          />
+        )}
         {circle && (
           <p className="problem strip-problem" role="alert">
             {heading(circle, system)}.
@@ -142,14 +144,16 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
           <div className="panel-head">
             <Sides label="What to show of the lines" sides={TABLES} value={table} onChange={onTable} />
             <Link className="tool" to={`../lines${search}`} relative="path">
-              Lines to print
+              Lines and plays to print
             </Link>
           </div>
           <div className="scroll" key={table} tabIndex={0} role="region" aria-label="Lines of the room">
             {table === 'lines' ? (
               <LineTable view={view} takeoff={takeoff} lines={lines} chosen={picked} onPick={onPick} />
             ) : table === 'play' ? (
-              view.specified && <PlayTable key={view.specified.surface.id} view={view} specified={view.specified} />
+              view.specified && (
+                <PlayTable key={view.specified.surface.id} view={view} painted={painted} specified={view.specified} />
+              )
             ) : (
               <SchoolTable view={view} lines={lines} schools={schools} />
             )}
