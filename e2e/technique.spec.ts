@@ -85,7 +85,7 @@ test('a wall and a door are painted stroke by stroke, coat by coat, at true rela
   await page.getByRole('button', { name: 'Stop' }).click();
   await slider.press('End');
   await expect(page.locator('.play-picture .stroke.open')).toHaveCount(0);
-  await page.getByLabel('Coat', { exact: true }).selectOption('Coat 2 of 2');
+  await page.getByLabel('Coat', { exact: true }).selectOption('finish-2');
   await expect(page.getByRole('slider', { name: 'Minutes of coat 2' })).toBeVisible();
   await page.getByRole('button', { name: /^Door d2/ }).click();
   await page.getByRole('slider', { name: 'Minutes of coat 1' }).press('Home');
