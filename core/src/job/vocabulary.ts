@@ -240,7 +240,17 @@ export type Hand = (typeof HANDS)[number];
  * How the second finish at a line is kept off the first: by hand; tape burnished down, its edge sealed with the colour
  * underneath, or caulked; a shield held to it; a wheeled edger; by hand to a lap that a wrap-round roller laid.
  */
-export const LINE_METHODS = ['freehand', 'tape', 'tape-sealed', 'tape-caulked', 'shield', 'edger', 'wrap'] as const;
+/** `straightened`: a wavy corner sanded and run with a fine bead first, then cut by hand. */
+export const LINE_METHODS = [
+  'freehand',
+  'straightened',
+  'tape',
+  'tape-sealed',
+  'tape-caulked',
+  'shield',
+  'edger',
+  'wrap',
+] as const;
 export type LineMethod = (typeof LINE_METHODS)[number];
 /** The coats that a tape lies for. */
 export const TAPE_STAYS = ['first', 'last', 'all'] as const;
@@ -317,8 +327,10 @@ export const OPERATIONS = [
   'mask',
   'seal-tape',
   'caulk-tape',
+  'straighten',
   'spatter',
   'mask-fixtures',
+  'drape',
   'card',
   'lap',
   'cut',

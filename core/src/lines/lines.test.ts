@@ -245,6 +245,13 @@ describe('how a line is made [common practice, no source]', () => {
     const wavy = corner(line(corner().line.id, { wavy: true }));
     expect(wavy.chosen.method).toMatch(/^tape/);
     expect(wavy.because).toContainEqual({ rule: 'line.here', with: { reason: 'wavy' } });
+    expect([methods(corner()).has('straightened'), methods(wavy).has('straightened')]).toEqual([false, true]);
+    const beaded = made(...deep, line(corner().line.id, { wavy: true, method: 'straightened' }));
+    const { steps, chosen } = between(beaded, 'corner', field(1), field(2));
+    expect(steps.map((s) => s.kind)).toContain('straighten');
+    expect(chosen.because).not.toContain('wavy');
+    const dry = wholeOf(beaded.job).operations.find((op) => op.kind === 'straighten');
+    expect(dry?.quantity).toBeCloseTo(chosen.tape?.length ?? corner().line.length, 9);
   });
   test('on rough walls tape that is not caulked bleeds: caulked is the cheapest of tapes, with the better tape; on smooth it is not', () => {
     const rough = corner(survey('all:wall', { texture: 'rough-plaster' }));

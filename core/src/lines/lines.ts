@@ -199,6 +199,7 @@ function reasonsOf(
   else if (other && other.cost > chosen.cost + 1e-9)
     reasons.push(because('line.cheaper', { share: 1 - chosen.cost / other.cost }));
   else if (other && other.cost < chosen.cost - 1e-9) reasons.push(because('line.as-a-whole'));
+  if (!line.hidden) reasons.push(because('line.how', { method: chosen.method }));
   for (const reason of chosen.because) reasons.push(because('line.here', { reason }));
   for (const reason of other?.because ?? [])
     if (!chosen.because.includes(reason)) reasons.push(because('line.other-way', { reason }));

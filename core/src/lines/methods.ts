@@ -55,6 +55,9 @@ const isDeepOnLight = (cut: Side, first: Side): boolean => isLightOverDeep(first
 export const isTaped = (method: LineMethod): boolean =>
   method === 'tape' || method === 'tape-sealed' || method === 'tape-caulked';
 
+/** A bead of caulk runs along it. */
+export const isBeaded = (method: LineMethod): boolean => method === 'tape-caulked' || method === 'straightened';
+
 /** Where only the floor is at stake. */
 const FLOORS: ReadonlySet<LineKind> = new Set<LineKind>(['wall-floor', 'wall-stair', 'baseboard-floor']);
 /** Tops of trim that a roller above spatters, where the trim is finished or not painted; its edge needs no seal. */
@@ -79,7 +82,8 @@ export function methodsFor({ practice }: Pick<Job, 'practice'>, line: Line, firs
   const dull = cut.s !== null && DULL.includes(cut.s.sheen);
   const wrap: LineMethod[] =
     first.s?.surface.kind === 'ceiling' && line.kind === 'wall-ceiling' && dull && smooth ? ['wrap'] : [];
-  return ['freehand', ...wrap, ...edger, ...tapes];
+  const bead: LineMethod[] = line.wavy === true ? ['straightened'] : [];
+  return ['freehand', ...bead, ...wrap, ...edger, ...tapes];
 }
 
 /** Burnished tape is for a first coat and comes off at once; a sealed one lies for the last, or for all over what this job leaves. */
@@ -119,11 +123,12 @@ function slowerOf(job: Lining, line: Line, first: Side, cut: Side, method: LineM
         minutes: { name: 'the hand’s worse side', value: of('line.offHand') },
         spoils: of('spoil.offHand'),
       },
-    line.wavy === true && {
-      reason: 'wavy',
-      minutes: byHand ? { name: 'a wavy corner', value: of('line.wavy') } : null,
-      spoils: byHand ? of('spoil.wavy') : 1,
-    },
+    line.wavy === true &&
+      method !== 'straightened' && {
+        reason: 'wavy',
+        minutes: byHand ? { name: 'a wavy corner', value: of('line.wavy') } : null,
+        spoils: byHand ? of('spoil.wavy') : 1,
+      },
     byHand &&
       isStucco(cut) && {
         reason: 'rough',
@@ -152,6 +157,7 @@ function slowerOf(job: Lining, line: Line, first: Side, cut: Side, method: LineM
 /** The careful cut against each method, over cutting freely. */
 const CARE = {
   freehand: null,
+  straightened: null,
   wrap: null,
   tape: 'line.taped',
   'tape-sealed': 'line.taped',
@@ -171,6 +177,7 @@ export function stepsOf(job: Lining, line: Line, { first: i, method, stays }: Wa
     ];
   return [
     ...lapSteps(job, line, first, cut, method),
+    ...(method === 'straightened' ? [lineStep(job, line, 'straighten', cut, 0)] : []),
     ...(SPATTERED.has(line.kind) && cut.s && !isTrim(cut) && !line.hidden
       ? [lineStep(job, line, 'spatter', cut, 1)]
       : []),
@@ -285,6 +292,7 @@ export interface Option extends Way {
 /** Spoilt of a metre, by method. */
 const SPOILS = {
   freehand: 'spoil.freehand',
+  straightened: 'spoil.freehand',
   wrap: 'spoil.freehand',
   tape: 'spoil.tape',
   'tape-sealed': 'spoil.sealed',
@@ -321,7 +329,7 @@ export function optionOf(job: Lining, line: Line, way: Way, perMinute: Money): O
   const minutes = stepsOf(job, line, way).reduce((sum, step) => sum + step.minutes.value, 0);
   const spoilt = spoiltBy(job, line, { first, cut, method: way.method, slower });
   const tape = way.stays ? tapeOf(line.length, isRough(first.s) || isRough(cut.s)) : null;
-  const bead = way.method === 'tape-caulked' ? line.length * metreOf(job, 'caulk') : 0;
+  const bead = isBeaded(way.method) ? line.length * metreOf(job, 'caulk') : 0;
   const material = (tape ? tape.length * metreOf(job, tape.item) : 0) + bead;
   return {
     ...way,

@@ -22,6 +22,7 @@ import { phrase, type Word } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { HOLES, THE, TRIM } from '../words/terms.ts';
 import type { RoomLines } from '../lines/lines.ts';
+import { isBeaded } from '../lines/methods.ts';
 import type { PaintLine } from './paint.ts';
 
 /** Where in a shop it stands: the order of the shopping list. */
@@ -205,7 +206,7 @@ function listed<K, T>(map: Map<K, T[]>, key: K): T[] {
   return list;
 }
 
-function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
+function filling({ job, takeoffs, surfaces, lines }: MaterialQuestion): Need[] {
   const bead = setting(job, 'caulk.bead');
   const present = new Set(
     surfaces.filter((s) => effective(s.system.prep).includes('caulk')).map((s) => s.surface.room),
@@ -222,7 +223,11 @@ function filling({ job, takeoffs, surfaces }: MaterialQuestion): Need[] {
         runs.map(({ room, kind, length }) => given(phrase`${room}, ${TRIM[kind]}`, length, 'length')),
       ),
   );
-  const volume = compute('product', 'bead', 'volume', joints, given('section', (bead * bead) / 2, 'area'));
+  const beaded = lines
+    .flatMap((room) => room.lines)
+    .reduce((total, { line, chosen }) => total + (isBeaded(chosen.method) ? line.length : 0), 0);
+  const beads = beaded > 0 ? sum('beads', 'length', [joints, given('along lines', beaded, 'length')]) : joints;
+  const volume = compute('product', 'bead', 'volume', beads, given('section', (bead * bead) / 2, 'area'));
   const filled = surfaces.filter((s) => effective(s.system.prep).includes('fill'));
   const holes = REPAIR_CLASSES.map((hole) => ({
     hole,

@@ -307,6 +307,16 @@ export const OPERATION_RULES = {
     tool: 'gun',
     task: 'mask',
   },
+  straighten: {
+    ...taped,
+    word: () => 'Sand a wavy corner and run a fine bead along it',
+    pace: 'pace.straighten',
+    dries: bead,
+    tool: 'gun',
+    dusty: true,
+    task: 'caulk',
+    group: 'prep',
+  },
   spatter: { ...taped, word: () => 'Cover the top of the trim, and uncover it', pace: 'pace.spatter', task: 'mask' },
   'mask-fixtures': {
     ...taped,
@@ -314,6 +324,15 @@ export const OPERATION_RULES = {
     quantity: 'each',
     word: ({ name }) => phrase`Mask the fittings on ${name}`,
     pace: 'each.maskFixture',
+    task: 'mask',
+  },
+  // against spatter: no edge of it is cut to
+  drape: {
+    ...taped,
+    scope: 'surface',
+    quantity: 'each',
+    word: ({ name }) => phrase`Cover what stands before ${name}, and uncover it`,
+    pace: 'each.drape',
     task: 'mask',
   },
   card: { ...taped, word: () => 'Set card along the floor, and take it up', pace: 'pace.mask', task: 'card' },

@@ -4,6 +4,7 @@ import type {
   ExistingCoat,
   Fibres,
   Hand,
+  LineMethod,
   PaintFamily,
   PrimerKind,
   RoomUse,
@@ -53,6 +54,17 @@ const allOf = <K extends string>(table: Readonly<Record<K, Word>>, keys: readonl
 /** How many strips are laid off in one; 0: all of the surface. */
 const stripsWord = (strips: number): string =>
   strips === 0 ? 'all of it at the end' : strips === 1 ? 'one strip at a time' : `${strips} strips at a time`;
+
+/** What each way of making a line asks of the hand. */
+const METHOD_HOW: Readonly<Partial<Record<LineMethod, string>>> = {
+  tape: 'burnish the tape with a hard plastic or metal edge; it is for one coat, and comes off at once',
+  'tape-sealed': 'burnish the tape, and seal its edge with the colour underneath, so that what bleeds is not seen',
+  'tape-caulked': 'run a thin bead along the tape’s edge and wipe it; pull before the bead has skinned',
+  straightened: 'sand the corner, run a bead no wider than it needs and let it dry: the line is cut to the bead',
+  shield: 'wipe the shield at every step, so that its back stays clean',
+  edger: 'load the pad with a brush, and keep its wheels clean: what is on them is on the ceiling next',
+  wrap: 'the roller goes into the corner by itself; only where its rough edge need not be fine',
+};
 
 /** What makes a line harder or easier, whichever way round it is made. */
 const LINE_REASONS = {
@@ -361,6 +373,8 @@ export const WORDING = {
   'line.hidden': () => 'trim that is still to come hides this line: it need not be fine',
   'line.cheaper': (w: { share: number }) => `${perCent(w.share)} cheaper than the other way round`,
   'line.as-a-whole': () => 'the other way round is cheaper here, and dearer for the room as a whole',
+  'line.how': (w: { method: LineMethod }) =>
+    METHOD_HOW[w.method] ?? 'the brush lands beside the line and eases up to it',
   'line.pinned': () => 'you pinned it',
   'line.other-way': (w: { reason: LineReason }) => phrase`the other way round: ${LINE_REASONS[w.reason]}`,
   'line.here': (w: { reason: LineReason }) => LINE_REASONS[w.reason],

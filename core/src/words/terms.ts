@@ -192,6 +192,7 @@ export const DOORS: Words<DoorSchool> = {
 export const HAND: Words<Hand> = { right: 'right-handed', left: 'left-handed' };
 export const METHOD: Words<LineMethod> = {
   freehand: 'freehand',
+  straightened: 'freehand, once it is sanded and run with a fine bead',
   tape: 'burnished tape',
   'tape-sealed': 'tape, its edge sealed',
   'tape-caulked': 'tape, its edge caulked',

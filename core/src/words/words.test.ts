@@ -166,6 +166,7 @@ describe('a job says', () => {
       ...{
         share: 0.2,
         reason: 'wavy',
+        method: 'edger',
         hand: 'right',
         from: 'right',
         width: 0.1016,

@@ -143,7 +143,7 @@ function finishCut(job: Labouring, lined: Lined, coat: number): Operation[] {
   ];
 }
 
-const TAPING: readonly OperationKind[] = ['mask', 'seal-tape', 'caulk-tape', 'spatter', 'card', 'unmask'];
+const TAPING: readonly OperationKind[] = ['mask', 'straighten', 'seal-tape', 'caulk-tape', 'spatter', 'card', 'unmask'];
 /** Tape and what is laid against spatter, line by line. */
 export const tapingOf = (job: Labouring, lined: Lined): Operation[] => atLines(job, lined, null, TAPING);
 

@@ -68,11 +68,19 @@ function fittings(job: Labouring, takeoff: RoomTakeoff, s: Specified): Operation
     ...operation(job, place, 'fixings-out', here('stays', 'filled')),
     ...operation(job, place, 'fixings-back', here('stays')),
     ...operation(job, place, 'mask-fixtures', here('masked')),
+    ...operation(job, place, 'drape', [
+      { name: 'how many', quantity: countOf(takeoff.parts, (p) => isSpattered(p, s)) },
+    ]),
     ...operation(job, place, 'paint-fixtures', here('painted')),
     ...operation(job, place, 'hardware-off', doors),
     ...operation(job, place, 'hardware-on', doors),
   ];
 }
+
+/** What stays before a wall that is rolled catches its spatter; furniture is covered with the room’s. */
+const STANDING: ReadonlySet<Part['kind']> = new Set<Part['kind']>(['radiator', 'built-in', 'cabinet']);
+const isSpattered = (part: Part, { surface }: Specified): boolean =>
+  STANDING.has(part.kind) && part.wall !== null && surface.id === `${part.wall}/field`;
 
 /** Off and on again, itself or the new one in its place. */
 const isOff = (part: Part): boolean => ['off', 'replaced', 'painted'].includes(wayOf(part) ?? '');
