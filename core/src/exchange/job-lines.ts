@@ -5,17 +5,20 @@ import type { Survey } from '../job/surveyed.ts';
 import * as v from '../job/vocabulary.ts';
 import type { Minutes } from '../units/si.ts';
 import type { Line } from './line.ts';
+import { readScope, type SheetScope } from './sheet-scope.ts';
+import {
+  readFocal,
+  readLineSaid,
+  readOrder,
+  readPractice,
+  TECHNIQUE_WORDS,
+  type TechniqueLine,
+} from './technique-lines.ts';
 
 /**
  * The lines of a tape sheet that say the job: where it is, who works when, in what air, what goes on, what is there now. Read
  * here into what they say; `job-sheet.ts` does it to a job once its rooms are known.
  */
-export interface SheetScope {
-  /** A family or a kind of surface, all of it; null: one surface, named by its label. */
-  readonly kind: v.Family | v.SurfaceKind | null;
-  /** “A”, “d1/casing”, as written. */
-  readonly label: string;
-}
 export interface PaintLine {
   readonly kind: 'paint';
   readonly id: string;
@@ -45,17 +48,19 @@ export interface CrewLine {
   readonly hours: readonly (readonly [Minutes, Minutes])[] | null;
   /** Pay for a day, minor units. */
   readonly day: number | null;
+  readonly hand: v.Hand | null;
 }
 export type JobLine =
   | PaintLine
   | FinishLine
   | SurveyLine
   | CrewLine
+  | TechniqueLine
   | { readonly kind: 'air'; readonly air: Air }
   | { readonly kind: 'region'; readonly country: Country }
   | { readonly kind: 'use'; readonly use: v.RoomUse };
 
-export const JOB_WORDS = ['region', 'paint', 'crew', 'air', 'use', 'finish', 'survey'] as const;
+export const JOB_WORDS = ['region', 'paint', 'crew', 'air', 'use', 'finish', 'survey', ...TECHNIQUE_WORDS] as const;
 export type JobWord = (typeof JOB_WORDS)[number];
 
 const NUMBER = /-?\d+(?:\.\d+)?/y;
@@ -83,27 +88,6 @@ function hex(line: Line): string {
 const QUOTED = /"(?:[^"\\]|\\.)*"/y;
 /** A name where one follows between quotation marks. */
 const named = (line: Line): string | null => (line.peek(QUOTED) ? line.name('A name').slice(0, MOST.name) : null);
-
-const SCOPES: readonly (readonly [word: string, kind: v.Family | v.SurfaceKind])[] = [
-  ['walls', 'wall'],
-  ['ceilings', 'ceiling'],
-  ['ceiling', 'ceiling'],
-  ['trim', 'trim'],
-  ...v.SURFACE_KINDS.filter((kind) => kind !== 'wall' && kind !== 'ceiling').flatMap((kind) => [
-    [`${kind}s`, kind] as const,
-    [kind, kind] as const,
-  ]),
-];
-function scope(line: Line): SheetScope {
-  // a label may have a piece after it: d1/casing
-  const word = SCOPES.find(([text]) => line.peek(new RegExp(`${text}(?=\\s|$)`, 'iy')));
-  if (word) {
-    line.keyword(word[0]);
-    return { kind: word[1], label: word[0] };
-  }
-  const label = line.name('The walls, ceiling, trim or label it is for');
-  return { kind: null, label: label + (line.take(/\/[\w/-]+/y) ?? '') };
-}
 
 const list = <T extends string>(line: Line, what: string, words: readonly T[]): T[] => {
   if (line.keyword('none')) return [];
@@ -159,7 +143,7 @@ const ANSWERS: Readonly<Record<string, (line: Line, before: Partial<Survey>) => 
 const KEYS = Object.keys(ANSWERS);
 
 function readSurvey(line: Line): SurveyLine {
-  const where = scope(line);
+  const where = readScope(line);
   let set: Partial<Survey> = {};
   let holes: HowMany | null = null;
   while (!line.done) {
@@ -178,7 +162,7 @@ function readSurvey(line: Line): SurveyLine {
 }
 
 function readFinish(line: Line): FinishLine {
-  const where = scope(line);
+  const where = readScope(line);
   let product: string | null = null;
   let colour: FinishLine['colour'] = null;
   let sheen: v.Sheen | null = null;
@@ -198,6 +182,7 @@ function readCrew(line: Line): CrewLine {
   if (!name.trim() || name.length > MOST.name) line.fail('A painter has a name of 1 to 80 characters.');
   const hours: [Minutes, Minutes][] = [];
   let day: number | null = null;
+  let hand: v.Hand | null = null;
   while (!line.done)
     if (line.keyword('hours'))
       do {
@@ -207,8 +192,9 @@ function readCrew(line: Line): CrewLine {
         hours.push([at(found[1], found[2]), at(found[3], found[4])]);
       } while (line.take(/,/y));
     else if (line.keyword('day')) day = Math.round(number(line, 'Pay for a day', [0, 1e7]) * 100);
+    else if (line.keyword('hand')) hand = line.choice('A hand', v.HANDS);
     else break;
-  return { kind: 'crew', name, hours: hours.length ? hours : null, day };
+  return { kind: 'crew', name, hours: hours.length ? hours : null, day, hand };
 }
 
 function readPaint(line: Line): PaintLine {
@@ -249,6 +235,10 @@ const READ: Readonly<Record<JobWord, (line: Line) => JobLine>> = {
   use: (line) => ({ kind: 'use', use: line.choice('What a room is used for', v.ROOM_USES) }),
   finish: readFinish,
   survey: readSurvey,
+  practice: readPractice,
+  focal: readFocal,
+  line: readLineSaid,
+  order: readOrder,
 };
 
 export const readJobLine = (word: JobWord, line: Line): JobLine => READ[word](line);

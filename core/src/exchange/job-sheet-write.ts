@@ -7,13 +7,15 @@ import type { Survey } from '../job/surveyed.ts';
 import type { Job } from '../job/types.ts';
 import { REPAIR_CLASSES } from '../job/vocabulary.ts';
 import { trimNumber } from '../units/length.ts';
-import { scopeWords } from './job-sheet.ts';
+import { scopeWords } from './sheet-scope.ts';
+import { techniqueLines } from './technique-lines.ts';
 import { quote } from './line.ts';
 import { formatRoom } from './tapesheet-write.ts';
 
 /** The whole job as a tape sheet: measures, and where it is, who works in what air, what goes on, what is there now. */
 export function formatJobSheet(job: Job): string {
   const about = linesAbout(job);
+  const technique = techniqueLines(job, label);
   const head = [
     `units ${job.units === 'imperial' ? 'ft' : 'm'}`,
     `region ${job.region.country}`,
@@ -21,9 +23,15 @@ export function formatJobSheet(job: Job): string {
     ...crewLines(job),
     airLine(job),
     ...(about.get(null) ?? []),
+    ...(technique.get(null) ?? []),
   ];
   const own = rows(job.rooms).map((room) =>
-    [formatRoom(room, job.units), ...useLine(room), ...(about.get(room.id) ?? [])].join('\n'),
+    [
+      formatRoom(room, job.units),
+      ...useLine(room),
+      ...(about.get(room.id) ?? []),
+      ...(technique.get(room.id) ?? []),
+    ].join('\n'),
   );
   return [head.join('\n'), ...own].join('\n\n') + '\n';
 }
@@ -56,8 +64,8 @@ const clock = (minutes: number): string =>
   minutes % 60 ? `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}` : String(minutes / 60);
 const crewLines = ({ crew }: Job): string[] =>
   crew.people.map(
-    ({ name, day }) =>
-      `crew ${label(name)} hours ${crew.hours.map(([from, to]) => `${clock(from)}-${clock(to)}`).join(', ')} day ${(day / 100).toFixed(2)}`,
+    ({ name, day, hand }) =>
+      `crew ${label(name)} hours ${crew.hours.map(([from, to]) => `${clock(from)}-${clock(to)}`).join(', ')} day ${(day / 100).toFixed(2)}${hand === 'left' ? ' hand left' : ''}`,
   );
 const airLine = ({ air }: Job): string =>
   `air ${trimNumber(air.temperature, 1)} ${trimNumber(air.humidity * 100, 1)}% ${trimNumber(air.draught, 2)}`;

@@ -1,15 +1,17 @@
 import { applyEdit, type Edit } from '../job/edits.ts';
 import { startingPaint } from '../job/create.ts';
 import { nearest, scopesOf } from '../job/scope.ts';
-import { rows, type Id, type Scope } from '../job/table.ts';
+import type { Id } from '../job/table.ts';
 import type { Crew } from '../job/crew.ts';
 import type { Room } from '../job/measured.ts';
 import type { Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
-import { FAMILIES, SURFACE_KINDS } from '../job/vocabulary.ts';
-import { takeoffJob, takeoffRoom } from '../measure/takeoff.ts';
+import { FAMILIES } from '../job/vocabulary.ts';
+import { takeoffJob } from '../measure/takeoff.ts';
 import { bad, good, type Result } from '../units/problem.ts';
-import type { FinishLine, JobLine, SheetScope, SurveyLine } from './job-lines.ts';
+import type { FinishLine, JobLine, SurveyLine } from './job-lines.ts';
+import { scopesFor, type SheetScope } from './sheet-scope.ts';
+import { TECHNIQUE_WORDS, techniqueEdits } from './technique-lines.ts';
 
 /** A line that says something of the job, and the room it stands in; null: before the first. */
 export interface SaidLine {
@@ -22,7 +24,9 @@ export interface SaidLine {
 export function applyLines(start: Job, lines: readonly SaidLine[]): Result<Job> {
   let job = start;
   const crew: { people: Crew['people'][number][]; hours: Crew['hours'] } = { people: [], hours: start.crew.hours };
-  for (const one of lines) {
+  // what is said of lines and finishes holds for the finishes that the whole sheet says
+  const isTechnique = ({ said }: SaidLine) => TECHNIQUE_WORDS.some((word) => word === said.kind);
+  for (const one of [...lines.filter((l) => !isTechnique(l)), ...lines.filter(isTechnique)]) {
     const edits = one.said.kind === 'crew' ? hired(job, crew, one.said) : editsOf(job, one, one.said);
     if (typeof edits === 'string') return bad(edits, { line: one.line });
     for (const edit of edits) {
@@ -38,11 +42,11 @@ const ORDER_OF_CREW = 'A crew is one to three people.';
 function hired(
   job: Job,
   crew: { people: Crew['people'][number][]; hours: Crew['hours'] },
-  { name, hours, day }: Extract<JobLine, { kind: 'crew' }>,
+  { name, hours, day, hand }: Extract<JobLine, { kind: 'crew' }>,
 ): Edit[] | string {
   if (crew.people.length === 3) return ORDER_OF_CREW;
   const usual = job.crew.people[0]?.day ?? 0;
-  crew.people.push({ id: `person-${crew.people.length + 1}`, name, day: day ?? usual, hand: 'right' });
+  crew.people.push({ id: `person-${crew.people.length + 1}`, name, day: day ?? usual, hand: hand ?? 'right' });
   if (hours) crew.hours = hours;
   return [{ name: 'setCrew', args: { set: { people: [...crew.people], hours: crew.hours } } }];
 }
@@ -82,39 +86,12 @@ function editsOf(job: Job, { room }: SaidLine, said: Exclude<JobLine, { kind: 'c
       return surveyed(job, room, said);
     case 'finish':
       return finished(job, room, said);
+    case 'practice':
+    case 'focal':
+    case 'line':
+    case 'order':
+      return techniqueEdits(job, room, said);
   }
-}
-
-/** Scopes that a sheet's words stand for, here or in the whole job. */
-function scopesFor(job: Job, room: Room | null, { kind, label }: SheetScope): Scope[] | string {
-  if (kind) return [`${room?.id ?? 'all'}:${kind}`];
-  if (!room) return `“${label}” stands in a room; before the first room say walls, ceiling or trim.`;
-  const id = surfaceOf(room, label);
-  const pieces = piecesIn(job, room);
-  // a wall that cannot be worked out yet has no surface; one that is named is there all the same
-  if (id && (pieces.includes(id) || !label.includes('/'))) return [id];
-  if (id) {
-    const here = pieces.map((piece) => scopeWords(job, piece, (text) => text)?.words).slice(0, 40);
-    return `There is no “${label}” in ${room.name}; ${here.join(', ')} are there.`;
-  }
-  const known = [...rows(room.walls), ...rows(room.openings)].map((item) => item.label).slice(0, 30);
-  return `There is no “${label}” in ${room.name}; walls, ceiling, trim and ${known.join(', ')} are there.`;
-}
-
-const piecesIn = (job: Job, room: Room): Id[] => takeoffRoom(job, room).surfaces.map((surface) => surface.id);
-
-/** A wall is its field, a door its leaf, a window its sash, a part its faces, unless the piece is said: d1/casing. */
-function surfaceOf(room: Room, written: string): Id | null {
-  const [label = '', ...piece] = written.split('/');
-  if (label === 'here') return `${room.id}/${piece.join('/')}`;
-  const wall = rows(room.walls).find((w) => w.label === label);
-  const opening = rows(room.openings).find((o) => o.label === label);
-  const part = rows(room.parts).find((p) => p.label === label);
-  const owner = wall ?? opening ?? part;
-  if (!owner) return null;
-  const usual = wall ? 'field' : opening ? (opening.kind === 'window' ? 'sash' : 'leaf') : 'faces';
-  const rest = piece.length ? piece.map((name) => rows(room.parts).find((p) => p.label === name)?.id ?? name) : [usual];
-  return [owner.id, ...rest].join('/');
 }
 
 function surveyed(job: Job, room: Room | null, { scope, set, holes }: SurveyLine): Edit[] | string {
@@ -179,29 +156,3 @@ const fallback = (job: Job, { kind }: SheetScope) => {
   if (!found) throw new Error('openJob refuses a job without its base finishes');
   return found;
 };
-
-/** Surfaces by their scope, for those who write a sheet. */
-export interface WrittenScope {
-  /** null: the whole job. */
-  readonly room: Id | null;
-  readonly words: string;
-}
-/** How a sheet names a scope; null: it has no name there (its surface is gone). */
-export function scopeWords(job: Job, scope: Scope, quoted: (label: string) => string): WrittenScope | null {
-  const [place = '', kind = ''] = scope.split(':');
-  if (scope.includes(':')) {
-    const words = kind === 'wall' ? 'walls' : [...FAMILIES, ...SURFACE_KINDS].find((one) => one === kind);
-    if (!words) return null;
-    if (place === 'all') return { room: null, words };
-    return job.rooms.byId[place] ? { room: place, words } : null;
-  }
-  const [owner = '', ...piece] = scope.split('/');
-  if (job.rooms.byId[owner]) return { room: owner, words: `here/${piece.join('/')}` };
-  for (const room of rows(job.rooms)) {
-    const named = [...rows(room.walls), ...rows(room.openings), ...rows(room.parts)].find((item) => item.id === owner);
-    if (!named) continue;
-    const rest = piece.map((id) => room.parts.byId[id]?.label ?? id);
-    return { room: room.id, words: `${quoted(named.label)}/${rest.join('/')}` };
-  }
-  return null;
-}

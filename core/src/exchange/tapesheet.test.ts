@@ -126,7 +126,7 @@ test.each([
   [inRoom('window w on A 3 x 4 at 1 head pointed'), /A head is one of rectangle, round/],
   [inRoom('door d on A 3 x 7 at 1 leaf panelled 0 x 2'), /1 to 12 rows/],
   [inRoom('tile t on A 3 by 2 at 1'), /4:15 Put an x between its sizes: tile p1 on A 3' x 2' at 1'/],
-  [inRoom('lintel 3'), /4:1 “lintel” does not start a line of a tape sheet\. One of units, room/],
+  [inRoom('mullion 3'), /4:1 “mullion” does not start a line of a tape sheet\. One of units, room/],
   [inRoom('windo w1 on A 3 x 4 at 1'), /4:1 “windo” does not start a line of a tape sheet\. Did you mean window\?/],
   [inRoom('height 8 9'), /“9” is not understood/],
   ['units yd', /1:1 “yd” is not a unit/],
@@ -278,6 +278,47 @@ describe('a sheet says the whole job', () => {
       cottage.air,
       cottage.region,
     ]);
+  });
+  const PAINTED = [
+    ...['units m', 'practice trimOrder cheapest accent laps-out doors pieces', 'line corner method tape-sealed'],
+    ...['crew Ana hand left', 'room R', 'height 2.4', 'wall A 4 R', 'wall B 3 R', 'wall C 4 R', 'wall D 3 R'],
+    ...['door d1 on A 0.8 x 2 at 1 casing 0.07', 'tile t1 on D 1 x 1 at 1 sill 1', 'focal B'],
+    ...['line corner A/field B/field wavy yes method tape first B', 'line cover D t1 method tape-caulked stays all'],
+    ...['order ceiling before A', 'finish B colour #22394f "Deep"'],
+  ];
+  test('lines, finishes in order, the focal wall, hands and schools: read, written and read again', () => {
+    const job = read(PAINTED.join('\n'));
+    const [room] = rows(job.rooms);
+    const walls = room ? rows(room.walls) : [];
+    const wall = (label: string) => walls.find((w) => w.label === label)?.id;
+    expect([room?.focal, job.crew.people.map((p) => p.hand), job.practice.accent]).toEqual([
+      wall('B'),
+      ['left'],
+      'laps-out',
+    ]);
+    expect(Object.values(job.lines)).toEqual([
+      { method: 'tape-sealed' },
+      { wavy: true, method: 'tape', first: `${wall('B')}/field` },
+      { method: 'tape-caulked', stays: 'all' },
+    ]);
+    const lines = wholeOf(job).lines[0]?.made;
+    expect(lines?.lost).toEqual([]);
+    expect(lines?.lines.find(({ line }) => line.id.startsWith('corner') && line.wavy)?.pinned).toBe(true);
+    const sheet = formatJobSheet(job);
+    expect(formatJobSheet(read(sheet))).toBe(sheet);
+    expect(Object.values(read(sheet).lines)).toHaveLength(3);
+  });
+  test.each([
+    ['focal Q', /There is no wall “Q” in R; A, B, C, D and none/],
+    ['line corner A C wavy yes', /No corner line runs between “A” and “C” in R; A\/field B\/field/],
+    ['line corner A B first C', /“C” is no side of that line; A and B are/],
+    ['line corner first A', /is said of one line/],
+    ['line corner A B method glue', /A way of making a line is one of freehand, straightened/],
+    ['order ceiling before Q', /There is no “Q” in R/],
+    ['practice trimOrder sideways', /“trimOrder” is one of trim-first/],
+  ])('%s is refused by a sentence', (line, message) => {
+    const opened = readForView([...PAINTED, line].join('\n'), 'x');
+    expect(opened.ok ? 'read' : opened.problems[0]?.message).toMatch(message);
   });
   test('scopes: the job, a room, a wall, a door, a piece of one; the nearest counts', () => {
     const lines = [
