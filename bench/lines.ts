@@ -3,6 +3,7 @@ import { linesOf } from '../core/src/lines/lines.ts';
 import { cheapestOrder } from '../core/src/lines/order.ts';
 import { orderedByMilp } from '../core/src/testing/linear-order.ts';
 import { seeded } from '../core/src/units/random.ts';
+import { playFor } from '../core/src/whole/play.ts';
 import { wholeOf } from '../core/src/whole/whole.ts';
 import { line, manyRooms, median, ms, times } from './rooms.ts';
 
@@ -40,5 +41,15 @@ export async function benchLines(): Promise<void> {
     `${lines} lines of 30 rooms, every way of each`,
     ms(all),
     times(all, bare, `the geometry of ${meetings} meetings`),
+  );
+  const painted = wholeOf(job).lines.flatMap((room) => room.painted);
+  let strokes = 0;
+  const played = median(() => {
+    strokes = painted.reduce((n, s) => n + (playFor(job, s.surface.id, { coat: 1 })?.strokes.length ?? 0), 0);
+  }, 5);
+  line(
+    `plays of 30 rooms, a coat of ${painted.length} surfaces, ${strokes} strokes`,
+    ms(played),
+    `${(played / painted.length).toFixed(1)} ms a play; ${times(played, all, 'their lines')}`,
   );
 }

@@ -128,29 +128,42 @@ async function keys(browser: Browser, url: string): Promise<void> {
   }
 }
 
-/** The slider of Specify dragged through its stages: script, layout and paint of each step. */
+/** The coats of Specify and the scrubber of a play dragged from end to end: script, layout and paint of each step. */
 async function slider(browser: Browser, url: string): Promise<void> {
-  console.log('\nPage: dragging the slider of coats, p95 of some sixty steps, against one frame of 16.7 ms');
+  console.log('\nPage: dragging a slider, p95 of some sixty steps, against one frame of 16.7 ms');
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await openJob(page, url, null);
-  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Specify' }).click();
-  const track = page.locator('.stage-slider');
+  const step = (name: string) => page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name }).click();
+  await step('Specify');
+  line('coats of a wall in Specify: a step', ...(await dragged(page, '.stage-slider')));
+  await step('Technique');
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  const strokes = await page.locator('.play-picture polygon').count();
+  line(
+    `play of a wall, ${strokes} shapes: a step of the scrubber`,
+    ...(await dragged(page, '.play-bar .MuiSlider-root')),
+  );
+  await page.close();
+}
+async function dragged(page: Page, slider: string): Promise<[string, string]> {
+  const track = page.locator(slider);
   await track.waitFor();
   const box = (await track.boundingBox()) as NonNullable<Awaited<ReturnType<typeof track.boundingBox>>>;
   await page.evaluate('globalThis.__name = (f) => f');
-  await page.evaluate(() => {
+  await page.evaluate((selector) => {
     const spent: number[] = [];
     let start = 0;
     document.addEventListener('mousemove', () => (start = performance.now()), true);
-    const input = document.querySelector('.stage-slider input') as Element;
+    const input = document.querySelector(`${selector} input`) as Element;
     new MutationObserver(() => {
       document.body.getBoundingClientRect();
       spent.push(performance.now() - start);
-    }).observe(input, { attributeFilter: ['aria-valuetext'] });
+    }).observe(input, { attributeFilter: ['aria-valuenow'] });
     Object.assign(globalThis, { spent });
-  });
-  const most = Number(await track.locator('input').getAttribute('max'));
-  const to = (i: number) => page.mouse.move(box.x + (box.width * (i % (most + 1))) / most, box.y + box.height / 2);
+  }, slider);
+  const range = async (end: string) => Number(await track.locator('input').getAttribute(end));
+  const stages = Math.min(60, Math.round(((await range('max')) - (await range('min'))) / ((await range('step')) || 1)));
+  const to = (i: number) => page.mouse.move(box.x + (box.width * (i % (stages + 1))) / stages, box.y + box.height / 2);
   await to(0);
   await page.mouse.down();
   for (let i = 1; i <= 70; i++) await to(i);
@@ -158,8 +171,7 @@ async function slider(browser: Browser, url: string): Promise<void> {
   const all = await page.evaluate(() => (globalThis as unknown as { spent: number[] }).spent);
   const counted = all.slice(5).sort((x, y) => x - y);
   const spent = counted[Math.floor(counted.length * 0.95)] ?? NaN;
-  line('demo (4 rooms): script and layout of a step', ms(spent), times(spent, FRAME, 'a frame'));
-  await page.close();
+  return [ms(spent), `${times(spent, FRAME, 'a frame')}; ${counted.length} steps`];
 }
 
 /** From a click on a job in the list to its first room on the screen. */

@@ -102,6 +102,8 @@ describe('meetings of a wall', () => {
     expect(of('region')).toEqual([10, Number((12 - 2.5 - 5 / 12).toFixed(4))].sort());
     expect(of('cover')).toEqual([4]);
     expect(of('frame-leaf')).toEqual([Number((2 * (6 + 8 / 12) + 2.5).toFixed(4))]);
+    const frame = t.meetings.find((m) => m.kind === 'casing-frame');
+    expect(frame && drawn(frame)).toBeCloseTo(frame?.length ?? 0, 6);
     expect(t.meetings.find((m) => m.kind === 'fixture')).toMatchObject({ a: `${t.room.id}/ceiling`, wall: null });
   });
 

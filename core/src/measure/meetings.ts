@@ -31,7 +31,7 @@ export interface Meeting {
   readonly wall: Id | null;
   readonly corner: Corner;
   readonly length: Metres;
-  /** Where it runs on its wall; none for what has no place there (fixtures, a frame and its leaf). */
+  /** Where it runs on its wall; none for what has no place there (fixtures). */
   readonly geometry: () => readonly Polyline[];
 }
 
@@ -144,10 +144,34 @@ const feet = (room: Room, { outline, openings, parts }: WallTakeoff): Stretch[] 
 function roundLeaf(room: Room, o: Opening): Touch[] {
   if (!o.frame) return [];
   const [frame, length] = [`${o.id}/frame`, revealLength(o, false)];
+  const round = (inwards: Metres) => () => sidesAndHead(pointsOf(frameOf(o, -inwards, false)));
   return [
-    { kind: 'casing-frame', a: `${room.id}/casing`, b: frame, length: o.casing ? length : 0 },
-    { kind: 'frame-leaf', a: frame, b: `${o.id}/leaf`, length: o.leaf === 'none' ? 0 : length },
+    {
+      kind: 'casing-frame',
+      a: `${room.id}/casing`,
+      b: frame,
+      length: o.casing ? length : 0,
+      geometry: round(0),
+    },
+    {
+      kind: 'frame-leaf',
+      a: frame,
+      b: `${o.id}/leaf`,
+      length: o.leaf === 'none' ? 0 : length,
+      // where its stop would be drawn
+      geometry: round(STOP),
+    },
   ];
+}
+const STOP: Metres = 0.03;
+
+/** Edges of an opening but the one it stands on. */
+function sidesAndHead(points: readonly Point[]): Polyline[] {
+  const foot = Math.min(...points.map((p) => p.y));
+  return points.flatMap((p, i): Polyline[] => {
+    const q = points[(i + 1) % points.length] as Point;
+    return Math.max(p.y, q.y) < foot + 1e-6 ? [] : [[p, q]];
+  });
 }
 
 /** The closed forms of a wall that is one surface. */

@@ -32,6 +32,8 @@ export function strokesOf({ line, chosen }: MadeLine, takeoff: RoomTakeoff, wall
     switch (line.kind) {
       case 'corner':
         return line.sides[0].s?.surface.wall === line.meeting.wall ? LEFT : times(LEFT, -1);
+      case 'casing-frame':
+      case 'frame-leaf':
       case 'wall-casing':
       case 'wall-opening':
       case 'cover':
