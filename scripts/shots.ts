@@ -92,6 +92,15 @@ await shot('schools', async () => {
   await page.getByRole('button', { name: 'Schools' }).click();
   await page.getByRole('button', { name: /^Wall C, / }).click();
 });
+await shot('play', async () => {
+  await step('Technique');
+  await room('Loft');
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await page.getByLabel('Surface', { exact: true }).selectOption({ label: 'Wall C' });
+  const slider = page.getByRole('slider', { name: 'Minutes of coat 1' });
+  await slider.press('Home');
+  for (let i = 0; i < 11; i++) await slider.press('PageUp');
+});
 await shot('sequence', async () => {
   await step('Sequence');
   await page.locator('.crew-chart canvas').waitFor();

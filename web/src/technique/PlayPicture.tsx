@@ -82,13 +82,14 @@ export function PlayPicture({ play, strokes, time, colour, old }: PictureProps) 
                   points={text(shape)}
                   className={`stroke ${state} ${stroke.kind}`}
                   fill={share === 0 ? old : colour}
+                  style={{ stroke: state === 'now' ? undefined : inkOn(share === 0 ? old : colour) }}
                   fillOpacity={state === 'now' ? 0.25 + 0.75 * share : 1}
                 />
               );
             })
           : [],
       )}
-      <Numbers strokes={strokes} size={size} ink={inkOn(time === null ? colour : old)} />
+      <Numbers strokes={strokes} size={size} inkAt={(to) => inkOn(time === null || time >= to - 1e-9 ? colour : old)} />
       {play.stations
         .filter((station) => !flat || isUsed(station))
         .map((station, i) => (
@@ -106,22 +107,23 @@ const BADGED: ReadonlySet<StrokeKind> = new Set<StrokeKind>(['cut', 'edge', 'bar
 /** Each step's number, on the largest of what it covers; what is too small for one has none. */
 interface NumbersProps extends Pick<PictureProps, 'strokes'> {
   readonly size: number;
-  readonly ink: string | undefined;
+  /** What reads on a stroke that ends then. */
+  readonly inkAt: (to: number) => string | undefined;
 }
-function Numbers({ strokes, size, ink }: NumbersProps) {
+function Numbers({ strokes, size, inkAt }: NumbersProps) {
   const badged = new Set(strokes.filter((p) => BADGED.has(p.stroke.kind)).map((p) => p.stroke.step));
   const reveals = new Set(strokes.filter((p) => p.stroke.kind === 'reveal').map((p) => p.stroke.step));
-  const largest = new Map<number, Shape>();
+  const largest = new Map<number, { readonly shape: Shape; readonly to: number }>();
   const spread = (shape: Shape): number => {
     const box = boxOf(shape);
     return Math.max(box.right - box.left, box.top - box.bottom);
   };
-  for (const { stroke, shapes } of strokes)
+  for (const { stroke, shapes, to } of strokes)
     for (const shape of stroke.shape.length || stroke.kind === 'reveal' ? shapes : []) {
       const known = largest.get(stroke.step);
-      if (!known || spread(shape) > spread(known)) largest.set(stroke.step, shape);
+      if (!known || spread(shape) > spread(known.shape)) largest.set(stroke.step, { shape, to });
     }
-  return [...largest].map(([step, shape]) => {
+  return [...largest].map(([step, { shape, to }]) => {
     if (spread(shape) < 0.06 * size) return null;
     const box = boxOf(shape);
     const { x } = middleOf(box);
@@ -141,7 +143,7 @@ function Numbers({ strokes, size, ink }: NumbersProps) {
           x={x}
           y={-y}
           fontSize={isThin ? size * 0.055 : Math.min(size * 0.06, thin * 0.95)}
-          style={isThin ? undefined : { fill: ink }}
+          style={isThin ? undefined : { fill: inkAt(to) }}
           textAnchor="middle"
           dominantBaseline="central"
           className="stroke-number"

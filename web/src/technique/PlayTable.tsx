@@ -129,6 +129,7 @@ function Painted({ view: { system }, specified: s, play, strokes, summary, child
           min={0}
           max={minutes}
           step={minutes / 400}
+          shiftStep={minutes / 20}
           value={time}
           onChange={(_, value) => {
             setRunning(false);
