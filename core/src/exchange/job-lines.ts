@@ -56,7 +56,7 @@ export type JobLine =
   | SurveyLine
   | CrewLine
   | TechniqueLine
-  | { readonly kind: 'air'; readonly air: Air }
+  | { readonly kind: 'air'; readonly air: Pick<Air, 'temperature' | 'humidity' | 'draught'> }
   | { readonly kind: 'region'; readonly country: Country }
   | { readonly kind: 'use'; readonly use: v.RoomUse };
 

@@ -25,6 +25,8 @@ export const MOST = {
   heights: 8,
   steps: 60,
   panels: 12,
+  /** Of a climate log, kept with a job. */
+  readings: 300,
   count: 999,
   pieces: 9999,
   products: 500,
@@ -74,6 +76,12 @@ export const ENDS = {
   /** Of the air: degrees Celsius; draught, m/s. */
   temperature: [-20, 60],
   draught: [0, 10],
+  /** Degrees under the ceiling over those where the air is read. */
+  warmer: [-5, 20],
+  /** Minutes of a day. */
+  clock: [0, 1440],
+  /** Open time of a paint, minutes. */
+  open: [0.5, 240],
   year: [1000, 2100],
 } as const satisfies Record<string, Ends>;
 

@@ -228,11 +228,14 @@ function toVersion8(job: Json): Json {
   return { ...next, practice, crew, lines: {}, orders: {}, version: 8 };
 }
 
-/** 9: how a load is spread and laid off, how first coats and textured doors are painted. */
+/** 9: how a load is spread and laid off, how first coats and textured doors are painted; air through the day; what a label says of its air. */
 function toVersion9(job: Json): Json {
   const own = { spread: 'zigzag', layOff: 'up-and-back', firstCoats: 'cut-first', doors: 'rolled' };
   const practice = isRecord(job['practice']) ? { ...job['practice'], ...own } : job['practice'];
-  return { ...job, practice, version: 9 };
+  const label = { open: null, labelAir: null, labelRange: null, recoatBefore: null };
+  const next = over(job, 'products', (product) => ({ ...product, ...label }));
+  const air = isRecord(job['air']) ? { ...job['air'], surface: null, ceiling: 1, day: [] } : job['air'];
+  return { ...next, practice, air, version: 9 };
 }
 
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */

@@ -73,6 +73,14 @@ export interface Product {
   readonly recoat: Minutes;
   /** Until it can be masked or cut against. */
   readonly dry: Minutes;
+  /** That it stays workable, in the air of its label; null: none is given. */
+  readonly open: Minutes | null;
+  /** Air in which its times are stated; null: 23 °C, 50 %. */
+  readonly labelAir: { readonly temperature: number; readonly humidity: number } | null;
+  /** Temperatures it may be laid in, °C; null: 10 to 32. */
+  readonly labelRange: { readonly least: number; readonly most: number } | null;
+  /** A next coat comes before that, or after sanding; null: none is given. */
+  readonly recoatBefore: Minutes | null;
   /** Until tape may lie on it; null: none is given. */
   readonly tapeAfter: Minutes | null;
   readonly cans: readonly Can[];

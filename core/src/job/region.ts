@@ -26,13 +26,23 @@ export interface Region {
 }
 
 /** The rooms' air: degrees Celsius, relative humidity 0-1, draught m/s. */
-export interface Air {
+/** Air as it was read at a time: minutes of the day, degrees Celsius, relative humidity 0-1, m/s. */
+export interface AirReading {
+  readonly at: number;
   readonly temperature: number;
   readonly humidity: number;
   readonly draught: number;
 }
+export interface Air extends Omit<AirReading, 'at'> {
+  /** Of the walls; null: as the air. */
+  readonly surface: number | null;
+  /** Degrees warmer under the ceiling than where it is read. */
+  readonly ceiling: number;
+  /** Through a day, in the order of its hours; none: the same all day. */
+  readonly day: readonly AirReading[];
+}
 /** A room that is heated and aired, at the draught of a still room [starting judgement]. */
-export const STARTING_AIR: Air = { temperature: 20, humidity: 0.5, draught: 0.1 };
+export const STARTING_AIR: Air = { temperature: 20, humidity: 0.5, draught: 0.1, surface: null, ceiling: 1, day: [] };
 
 interface CountryRow extends Omit<Region, 'country'> {
   readonly name: string;

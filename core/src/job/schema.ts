@@ -8,7 +8,7 @@ import type { LineSaid, OrderPin } from './lines.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Opening, Part, Room, Wall } from './measured.ts';
-import { COUNTRIES, DATE_FORMS, DIALECTS, PAPERS, type Air, type Region } from './region.ts';
+import { COUNTRIES, DATE_FORMS, DIALECTS, PAPERS, type Air, type AirReading, type Region } from './region.ts';
 import type { Reading } from '../units/reading.ts';
 import type { Survey } from './surveyed.ts';
 import type { Table } from './table.ts';
@@ -171,6 +171,14 @@ const product = shape<Product>({
   contrastRate: rate.allow(null),
   recoat: number(ENDS.minutes),
   dry: number(ENDS.minutes),
+  open: number(ENDS.open).allow(null),
+  labelAir: Joi.object({ temperature: number(ENDS.temperature), humidity: number(ENDS.share) })
+    .required()
+    .allow(null),
+  labelRange: Joi.object({ least: number(ENDS.temperature), most: number(ENDS.temperature) })
+    .required()
+    .allow(null),
+  recoatBefore: number(ENDS.minutes).allow(null),
   tapeAfter: number(ENDS.minutes).allow(null),
   cans: Joi.array()
     .items(
@@ -309,10 +317,19 @@ const region = shape<Region>({
   asbestos: number(ENDS.year).integer(),
   tins: Joi.array().items(number(ENDS.can)).unique().min(1).max(MOST.sizes).required(),
 }).required();
-const air = shape<Air>({
+const reading = {
   temperature: number(ENDS.temperature),
   humidity: number(ENDS.share),
   draught: number(ENDS.draught),
+};
+const air = shape<Air>({
+  ...reading,
+  surface: number(ENDS.temperature).allow(null),
+  ceiling: number(ENDS.warmer),
+  day: Joi.array()
+    .items(shape<AirReading>({ at: number(ENDS.clock), ...reading }))
+    .max(MOST.readings)
+    .required(),
 }).required();
 const shelfCan = shape<ShelfCan>({
   id,

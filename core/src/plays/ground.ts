@@ -24,6 +24,8 @@ export interface PlayAsk {
   readonly done: readonly Done[];
   readonly litres: Litres;
   readonly hand: Hand;
+  /** Some line of it was taped for a first coat, and this one is cut inside that. */
+  readonly inside: boolean;
 }
 
 export type Segment = readonly [Point, Point];

@@ -1,7 +1,9 @@
-import { dryingIn } from '../climate/air.ts';
+import { airAt } from '../climate/air.ts';
+import { openTimeOf, type Film, type OpenTime } from '../climate/open.ts';
 import { setting } from '../job/defaults.ts';
 import type { LayOff, Spread } from '../job/vocabulary.ts';
-import { isRaked } from '../specify/case.ts';
+import { isClear, isPorous, isRaked } from '../specify/case.ts';
+import { baseOf } from '../specify/opacity.ts';
 import { effective } from '../specify/reasons.ts';
 import { INCH, type Metres, type Minutes } from '../units/si.ts';
 import { because, type Reason } from '../words/reasons.ts';
@@ -44,12 +46,17 @@ export function mannerOf(ask: PlayAsk): Manner {
   };
 }
 
-/** Minutes that paint stays open on sound ground in the rooms' air; conditioner about doubles it [common practice, no source]. */
-export function openMinutes({ job, specified: s }: PlayAsk): Minutes {
-  const DOUBLES = 0.19;
-  const dose = 1 + effective(s.system.conditioner) / DOUBLES;
-  const drying = dryingIn(job.air);
-  return drying > 0 ? (setting(job, 'open.minutes') * dose) / drying : Infinity;
+/** How long the film of this coat stays open in the rooms' air, at some height of it (0 to 1) and time of day. */
+export function openOf({ job, specified: s, layer, coat }: PlayAsk, up = 0, at: Minutes | null = null): OpenTime {
+  const film: Film = {
+    product: s.product,
+    dose: effective(s.system.conditioner),
+    // what the first coat sealed does not drink
+    porous: isPorous(s.survey) && coat === 1 && (layer === 'primer' || s.primers.length === 0),
+    film: setting(job, 'hiding.film') * s.nap.film,
+    deep: !isClear(s) && baseOf(s.colour) === 'deep',
+  };
+  return openTimeOf(job, film, airAt(job.air, at, up));
 }
 
 /**
@@ -57,11 +64,15 @@ export function openMinutes({ job, specified: s }: PlayAsk): Minutes {
  * older than a share of the open time; all of them where the whole wall stays open for twice as long as it takes [our model].
  */
 export function laidOffTogether(ask: PlayAsk, strips: number, each: Minutes): number {
-  const open = openMinutes(ask);
+  const open = openOf(ask, ask.specified.surface.kind === 'ceiling' ? 1 : 0.5).minutes;
   if (strips * each <= open / 2) return strips;
   const fit = Math.floor((open * setting(ask.job, 'roll.settled')) / Math.max(each, 1e-9));
   return Math.max(1, Math.min(strips, fit));
 }
+
+/** Above a hand’s reach from the floor. */
+const isHigh = ({ job }: PlayAsk, { kind, box }: Ground): boolean =>
+  kind === 'ceiling' || box.top > setting(job, 'reach.hand');
 
 /** What is said of the coat as a whole, in the order of the work. */
 export function howOf(
@@ -74,6 +85,7 @@ export function howOf(
   const reasons: (Reason | false)[] = [
     manner.rollFirst ? because('play.rolled-first') : because('play.landing'),
     coat < coats && layer === 'finish' && because('play.short'),
+    ask.inside && because('play.inside'),
     manner.backRolled && because('play.back-rolled', { width: MINI }),
     manner.newCover && because('play.rest'),
     ground.kind === 'wall' && !ground.narrow && because('play.hand', { hand, from: hand }),
@@ -82,6 +94,7 @@ export function howOf(
     ground.narrow && because('play.narrow'),
     !ground.narrow && because('play.out-of-corner', { cover }),
     because(`play.${manner.spread}`),
+    isHigh(ask, ground) && because('play.pole'),
     !ground.narrow && because('play.ends-last'),
     manner.layOff === null && because('play.no-lay-off'),
     manner.layOff !== null && because(`play.lay-off-${manner.layOff}`, { strips: together >= strips ? 0 : together }),

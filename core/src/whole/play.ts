@@ -47,6 +47,11 @@ export function playFor(
     done: done.map(({ kind, coat: n, line, minutes }) => ({ kind, coat: n, line, minutes: minutes.value })),
     litres: litresOf(whole, specified, layer, coat),
     hand: hand ?? handOf(job.crew.people),
+    inside:
+      coat > 1 &&
+      room.made.lines.some(
+        ({ line, chosen }) => chosen.stays === 'first' && line.sides[1 - chosen.first]?.id === surface,
+      ),
   });
 }
 

@@ -324,6 +324,9 @@ export const WORDING = {
     phrase`land the brush ${across(0.25 * INCH)} off the line, then ease up to it; check it from the floor`,
   'play.short': () =>
     phrase`stop ${across(0.125 * INCH)} to ${across(0.25 * INCH)} short of trim and of other finishes: only the last coat is cut to the line`,
+  'play.inside': () =>
+    phrase`where tape lay for the first coat, cut ${across(INCH / 16)} to ${across(0.125 * INCH)} inside its line: quicker, and nothing shows`,
+  'play.pole': () => 'roll from the floor with a pole; what it does not reach from a tower or steps',
   'play.rolled-first': () => 'rolled as close to the line as possible before it is cut: this coat is not the last',
   'play.back-rolled': (w: { width: number }) =>
     phrase`roll over the brushed band with a ${across(w.width)} ${THE.cover} while it is wet, for its stipple to match`,

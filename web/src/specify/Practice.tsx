@@ -2,7 +2,19 @@ import { SCHOOLS, type School, type SchoolPrice } from '@kovelin/core/whole/scho
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { capital, heading, inOrder, phrase, said, type Word } from '@kovelin/core/units/word.ts';
 import { pileWord } from '@kovelin/core/words/systems.ts';
-import { ACCENT, DOORS, FABRIC, FIRST_COAT, LAY_OFF, PULL, SPREAD, STYLE, TAPING, THE, TRIM_ORDER } from '@kovelin/core/words/terms.ts';
+import {
+  ACCENT,
+  DOORS,
+  FABRIC,
+  FIRST_COAT,
+  LAY_OFF,
+  PULL,
+  SPREAD,
+  STYLE,
+  TAPING,
+  THE,
+  TRIM_ORDER,
+} from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import type { WholeView } from '../app/whole.ts';
