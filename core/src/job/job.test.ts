@@ -115,7 +115,7 @@ describe('a job file at the door', () => {
     expect(sizes(now({ units: 'metric', products: { ...old.products, 'paint-wall': wall } }))).toEqual(sizes(old));
     expect(now({}).products['primer-board']?.serves).toEqual(['board', 'sealing']);
     expect(Object.values(now({}).decisions)[0]?.primer).toMatchObject({ kind: 'undercoat', then: null });
-    expect(now({}).air).toEqual({ temperature: 20, humidity: 0.5, draught: 0.1 });
+    expect(now({}).air).toMatchObject({ temperature: 20, humidity: 0.5, draught: 0.1, surface: null, day: [] });
   });
   test('version 8: nothing is said of lines yet, every hand is a right one, no focal wall was asked for', () => {
     const opened = openJob(readFileSync(join(__dirname, 'fixtures/v7.json'), 'utf8'));
