@@ -9,10 +9,11 @@ const may = {
   lines: ['units', 'job', 'words', 'measure', 'specify', 'paces'],
   climate: ['units', 'job'],
   plays: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'climate'],
+  wetEdge: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'climate', 'plays'],
   work: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays'],
   order: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'work'],
   sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'work'],
-  whole: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'work', 'order', 'sequence'],
+  whole: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'work', 'order', 'sequence', 'climate', 'wetEdge'],
 };
 const core = (folder) => `^core/src/${folder}/`;
 const rules = Object.entries(may).map(([folder, others]) => ({

@@ -8,6 +8,7 @@ import {
 } from '../exchange/contracts.ts';
 import { playContract } from '../exchange/play-contract.ts';
 import { linesContract } from '../exchange/lines-contract.ts';
+import { wetContract } from '../exchange/wet-contract.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
 import { baseOrder, basePlan, wholeOf } from '../whole/whole.ts';
@@ -16,7 +17,10 @@ import { said } from '../units/word.ts';
 
 /** What stands behind `--` on the line, by name. */
 type Options = ReadonlyMap<string, string>;
-const OPTIONS: Readonly<Record<string, readonly string[]>> = { play: ['surface', 'coat', 'layer', 'hand'] };
+const OPTIONS: Readonly<Record<string, readonly string[]>> = {
+  play: ['surface', 'coat', 'layer', 'hand'],
+  wetedge: ['room', 'wall', 'surface', 'people', 'air', 'coat', 'uniform'],
+};
 
 const VERBS: Readonly<Record<string, (job: Job, options: Options) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
@@ -30,6 +34,7 @@ const VERBS: Readonly<Record<string, (job: Job, options: Options) => Result<unkn
   },
   lines: (job) => linesContract(job, wholeOf(job)),
   play: playContract,
+  wetedge: wetContract,
   work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
 };
 
@@ -49,7 +54,7 @@ export function run(args: readonly string[], read: (path: string) => string): Ou
   const action = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
   if (!action || !path || !options)
     return fail([
-      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]`,
+      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]`,
     ]);
   let text: string;
   try {
@@ -67,13 +72,17 @@ export function run(args: readonly string[], read: (path: string) => string): Ou
   return { code: 0, stdout: `${JSON.stringify(result.value, null, 1)}\n`, stderr };
 }
 
+const FLAGS: ReadonlySet<string> = new Set(['uniform']);
 /** `--name value` pairs, each of those a verb knows at most once; null: something else stands there. */
 function optionsOf(words: readonly string[], known: readonly string[]): Options | null {
   const options = new Map<string, string>();
   for (let i = 0; i < words.length; i += 2) {
-    const name = words[i]?.replace(/^--/, '') ?? '';
-    const value = words[i + 1];
-    if (!words[i]?.startsWith('--') || !known.includes(name) || value === undefined || options.has(name)) return null;
+    const word = words[i] ?? '';
+    const name = word.replace(/^--/, '');
+    // a flag has no value
+    const value = FLAGS.has(name) ? 'yes' : words[i + 1];
+    if (FLAGS.has(name)) i--;
+    if (!word.startsWith('--') || !known.includes(name) || value === undefined || options.has(name)) return null;
     options.set(name, value);
   }
   return options;

@@ -511,3 +511,11 @@ export const PIECE_FACES = [
   'move',
 ] as const;
 export type PieceFace = (typeof PIECE_FACES)[number];
+
+/** What can be changed so that a wall stays wet. */
+export const CHANGES = ['shorter', 'conditioner', 'second', 'wider', 'hour', 'shut'] as const;
+export type Change = (typeof CHANGES)[number];
+
+/** Who does what on a wall: one person by stretches; everything cut and then rolled; one cuts and one follows; two from the middle outwards. */
+export const ROLES = ['stretches', 'cut-all', 'follow', 'two'] as const;
+export type Role = (typeof ROLES)[number];

@@ -5,7 +5,7 @@ import { because, type Reason } from '../words/reasons.ts';
 import { groundOf, isCut, type CutLine, type Ground, type PlayAsk } from './ground.ts';
 import { howOf, mannerOf, type Manner } from './manner.ts';
 import { areaOf, type Done, type Draft, type Drafted, type Shape } from './play.ts';
-import { layersOf, rolledStrokes, stripsOf, type Seen } from './rolled.ts';
+import { layersOf, rolledStrokes, stripsOf, wayOf, type Seen } from './rolled.ts';
 import { bandAlong, joined, within } from './shapes.ts';
 import { stationsOf } from './stations.ts';
 
@@ -101,5 +101,11 @@ export function broadPlay(ask: PlayAsk): Drafted | null {
   const ladder: Reason[] = stations.some((s) => s.kind === 'ladder') ? [because('play.ladder')] : [];
   const tray: Reason[] = stations.some((s) => s.kind === 'tray') ? [because('play.tray')] : [];
   const how = howOf(ask, ground, manner, { strips: strips.length, together, cover });
-  return { drafts, stations, how: [...how, ...twice, ...tray, ...ladder] };
+  const [from, to] = wayOf(ground);
+  return {
+    drafts,
+    stations,
+    way: { axis: ground.upright ? 'x' : 'y', from, to },
+    how: [...how, ...twice, ...tray, ...ladder],
+  };
 }

@@ -30,6 +30,13 @@ export interface Stroke {
   readonly after: readonly string[];
 }
 
+/** How strips follow each other over a broad surface: along x or y of its drawing, from one end to the other. */
+export interface Way {
+  readonly axis: 'x' | 'y';
+  readonly from: Metres;
+  readonly to: Metres;
+}
+
 /** Where something stands while some of it is painted: on the wall's drawing, or the ceiling's plan. */
 export interface Station {
   readonly kind: 'tray' | 'ladder';
@@ -47,6 +54,8 @@ export interface Play {
   readonly minutes: Minutes;
   readonly litres: Litres;
   readonly stations: readonly Station[];
+  /** null: it is not rolled in strips. */
+  readonly way: Way | null;
   /** How it is done, and why so. */
   readonly how: readonly Reason[];
 }
@@ -84,6 +93,7 @@ export interface Draft {
 export interface Drafted {
   readonly drafts: readonly Draft[];
   readonly stations: readonly Station[];
+  readonly way: Way | null;
   readonly how: readonly Reason[];
 }
 

@@ -19,11 +19,16 @@ import { sashStrokes } from './window.ts';
 export function playOf(ask: PlayAsk): Play {
   const { specified, layer, coat, done, litres } = ask;
   const { surface } = specified;
-  const { drafts, stations, how } = surface.area.value > 1e-9 ? draftedOf(ask) : NOTHING;
-  return { surface: surface.id, layer, coat, ...shared(drafts, done, litres), stations, how };
+  const { drafts, stations, way, how } = surface.area.value > 1e-9 ? draftedOf(ask) : NOTHING;
+  return { surface: surface.id, layer, coat, ...shared(drafts, done, litres), stations, way, how };
 }
-const NOTHING: Drafted = { drafts: [], stations: [], how: [] };
-const plain = (drafts: readonly Draft[], how: readonly Reason[] = []): Drafted => ({ drafts, stations: [], how });
+const NOTHING: Drafted = { drafts: [], stations: [], way: null, how: [] };
+const plain = (drafts: readonly Draft[], how: readonly Reason[] = []): Drafted => ({
+  drafts,
+  stations: [],
+  way: null,
+  how,
+});
 
 function draftedOf(ask: PlayAsk): Drafted {
   const { surface } = ask.specified;

@@ -30,7 +30,7 @@ const boxFor = ({ upright }: Ground, { from, to, low, high }: Span): Box =>
   upright ? { left: from, right: to, bottom: low, top: high } : { left: low, right: high, bottom: from, top: to };
 
 /** Of the way the strips go on: its two ends, nearest to where rolling begins first. */
-function endsOf({ box, upright, backwards }: Ground): readonly [Metres, Metres] {
+export function wayOf({ box, upright, backwards }: Ground): readonly [Metres, Metres] {
   const [low, high] = upright ? [box.left, box.right] : [box.bottom, box.top];
   return backwards ? [high, low] : [low, high];
 }
@@ -52,7 +52,7 @@ function dipAreaOf({ job, specified: s, litres }: PlayAsk, { stretch }: Ground):
 
 export function stripsOf(ask: PlayAsk, ground: Ground, manner: Manner): Strip[] {
   const { box, upright, shape, narrow } = ground;
-  const [start, end] = endsOf(ground);
+  const [start, end] = wayOf(ground);
   const way = Math.sign(end - start);
   const whole = Math.abs(end - start);
   const across: readonly [Metres, Metres] = upright ? [box.bottom, box.top] : [box.left, box.right];

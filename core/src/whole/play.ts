@@ -23,12 +23,12 @@ export interface PlayWish {
   readonly hand?: Hand | null;
 }
 
-/** The play of a coat of a surface; null: the surface is not painted, or has no such coat. */
-export function playFor(
+/** What a play is asked with; null: the surface is not painted, or has no such coat. */
+export function playAskFor(
   job: WholeInput & Pick<Job, 'air'>,
   surface: SurfaceId,
   { coat, layer = 'finish', hand = null }: PlayWish,
-): Play | null {
+): PlayAsk | null {
   const whole = wholeOf(job);
   const room = whole.lines.find(({ painted }) => painted.some((s) => s.surface.id === surface));
   const specified = room?.painted.find((s) => s.surface.id === surface);
@@ -37,7 +37,7 @@ export function playFor(
   const done = whole.operations.filter(
     (op) => op.surface === surface && LAYING[layer].has(op.kind) && coatOf(specified, op) === coat,
   );
-  return playOf({
+  return {
     job,
     takeoff: room.takeoff,
     specified,
@@ -52,7 +52,13 @@ export function playFor(
       room.made.lines.some(
         ({ line, chosen }) => chosen.stays === 'first' && line.sides[1 - chosen.first]?.id === surface,
       ),
-  });
+  };
+}
+
+/** The play of a coat of a surface; null: the surface is not painted, or has no such coat. */
+export function playFor(job: WholeInput & Pick<Job, 'air'>, surface: SurfaceId, wish: PlayWish): Play | null {
+  const ask = playAskFor(job, surface, wish);
+  return ask && playOf(ask);
 }
 
 /** A band that is cut more often than its field is rolled has those cuts in its first coat. */

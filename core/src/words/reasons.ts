@@ -3,6 +3,7 @@ import type {
   Condition,
   ExistingCoat,
   Fibres,
+  Change,
   Hand,
   LineMethod,
   PaintFamily,
@@ -15,7 +16,8 @@ import type {
   Toucher,
 } from '../job/vocabulary.ts';
 import { INCH } from '../units/si.ts';
-import { capital, counted, inOrder, phrase, type Word } from '../units/word.ts';
+import { aboutLength } from '../units/length.ts';
+import { capital, counted, inBoth, inOrder, phrase, type Word } from '../units/word.ts';
 import { across, coatsWord, pileWord } from './systems.ts';
 import {
   BRUSH,
@@ -23,6 +25,7 @@ import {
   CONDITION,
   FABRIC,
   FAMILY,
+  CHANGE,
   HAND,
   LEVEL,
   PRIMER,
@@ -51,6 +54,7 @@ const perCent = (share: number): string => `${Math.round(share * 100)} %`;
 const allOf = <K extends string>(table: Readonly<Record<K, Word>>, keys: readonly K[]): Word =>
   inOrder(keys.map((key) => table[key]));
 
+const far = (metres: number): Word => inBoth((system) => aboutLength(metres, system));
 /** How many strips are laid off in one; 0: all of the surface. */
 const stripsWord = (strips: number): string =>
   strips === 0 ? 'all of it at the end' : strips === 1 ? 'one strip at a time' : `${strips} strips at a time`;
@@ -372,6 +376,19 @@ export const WORDING = {
   'play.radiator': () => 'cold, and what is behind and between first, with a bent brush; the front last',
   'play.shelf': () => 'what is hard to reach first: backs and undersides, then tops, the front edge last',
   'play.raised': () => 'raised on blocks off the floor; what stands behind first, the top last',
+  'air.cold': () => 'too cold to paint: the film does not form',
+  'air.hot': () => 'too hot to paint: it dries while it is worked',
+  'air.damp': () => 'so damp that it dries late and may run',
+  'air.dew': () => 'the surface is less than 3 °C above the dew point: it may be wet without looking so',
+  'air.still-wet': () => 'in this air nothing dries',
+  'wet.alone': (w: { stretch: number }) => phrase`one person keeps it wet, ${far(w.stretch)} at a stretch`,
+  'wet.two': (w: { stretch: number }) => phrase`two keep it wet, the cutter never more than ${far(w.stretch)} ahead`,
+  'wet.change': (w: { change: Change; chance: number; after: number }) =>
+    `${perCent(w.chance)} of walls like it would be marked; ${CHANGE[w.change]} brings that to ${perCent(w.after)}`,
+  'wet.better': (w: { change: Change; chance: number; after: number }) =>
+    `${perCent(w.chance)} of walls like it would be marked; nothing here is enough, ${CHANGE[w.change]} helps most (${perCent(w.after)})`,
+  'wet.none': (w: { chance: number }) =>
+    `${perCent(w.chance)} of walls like it would be marked, and nothing tried here helps`,
   'line.there': () => 'the other side is there already and is not painted with this job',
   'line.hidden': () => 'trim that is still to come hides this line: it need not be fine',
   'line.cheaper': (w: { share: number }) => `${perCent(w.share)} cheaper than the other way round`,

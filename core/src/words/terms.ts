@@ -21,6 +21,8 @@ import type {
   PrimerKind,
   PieceFace,
   StrokeKind,
+  Change,
+  Role,
   Pull,
   RepairClass,
   RoomUse,
@@ -363,4 +365,19 @@ export const FACE: Words<PieceFace> = {
   mantle: 'the mantle',
   shaft: 'the shaft',
   move: 'move the sash, so that it does not stick',
+};
+
+export const CHANGE: Words<Change> = {
+  shorter: 'shorter stretches',
+  conditioner: 'flow conditioner',
+  second: 'a second person',
+  wider: 'a wider roller',
+  hour: 'another hour of the day',
+  shut: 'windows and doors shut',
+};
+export const ROLE: Words<Role> = {
+  stretches: 'alone, stretch by stretch',
+  'cut-all': 'all of it cut, then rolled',
+  follow: 'one cuts, one follows',
+  two: 'two, from the middle outwards',
 };

@@ -1,0 +1,119 @@
+import { systemOf } from '../job/region.ts';
+import type { Air } from '../job/region.ts';
+import type { Job } from '../job/types.ts';
+import { ENDS, within } from '../job/limits.ts';
+import { bad, good, type Result } from '../units/problem.ts';
+import { said } from '../units/word.ts';
+import { wetAskFor } from '../whole/wet.ts';
+import { wholeOf } from '../whole/whole.ts';
+import { reasonWord } from '../words/reasons.ts';
+import { adviceOf } from '../wetEdge/advice.ts';
+import { ranked, remediesOf } from '../wetEdge/remedies.ts';
+import { ageRunningFree } from '../wetEdge/uniform.ts';
+import { wetEdgeOf } from '../wetEdge/wetEdge.ts';
+
+type Options = ReadonlyMap<string, string>;
+
+/**
+ * `wetedge`: can a wall be kept wet? Options: `room` and `wall` by name or label, or `surface`; `people` 1 or 2; `air` as C,RH,v;
+ * `coat`; `uniform`: nobody varies.
+ */
+export function wetContract(job: Job, options: Options): Result<unknown> {
+  const found = surfaceFor(job, options);
+  if (!found.ok) return found;
+  const people = options.get('people') ?? '1';
+  if (people !== '1' && people !== '2') return bad(`--people is “${people}”; 1 and 2 are accepted.`);
+  const air = airFor(options.get('air'));
+  if (!air.ok) return air;
+  const text = options.get('coat');
+  const coat = text === undefined ? null : Number(text);
+  const ask = wetAskFor(job, found.value, {
+    coat,
+    people: people === '1' ? 1 : 2,
+    air: air.value,
+    uniform: options.has('uniform'),
+  });
+  if (!ask) return bad(`--coat is “${text ?? ''}”; this surface has no such coat.`);
+  const answer = wetEdgeOf(ask);
+  if (!answer) return bad('This surface is not rolled in strips: nothing of it has to meet wet.');
+  const remedies = ranked(ask, [...remediesOf(ask, answer)]);
+  const system = systemOf(job);
+  const { case: own, setup } = answer;
+  const { paces, wall, open, strip } = own;
+  const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : null);
+  return good({
+    surface: found.value,
+    coat: ask.coat,
+    people: ask.people,
+    role: setup.plan.role,
+    openTime: finite(open.minutes),
+    drying: open.drying,
+    doubtful: open.doubtful,
+    dries: open.dries,
+    cutPace: finite(paces.cut),
+    rollPace: finite(paces.roll),
+    turn: paces.turn,
+    length: wall.length,
+    strips: wall.strips.length,
+    stripMinutes: strip,
+    stretch: Math.min(wall.length, (wall.length / wall.strips.length) * setup.plan.strips),
+    longestStretch: answer.longestStretch,
+    lead: answer.lead,
+    maxAge: answer.maxAge,
+    runningFree: finite(ageRunningFree(paces, wall.length, 0)),
+    lapChance: answer.lap,
+    haloChance: answer.halo,
+    runs: answer.runs,
+    visible: answer.visible,
+    alone: answer.alone,
+    minutes: answer.minutes,
+    cautions: answer.limits.map((rule) => ({ rule, text: said(reasonWord({ rule, with: {} }), system) })),
+    remedies: remedies.map(({ change, value, cost, lap, halo }) => ({
+      change,
+      value,
+      cost,
+      lapChance: lap,
+      haloChance: halo,
+    })),
+    advice: said(reasonWord(adviceOf(ask, answer, remedies)), system),
+  });
+}
+
+function surfaceFor(job: Job, options: Options): Result<string> {
+  const { lines } = wholeOf(job);
+  const painted = lines.flatMap((room) => room.painted.map((s) => s.surface.id));
+  const surface = options.get('surface');
+  if (surface !== undefined)
+    return painted.includes(surface)
+      ? good(surface)
+      : bad(`“${surface}” is no surface that this job paints; --surface takes one of ${painted.join(', ')}.`);
+  const [room, wall] = [options.get('room'), options.get('wall')];
+  const names = lines.map(({ takeoff }) => takeoff.room.name);
+  const own = lines.find(({ takeoff: { room: r } }) => r.id === room || r.name.toLowerCase() === room?.toLowerCase());
+  if (!own)
+    return bad(
+      `${room === undefined ? 'Which room?' : `There is no room “${room}”.`} --room takes one of ${names.join(', ')}.`,
+    );
+  const labels = own.takeoff.walls.map((w) => w.wall.label);
+  const found = own.takeoff.walls.find((w) => w.wall.id === wall || w.wall.label.toLowerCase() === wall?.toLowerCase());
+  const id = wall === 'ceiling' ? `${own.takeoff.room.id}/ceiling` : found && `${found.wall.id}/field`;
+  if (!id)
+    return bad(
+      `${wall === undefined ? 'Which wall?' : `There is no wall “${wall}”.`} --wall takes one of ${labels.join(', ')}, ceiling.`,
+    );
+  return painted.includes(id) ? good(id) : bad(`Nothing of “${wall ?? ''}” is painted with this job.`);
+}
+
+/** Air as a shell says it: degrees Celsius, relative humidity as a share or per cent, draught in m/s. */
+function airFor(text: string | undefined): Result<Partial<Air>> {
+  if (text === undefined) return good({});
+  const parts = text.split(',').map((part) => Number(part.trim().replace(/%$/, '')));
+  const [temperature = NaN, share = NaN, draught = 0.1] = parts;
+  const humidity = share > 1 ? share / 100 : share;
+  const isAir = within(temperature, ENDS.temperature) && within(humidity, ENDS.share) && within(draught, ENDS.draught);
+  return isAir && parts.length <= 3
+    ? good({ temperature, humidity, draught, day: [] })
+    : bad(
+        `--air is “${text}”; degrees Celsius from -20 to 60, humidity up to 100 %, m/s from 0 to 10 are accepted, such as 20,50,0.1.`,
+      );
+}

@@ -1,0 +1,89 @@
+import type { Role } from '../job/vocabulary.ts';
+import type { Minutes } from '../units/si.ts';
+import type { WetCut, WetWall } from './wall.ts';
+
+/** How the people on a wall go about it. */
+export interface Plan {
+  readonly role: Role;
+  /** Strips of a stretch, or that the cutter may be ahead of the roller. */
+  readonly strips: number;
+  /** From brush to roller, and back. */
+  readonly turn: Minutes;
+}
+
+/** Something that takes time without a stop: a part of a line, a strip, a change of tools. */
+export interface Act {
+  readonly who: 0 | 1;
+  readonly minutes: Minutes;
+  /** Acts that must have ended before it; and one that must have begun. */
+  readonly after: readonly number[];
+  readonly afterStart: number;
+}
+export interface Program {
+  readonly acts: readonly Act[];
+  /** Which act lays each cut, and rolls each strip. */
+  readonly cutBy: Int32Array;
+  readonly rolledBy: Int32Array;
+}
+
+/** Cuts an arm's reach at a time, as the play has them, but never past so many strips. */
+const inOrder = (cuts: readonly (WetCut & { readonly n: number })[], block: number) =>
+  cuts.toSorted(
+    (a, b) => Math.floor(a.strip / block) - Math.floor(b.strip / block) || a.piece - b.piece || a.from - b.from,
+  );
+/** Strips that an arm's reach spans, about. */
+const REACH = 3;
+
+export function programOf(wall: WetWall, plan: Plan): Program {
+  const acts: Act[] = [];
+  const cutBy = new Int32Array(wall.cuts.length).fill(-1);
+  const rolledBy = new Int32Array(wall.strips.length).fill(-1);
+  const add = (who: 0 | 1, minutes: Minutes, after: readonly number[] = [], afterStart = -1): number =>
+    acts.push({ who, minutes, after, afterStart }) - 1;
+  const cuts = wall.cuts.map((cut, n) => ({ ...cut, n }));
+  const count = wall.strips.length;
+  const minutesOf = (strip: number) => wall.strips[strip]?.minutes ?? 0;
+
+  /** Cut a stretch, change tools, roll it. */
+  const byStretches = (who: 0 | 1, strips: readonly number[], size: number) => {
+    for (let i = 0; i < strips.length; i += size) {
+      const own = strips.slice(i, i + size);
+      const mine = cuts.filter((cut) => own.includes(cut.strip));
+      const backwards = (own[0] ?? 0) > (own.at(-1) ?? 0);
+      for (const cut of backwards ? inOrder(mine, REACH).reverse() : inOrder(mine, REACH))
+        cutBy[cut.n] = add(who, cut.minutes);
+      if (mine.length) add(who, plan.turn);
+      for (const strip of own) rolledBy[strip] = add(who, minutesOf(strip));
+      if (i + size < strips.length) add(who, plan.turn);
+    }
+  };
+  const all = wall.strips.map((_, i) => i);
+  if (plan.role === 'stretches') byStretches(0, all, Math.max(1, plan.strips));
+  if (plan.role === 'cut-all') byStretches(0, all, Math.max(1, count));
+  if (plan.role === 'two') {
+    const middle = count >> 1;
+    byStretches(0, all.slice(middle), Math.max(1, plan.strips));
+    byStretches(1, all.slice(0, middle).reverse(), Math.max(1, plan.strips));
+  }
+  if (plan.role === 'follow') {
+    const lead = Math.max(1, plan.strips);
+    const blocks = Math.ceil(count / lead);
+    for (let b = 0; b < blocks; b++) {
+      const own = all.slice(b * lead, (b + 1) * lead);
+      for (const cut of inOrder(
+        cuts.filter((c) => own.includes(c.strip)),
+        Math.min(REACH, lead),
+      )) {
+        const waitsFor = cut.strip - lead;
+        cutBy[cut.n] = add(0, cut.minutes, [], waitsFor >= 0 ? (rolledBy[waitsFor] ?? -1) : -1);
+      }
+      for (const strip of own)
+        rolledBy[strip] = add(
+          1,
+          minutesOf(strip),
+          cuts.filter((c) => c.strip === strip).map((c) => cutBy[c.n] ?? -1),
+        );
+    }
+  }
+  return { acts, cutBy, rolledBy };
+}

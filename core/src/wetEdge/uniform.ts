@@ -1,0 +1,47 @@
+import type { Metres, Minutes } from '../units/si.ts';
+
+/** One person at uniform paces: metres of wall cut and rolled in a minute, and the change from brush to roller. */
+export interface Uniform {
+  readonly cut: number;
+  readonly roll: number;
+  readonly turn: Minutes;
+}
+
+/** Age of the band at x when it is rolled, where a stretch is cut from its start and then rolled from there: L/c + t + x/r - x/c. */
+export const ageAt = ({ cut: c, roll: r, turn: t }: Uniform, length: Metres, x: Metres): Minutes =>
+  length / c + t + x / r - x / c;
+
+/** Greatest age of the band of a stretch: at its start where rolling is not slower than cutting, else at its end. */
+export const greatestAge = (paces: Uniform, length: Metres): Minutes =>
+  Math.max(ageAt(paces, length, 0), ageAt(paces, length, length));
+
+/** Longest stretch whose band is open when it is rolled; 0: not even a short one. */
+export const longestStretch = ({ cut: c, roll: r, turn: t }: Uniform, open: Minutes): Metres =>
+  Math.max(0, Math.min(c, r) * (open - t));
+
+/** Two people, the cutter running free: ages go from `ahead` at the start to this at the end. */
+export const ageRunningFree = ({ cut: c, roll: r }: Uniform, length: Metres, ahead: Minutes): Minutes =>
+  ahead + length / r - length / c;
+
+/** How far a cutter who waits may be ahead of the roller: no age is above it and one strip's time. */
+export const leadWithin = (open: Minutes, strip: Minutes): Minutes => Math.max(0, open - strip);
+
+/** Chance that a single edge laps: age and open time both log-normal about their medians, by their coefficients of variation. */
+export function chanceOf(age: Minutes, open: Minutes, cvAge: number, cvOpen: number): number {
+  if (!(age > 0) || open === Infinity) return 0;
+  const spread = Math.hypot(sigmaOf(cvAge), sigmaOf(cvOpen));
+  const over = Math.log(age / open);
+  return spread > 0 ? normalCdf(over / spread) : over > 0 ? 1 : 0;
+}
+
+/** Standard deviation of the logarithm of what varies by this coefficient. */
+export const sigmaOf = (cv: number): number => Math.sqrt(Math.log(1 + cv ** 2));
+
+/** Normal distribution function, to 7.5e-8 [Abramowitz & Stegun 26.2.17, from memory]. */
+export function normalCdf(x: number): number {
+  const k = 1 / (1 + 0.2316419 * Math.abs(x));
+  const tail = [0.31938153, -0.356563782, 1.781477937, -1.821255978, 1.330274429];
+  const sum = tail.reduceRight((s, a) => (s + a) * k, 0);
+  const upper = (Math.exp(-(x ** 2) / 2) / Math.sqrt(2 * Math.PI)) * sum;
+  return x >= 0 ? 1 - upper : upper;
+}

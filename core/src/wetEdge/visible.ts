@@ -1,0 +1,29 @@
+import type { Sheen } from '../job/vocabulary.ts';
+import { isRaked } from '../specify/case.ts';
+import { labOf } from '../specify/colour.ts';
+import type { Specified } from '../specify/specify.ts';
+
+/** How plainly a mark would be seen; it is said beside its chance, and multiplies nothing. */
+export const VISIBLE = ['none', 'faint', 'plain'] as const;
+export type Visible = (typeof VISIBLE)[number];
+
+/** Sheen, depth and raking light each make marks plainer [common practice, no source; the weights are starting judgement]. */
+const SHINES: Readonly<Record<Sheen, number>> = {
+  flat: 0,
+  matte: 0.2,
+  eggshell: 0.4,
+  satin: 0.6,
+  'semi-gloss': 0.8,
+  gloss: 1,
+};
+const DEEP = 45;
+
+/** 0: no light or angle brings a mark out; 1: it is seen from the door. */
+export function visibility(s: Specified, raked: boolean): number {
+  const deep = Math.max(0, (DEEP + 25 - labOf(s.colour.hex).l) / (DEEP + 25));
+  return Math.min(1, (SHINES[s.sheen] + 0.5 * deep) * (raked ? 1 : 0.6));
+}
+export function visibleOn(s: Specified): Visible {
+  const v = visibility(s, isRaked(s));
+  return v < 0.15 ? 'none' : v < 0.45 ? 'faint' : 'plain';
+}

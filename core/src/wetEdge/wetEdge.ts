@@ -1,0 +1,174 @@
+import { airAt } from '../climate/air.ts';
+import { limitsOf, type AirLimit } from '../climate/limits.ts';
+import type { OpenTime } from '../climate/open.ts';
+import { setting } from '../job/defaults.ts';
+import type { Job } from '../job/types.ts';
+import type { Role } from '../job/vocabulary.ts';
+import { hourlyOf } from '../paces/prices.ts';
+import type { PlayAsk } from '../plays/ground.ts';
+import { openOf } from '../plays/manner.ts';
+import type { Play } from '../plays/play.ts';
+import { playOf } from '../plays/plays.ts';
+import type { Metres, Minutes, Money } from '../units/si.ts';
+import type { Plan } from './program.ts';
+import { setUp, simulate, type Runs, type Setup } from './simulate.ts';
+import { leadWithin, longestStretch, sigmaOf, type Uniform } from './uniform.ts';
+import { visibleOn, type Visible } from './visible.ts';
+import { wetWallOf, type WetWall } from './wall.ts';
+
+export type WetJob = PlayAsk['job'] & Pick<Job, 'crew' | 'prices' | 'region'>;
+export interface WetAsk extends PlayAsk {
+  readonly job: WetJob;
+  readonly people: 1 | 2;
+  /** null: by stretches alone, one behind the other for two. */
+  readonly role: Role | null;
+  /** Strips of a stretch or of the lead; null: as many as lap no oftener than is accepted, or what comes nearest. */
+  readonly strips: number | null;
+  /** Minute of the day; null: by the air that is typed. */
+  readonly at: Minutes | null;
+  readonly runs: number;
+  readonly seed: number;
+  /** Nobody and nothing varies. */
+  readonly uniform: boolean;
+}
+
+/** A wall with its open times, before chance. */
+export interface WetCase {
+  readonly play: Play;
+  readonly wall: WetWall;
+  readonly open: OpenTime;
+  /** Of each strip and line by its height. */
+  readonly openAt: (up: number) => Minutes;
+  readonly paces: Uniform;
+  /** One strip with its loads, on average. */
+  readonly strip: Minutes;
+}
+export interface WetAnswer extends Runs {
+  readonly case: WetCase;
+  readonly setup: Setup;
+  /** Median open time of each edge. */
+  readonly open: Float64Array;
+  /** Greatest median age, and where; -1: there is no edge. */
+  readonly maxAge: Minutes;
+  readonly oldest: number;
+  /** One person can keep every edge wet, at medians. */
+  readonly alone: boolean;
+  /** Longest stretch that one person may cut before rolling it, at uniform paces. */
+  readonly longestStretch: Metres;
+  /** Minutes that a cutter may be ahead of the roller. */
+  readonly lead: Minutes;
+  readonly visible: Visible;
+  readonly limits: readonly AirLimit[];
+  /** From first to last, and paid to all who are on it. */
+  readonly minutes: Minutes;
+  readonly paid: Money;
+}
+
+/** What is to be known of a wall before anybody varies; null: it is not rolled in strips. */
+export function wetCaseOf(ask: WetAsk): WetCase | null {
+  const play = playOf(ask);
+  const wall = wetWallOf(play);
+  if (!wall || !wall.strips.length) return null;
+  const ceiling = ask.specified.surface.kind === 'ceiling';
+  const cut = wall.cuts.reduce((sum, c) => sum + c.minutes, 0);
+  const rolled = wall.strips.reduce((sum, s) => sum + s.minutes, 0);
+  return {
+    play,
+    wall,
+    open: openOf(ask, ceiling ? 1 : 0, ask.at),
+    openAt: (up) => openOf(ask, ceiling ? 1 : up, ask.at).minutes,
+    paces: {
+      cut: cut > 0 ? wall.length / cut : Infinity,
+      roll: rolled > 0 ? wall.length / rolled : Infinity,
+      turn: setting(ask.job, 'turn.minutes'),
+    },
+    strip: rolled / wall.strips.length,
+  };
+}
+
+/** Of a room of this height the share at which something lies. */
+const HEIGHT = 3;
+function opensOf({ wall, openAt }: WetCase, setup: Setup): Float64Array {
+  const high = Math.max(HEIGHT, ...wall.strips.map((s) => s.high));
+  const [low, top] = [openAt(0), openAt(1)];
+  const at = (up: number): Minutes => (low === Infinity || top === Infinity ? low : low + (top - low) * up);
+  const upright = wall.way.axis === 'x';
+  return Float64Array.from(setup.cells.of, (n, i) => {
+    if (i >= setup.cells.bands) return at(upright ? (wall.strips[n]?.high ?? 0) / high : 1);
+    const ends = wall.cuts[n]?.ends;
+    return at(ends ? (ends[0].y + ends[1].y) / 2 / high : 0);
+  });
+}
+
+/** Largest share of its open time that any edge is old. */
+function worstOf({ ages }: Setup, open: Float64Array): number {
+  let worst = 0;
+  for (let i = 0; i < ages.length; i++) worst = Math.max(worst, (ages[i] as number) / (open[i] as number));
+  return worst;
+}
+
+/** So many strips at a time as stay within this share of their open time; where none do, what comes nearest. */
+function planWithin(found: WetCase, role: Role, share: number): Setup {
+  const { wall, paces } = found;
+  const sizes = role === 'cut-all' ? [wall.strips.length] : wall.strips.map((_, i) => i + 1);
+  let best: { setup: Setup; worst: number } | null = null;
+  for (const strips of sizes.reverse()) {
+    const setup = setUp(wall, { role, strips, turn: paces.turn });
+    const worst = worstOf(setup, opensOf(found, setup));
+    if (worst <= share) return setup;
+    if (!best || worst < best.worst - 1e-9) best = { setup, worst };
+  }
+  return best?.setup ?? setUp(wall, { role, strips: 1, turn: paces.turn });
+}
+
+const usualRole = (people: 1 | 2): Role => (people === 1 ? 'stretches' : 'follow');
+
+/** Share of its open time within which an edge laps no oftener than is accepted. */
+function safeShare({ job, uniform }: WetAsk): number {
+  if (uniform) return 1;
+  // the normal deviate of 5 % is 1.645; of another chance, about
+  const z = Math.sqrt(-2 * Math.log(setting(job, 'wet.risk'))) - 0.8;
+  return Math.exp(-Math.max(0, z) * Math.hypot(...Object.values(spreadOf(job))));
+}
+const spreadOf = (job: WetJob) => ({
+  people: sigmaOf(setting(job, 'wet.people')),
+  open: sigmaOf(setting(job, 'wet.open')),
+});
+
+/** Can this wall be kept wet, by these people, in this air? null: it is not rolled in strips. */
+export function wetEdgeOf(ask: WetAsk): WetAnswer | null {
+  const found = wetCaseOf(ask);
+  if (!found) return null;
+  const role = ask.role ?? usualRole(ask.people);
+  const { wall, paces, open: openTime } = found;
+  const plan: Plan | null = ask.strips === null ? null : { role, strips: ask.strips, turn: paces.turn };
+  const setup = plan ? setUp(wall, plan) : planWithin(found, role, safeShare(ask));
+  return answerOf(ask, found, setup, openTime);
+}
+
+function answerOf(ask: WetAsk, found: WetCase, setup: Setup, openTime: OpenTime): WetAnswer {
+  const { wall, paces, strip } = found;
+  const open = opensOf(found, setup);
+  const spread = ask.uniform ? { people: 0, open: 0 } : spreadOf(ask.job);
+  const runs = simulate(setup, open, spread, ask.uniform ? 1 : ask.runs, ask.seed);
+  const oldest = setup.ages.reduce((best, age, i) => (best < 0 || age > (setup.ages[best] as number) ? i : best), -1);
+  const ceiling = ask.specified.surface.kind === 'ceiling';
+  const air = airAt(ask.job.air, ask.at, ceiling ? 1 : 0);
+  const on = new Set(setup.program.acts.map((act) => act.who)).size;
+  const least = planWithin(found, 'stretches', 1);
+  return {
+    ...runs,
+    case: found,
+    setup,
+    open,
+    maxAge: oldest < 0 ? 0 : (setup.ages[oldest] as number),
+    oldest,
+    alone: worstOf(least, opensOf(found, least)) <= 1,
+    longestStretch: Math.min(wall.length, longestStretch(paces, openTime.minutes)),
+    lead: Math.min(leadWithin(openTime.minutes, strip), setup.minutes),
+    visible: visibleOn(ask.specified),
+    limits: limitsOf(air, ask.specified.product, openTime.drying),
+    minutes: setup.minutes,
+    paid: (setup.minutes * on * hourlyOf(ask.job)) / 60,
+  };
+}

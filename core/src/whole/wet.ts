@@ -1,0 +1,55 @@
+import type { Air } from '../job/region.ts';
+import type { SurfaceId } from '../job/table.ts';
+import type { Job } from '../job/types.ts';
+import type { Conditioner, Role } from '../job/vocabulary.ts';
+import type { WetAsk } from '../wetEdge/wetEdge.ts';
+import type { Minutes } from '../units/si.ts';
+import type { WholeInput } from './inputs.ts';
+import { playAskFor } from './play.ts';
+
+/** What is asked of a wall: who is on it, in what air, with what. */
+export interface WetWish {
+  /** null: the last, which is looked at. */
+  readonly coat?: number | null;
+  readonly people?: 1 | 2;
+  readonly role?: Role | null;
+  readonly strips?: number | null;
+  readonly at?: Minutes | null;
+  /** In place of that of the job. */
+  readonly air?: Partial<Air>;
+  readonly conditioner?: Conditioner;
+  readonly runs?: number;
+  readonly uniform?: boolean;
+}
+/** Runs by which chances are told, and the seed of all of them. */
+export const WET_RUNS = 2000;
+export const WET_SEED = 14;
+
+/** The question of a wet edge, with all that it reads; null: the surface is not painted, or has no such coat. */
+export function wetAskFor(job: WholeInput & Pick<Job, 'air'>, surface: SurfaceId, wish: WetWish): WetAsk | null {
+  const {
+    coat = null,
+    people = 1,
+    role = null,
+    strips = null,
+    at = null,
+    air,
+    conditioner,
+    runs = WET_RUNS,
+    uniform = false,
+  } = wish;
+  const first = playAskFor(job, surface, { coat: 1 });
+  const ask = first && (coat === 1 ? first : playAskFor(job, surface, { coat: coat ?? first.coats }));
+  if (!ask) return null;
+  const { specified: s } = ask;
+  const { settings, practice, crew, prices, region } = job;
+  return {
+    ...ask,
+    job: { settings, practice, crew, prices, region, air: { ...job.air, ...air } },
+    specified:
+      conditioner === undefined
+        ? s
+        : { ...s, system: { ...s.system, conditioner: { ...s.system.conditioner, override: conditioner } } },
+    ...{ people, role, strips, at, runs, seed: WET_SEED, uniform },
+  };
+}
