@@ -71,6 +71,39 @@ test('finishes are dragged into another order with the keyboard; schools say wha
   await expect(page.getByRole('group', { name: 'The accent wall' })).toHaveCount(0);
 });
 
+test('a wall is asked whether it can be kept wet: people, air and conditioner change the chances, remedies have theirs', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openRoom(page, 'Loft bedroom');
+  await goTo(page, 'Technique');
+  await page.getByRole('button', { name: 'Wet edge', exact: true }).click();
+  await page.getByLabel('Surface', { exact: true }).selectOption('Wall C');
+  const facts = page.locator('.wet-facts');
+  const lap = facts.locator('div', { hasText: 'Chance of a lap' }).locator('dd');
+  await expect(lap).toContainText('%');
+  const alone = await lap.textContent();
+  await expect(page.locator('.remedies li')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Two', exact: true }).click();
+  await expect(lap).not.toHaveText(alone ?? '');
+  await expect(page.locator('.wet-advice')).toContainText(/two keep it wet|would be marked/i);
+  await page.getByRole('button', { name: 'Alone', exact: true }).click();
+  // everything cut and then rolled leaves a halo all round
+  await page.getByLabel('How', { exact: true }).selectOption('cut-all');
+  await expect(facts.locator('div', { hasText: 'of a halo' }).locator('dd')).toHaveText(/^(100|9\d)/);
+  await expect(page.locator('.wet-picture .risk').first()).toBeAttached();
+  const slider = page.getByRole('slider', { name: 'Minutes of its painting' });
+  await slider.press('Home');
+  await slider.press('PageUp');
+  await expect(page.getByText('waves: wet · dots: tacking · plain: dry')).toBeVisible();
+  await page.getByLabel('Temperature', { exact: true }).fill('104');
+  await page.getByLabel('Temperature', { exact: true }).press('Enter');
+  await expect(page.getByText('Too hot to paint')).toBeVisible();
+  await page.getByLabel('Humidity', { exact: true }).fill('120');
+  await page.getByLabel('Humidity', { exact: true }).press('Enter');
+  await expect(page.getByText('From 0 % to 100 % is accepted here.')).toBeVisible();
+});
+
 test('a wall and a door are painted stroke by stroke, coat by coat, at true relative speed', async ({ page }) => {
   await openDemo(page);
   await openRoom(page, 'Loft bedroom');

@@ -36,7 +36,7 @@ export function wetContract(job: Job, options: Options): Result<unknown> {
   if (!ask) return bad(`--coat is “${text ?? ''}”; this surface has no such coat.`);
   const answer = wetEdgeOf(ask);
   if (!answer) return bad('This surface is not rolled in strips: nothing of it has to meet wet.');
-  const remedies = ranked(ask, [...remediesOf(ask, answer)]);
+  const remedies = ranked(ask, remediesOf(ask, answer));
   const system = systemOf(job);
   const { case: own, setup } = answer;
   const { paces, wall, open, strip } = own;

@@ -9,7 +9,11 @@ export const stretchOf = ({ setup: { wall, plan } }: WetAnswer): Metres =>
   Math.min(wall.length, (wall.length / wall.strips.length) * plan.strips);
 
 /** What to do about a wall, in a sentence: as it is, or the cheapest change that is enough. */
-export function adviceOf(ask: WetAsk, answer: WetAnswer, remedies: readonly Remedy[]): Reason {
+export function adviceOf(
+  ask: WetAsk,
+  answer: WetAnswer,
+  remedies: readonly Pick<Remedy, 'change' | 'lap' | 'halo'>[],
+): Reason {
   const accepted = setting(ask.job, 'wet.risk');
   const chance = Math.max(answer.lap, answer.halo);
   if (!answer.case.open.dries) return because('air.still-wet');

@@ -23,28 +23,34 @@ export interface Remedy {
 /** Widths of covers, metres. */
 const WIDTHS = [4, 6, 9, 12, 18].map((n) => n * INCH);
 /** Draught of a room with its windows and doors shut, m/s [starting judgement]. */
-const SHUT = 0.05;
+export const SHUT = 0.05;
 
 type Tried = { readonly change: Change; readonly value: number; readonly ask: WetAsk; readonly material: Money };
 
-/** Every remedy that applies, each run with the same seeds, one after the other: what brings both chances under the accepted one first, the cheapest of them before the others. */
-export function* remediesOf(ask: WetAsk, before: WetAnswer): Generator<Remedy> {
-  for (const tried of triesOf(ask)) {
-    const answer = wetEdgeOf(tried.ask);
-    if (!answer) continue;
-    const { strips } = answer.setup.plan;
-    // as many strips as are best are no remedy where they are no fewer
-    if (tried.change === 'shorter' && strips >= before.setup.plan.strips) continue;
-    const value = tried.change === 'shorter' ? strips : tried.value;
-    const cost = answer.paid - before.paid + tried.material;
-    yield { change: tried.change, value, cost, lap: answer.lap, halo: answer.halo, answer };
-  }
+/** How many remedies there are to be tried. */
+export const remedyCount = (ask: WetAsk): number => triesOf(ask).length;
+
+/** The remedy of that number, run with the same seeds as the wall itself; null: it does not apply. */
+export function remedyAt(ask: WetAsk, before: WetAnswer, n: number): Remedy | null {
+  const tried = triesOf(ask)[n];
+  const answer = tried && wetEdgeOf(tried.ask);
+  if (!tried || !answer) return null;
+  const { strips } = answer.setup.plan;
+  // as many strips as are best are no remedy where they are no fewer
+  if (tried.change === 'shorter' && strips >= before.setup.plan.strips) return null;
+  const value = tried.change === 'shorter' ? strips : tried.value;
+  const cost = answer.paid - before.paid + tried.material;
+  return { change: tried.change, value, cost, lap: answer.lap, halo: answer.halo, answer };
 }
 
-export function ranked(ask: WetAsk, remedies: readonly Remedy[]): Remedy[] {
+export const remediesOf = (ask: WetAsk, before: WetAnswer): Remedy[] =>
+  Array.from({ length: remedyCount(ask) }, (_, n) => remedyAt(ask, before, n) ?? []).flat();
+
+/** What brings both chances under the accepted one first, the cheapest of them before the others. */
+export function ranked<R extends Pick<Remedy, 'lap' | 'halo' | 'cost'>>(ask: WetAsk, remedies: readonly R[]): R[] {
   const accepted = setting(ask.job, 'wet.risk');
-  const chance = ({ lap, halo }: Remedy) => Math.max(lap, halo);
-  const enough = (remedy: Remedy) => chance(remedy) <= accepted;
+  const chance = ({ lap, halo }: R) => Math.max(lap, halo);
+  const enough = (remedy: R) => chance(remedy) <= accepted;
   return remedies.toSorted(
     (a, b) =>
       Number(enough(b)) - Number(enough(a)) || (enough(a) ? a.cost - b.cost : chance(a) - chance(b)) || a.cost - b.cost,
@@ -68,12 +74,18 @@ function triesOf(ask: WetAsk): Tried[] {
   }
   if (people === 1)
     tries.push({ change: 'second', value: 2, ask: { ...ask, people: 2, role: null, strips: null }, material: 0 });
-  const wide = widerAsk(ask);
-  if (wide) tries.push({ change: 'wider', value: wide.width, ask: wide.ask, material: pieceOf(job, 'cover') });
+  const wide = widerThan(ask);
+  if (wide !== null)
+    tries.push({
+      change: 'wider',
+      value: wide,
+      ask: { ...withCover(ask, wide), strips: null },
+      material: pieceOf(job, 'cover'),
+    });
   const hour = bestHour(ask);
   if (hour !== null) tries.push({ change: 'hour', value: hour, ask: { ...ask, at: hour, strips: null }, material: 0 });
   const { draught } = airAt(job.air, ask.at);
-  if (draught > SHUT) {
+  if (draught > SHUT + 1e-9) {
     const day = job.air.day.map((reading) => ({ ...reading, draught: SHUT }));
     tries.push({
       change: 'shut',
@@ -90,16 +102,17 @@ const over = (s: Specified, system: Partial<Specified['system']>): Specified => 
   system: { ...s.system, ...system },
 });
 
-/** The next wider cover; its strips are wider and quicker by the square metre. */
-function widerAsk(ask: WetAsk): { width: number; ask: WetAsk } | null {
+/** The next wider cover, metres; null: there is none. */
+const widerThan = ({ specified: s }: WetAsk): number | null =>
+  WIDTHS.find((w) => w > effective(s.system.cover).width + 1e-6) ?? null;
+
+/** The same coat with another cover: its strips are as wide as it is, and quicker by the square metre where it is wider. */
+export function withCover(ask: WetAsk, width: number): WetAsk {
   const { job, specified: s } = ask;
   const cover = effective(s.system.cover);
-  const width = WIDTHS.find((w) => w > cover.width + 1e-6);
-  if (width === undefined) return null;
   const quicker = widthFactor(job, width) / widthFactor(job, cover.width);
   const done = ask.done.map((d) => (isRoll(d) ? { ...d, minutes: d.minutes * quicker } : d));
-  const specified = over(s, { cover: { ...s.system.cover, override: { ...cover, width } } });
-  return { width, ask: { ...ask, done, specified, strips: null } };
+  return { ...ask, done, specified: over(s, { cover: { ...s.system.cover, override: { ...cover, width } } }) };
 }
 
 /** Minutes between the hours of a day that are tried. */

@@ -27,3 +27,10 @@ export function visibleOn(s: Specified): Visible {
   const v = visibility(s, isRaked(s));
   return v < 0.15 ? 'none' : v < 0.45 ? 'faint' : 'plain';
 }
+
+/** How strongly a mark shows, 0 to 1, so far from a lamp that rakes the wall, in lengths of the wall: the flatter the light, the plainer. */
+export function markStrength(s: Specified, away: number): number {
+  const grazing = 1 - Math.exp(-4 * away);
+  const reaches = Math.exp(-1.2 * away);
+  return visibility(s, true) * grazing * reaches * 1.6;
+}

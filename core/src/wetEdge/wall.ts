@@ -1,5 +1,5 @@
 import type { Point } from '../measure/geometry.ts';
-import type { Play, Stroke } from '../plays/play.ts';
+import type { Play, Shape, Stroke } from '../plays/play.ts';
 import { boxOf } from '../plays/shapes.ts';
 import type { Metres, Minutes } from '../units/si.ts';
 
@@ -12,6 +12,8 @@ export interface WetStrip {
   /** Of what is wet beside the next strip, on the drawing. */
   readonly low: Metres;
   readonly high: Metres;
+  /** What of the surface it covers. */
+  readonly shapes: readonly Shape[];
 }
 
 /** A part of a cut line that one strip is rolled against. */
@@ -66,6 +68,7 @@ function stripsOf({ strokes, way }: Play, along: (p: Point) => Metres): WetStrip
       minutes: own.reduce((sum, s) => sum + s.minutes, 0),
       low,
       high,
+      shapes: own.flatMap((s) => s.shape),
     };
   });
 }

@@ -40,6 +40,7 @@ function plainWall(length: number, strips: number, cut: number, roll: number): W
       minutes: w / roll,
       low: 0,
       high: 2.4,
+      shapes: [],
     })),
     cuts: Array.from({ length: strips }, (_, i) => ({
       strip: i,
@@ -223,14 +224,14 @@ describe('remedies', () => {
     const ask = wetAskFor(cottage, loft, {});
     const before = ask && wetEdgeOf(ask);
     if (!ask || !before) throw new Error('no wall');
-    const remedies = ranked(ask, [...remediesOf(ask, before)]);
+    const remedies = ranked(ask, remediesOf(ask, before));
     expect(new Set(remedies.map((r) => r.change))).toEqual(new Set(['conditioner', 'second', 'wider', 'shut']));
     const enough = remedies.filter((r) => Math.max(r.lap, r.halo) <= 0.05);
     expect(remedies.slice(0, enough.length)).toEqual(enough);
     expect(enough.map((r) => r.cost)).toEqual(enough.map((r) => r.cost).toSorted((a, b) => a - b));
     const long = wetAskFor(cottage, loft, { strips: 8 });
     const worse = long && wetEdgeOf(long);
-    const shorter = long && worse && [...remediesOf(long, worse)].find((r) => r.change === 'shorter');
+    const shorter = long && worse && remediesOf(long, worse).find((r) => r.change === 'shorter');
     expect(Math.max(shorter?.lap ?? 1, shorter?.halo ?? 1)).toBeLessThan(Math.max(worse?.lap ?? 0, worse?.halo ?? 0));
   });
   test('another hour is the one in which paint stays open longest, found in the air of the day', () => {
@@ -238,7 +239,7 @@ describe('remedies', () => {
     const air = { ...cottage.air, day: [reading(480, 14), reading(720, 24), reading(1020, 26)] };
     const ask = wetAskFor({ ...cottage, air }, loft, { at: 900 });
     const before = ask && wetEdgeOf(ask);
-    const found = ask && before && [...remediesOf(ask, before)].find((r) => r.change === 'hour');
+    const found = ask && before && remediesOf(ask, before).find((r) => r.change === 'hour');
     expect(found?.value).toBe(480);
     expect(found?.answer.case.open.minutes).toBeGreaterThan(before?.case.open.minutes ?? 0);
   });

@@ -1,7 +1,8 @@
 import type { Air } from '../job/region.ts';
 import type { SurfaceId } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
-import type { Conditioner, Role } from '../job/vocabulary.ts';
+import { CONDITIONERS, type Conditioner, type Role } from '../job/vocabulary.ts';
+import { SHUT, withCover, type Remedy } from '../wetEdge/remedies.ts';
 import type { WetAsk } from '../wetEdge/wetEdge.ts';
 import type { Minutes } from '../units/si.ts';
 import type { WholeInput } from './inputs.ts';
@@ -18,6 +19,8 @@ export interface WetWish {
   /** In place of that of the job. */
   readonly air?: Partial<Air>;
   readonly conditioner?: Conditioner;
+  /** Of the cover, metres. */
+  readonly width?: number;
   readonly runs?: number;
   readonly uniform?: boolean;
 }
@@ -35,6 +38,7 @@ export function wetAskFor(job: WholeInput & Pick<Job, 'air'>, surface: SurfaceId
     at = null,
     air,
     conditioner,
+    width,
     runs = WET_RUNS,
     uniform = false,
   } = wish;
@@ -43,7 +47,7 @@ export function wetAskFor(job: WholeInput & Pick<Job, 'air'>, surface: SurfaceId
   if (!ask) return null;
   const { specified: s } = ask;
   const { settings, practice, crew, prices, region } = job;
-  return {
+  const asked: WetAsk = {
     ...ask,
     job: { settings, practice, crew, prices, region, air: { ...job.air, ...air } },
     specified:
@@ -52,4 +56,23 @@ export function wetAskFor(job: WholeInput & Pick<Job, 'air'>, surface: SurfaceId
         : { ...s, system: { ...s.system, conditioner: { ...s.system.conditioner, override: conditioner } } },
     ...{ people, role, strips, at, runs, seed: WET_SEED, uniform },
   };
+  return width === undefined ? asked : withCover(asked, width);
+}
+
+/** The same question with a remedy taken. */
+export function withRemedy(wish: WetWish, { change, value }: Pick<Remedy, 'change' | 'value'>): WetWish {
+  switch (change) {
+    case 'shorter':
+      return { ...wish, role: null, strips: null };
+    case 'conditioner':
+      return { ...wish, conditioner: CONDITIONERS.find((dose) => dose === value) ?? 0, strips: null };
+    case 'second':
+      return { ...wish, people: 2, role: null, strips: null };
+    case 'wider':
+      return { ...wish, width: value, strips: null };
+    case 'hour':
+      return { ...wish, at: value, strips: null };
+    case 'shut':
+      return { ...wish, air: { ...wish.air, draught: SHUT }, strips: null };
+  }
 }

@@ -17,6 +17,8 @@ import { LinePanel } from './LinePanel.tsx';
 import { LineTable } from './LineTable.tsx';
 import { OrderStrip } from './OrderStrip.tsx';
 import { PlayTable } from './PlayTable.tsx';
+import { AirPanel } from './wet/AirPanel.tsx';
+import { WetTable } from './wet/WetTable.tsx';
 import { SchoolTable } from './SchoolTable.tsx';
 import './technique.css';
 
@@ -24,6 +26,7 @@ const TABLES = [
   ['lines', 'Lines'],
   ['schools', 'Schools'],
   ['play', 'Play'],
+  ['wet', 'Wet edge'],
 ] as const;
 type TableKey = (typeof TABLES)[number][0];
 
@@ -80,11 +83,13 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
     () => (table === 'schools' ? schoolOrders(state.shown, takeoff, painted) : []),
     [table, state.shown, takeoff, painted],
   );
+  // the step's own picture is larger than the room
+  const large = table === 'play' || table === 'wet';
   const circle = circleSentence(lines, takeoff);
   return (
     <>
-      <main className={table === 'play' ? 'middle playing' : 'middle'} aria-label="Technique">
-        {table !== 'play' && (
+      <main className={large ? 'middle playing' : 'middle'} aria-label="Technique">
+        {!large && (
           <OrderStrip
             lines={lines}
             pins={state.shown.orders[takeoff.room.id] ?? []}
@@ -138,7 +143,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
               system={system}
             />
           )}
-          aside={table === 'play' ? null : <Aside lines={lines} view={view} />}
+          aside={large ? null : <Aside lines={lines} view={view} />}
         />
         <div className="entry-panel">
           <div className="panel-head">
@@ -150,6 +155,10 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
           <div className="scroll" key={table} tabIndex={0} role="region" aria-label="Lines of the room">
             {table === 'lines' ? (
               <LineTable view={view} takeoff={takeoff} lines={lines} chosen={picked} onPick={onPick} />
+            ) : table === 'wet' ? (
+              view.specified && (
+                <WetTable key={view.specified.surface.id} view={view} painted={painted} specified={view.specified} />
+              )
             ) : table === 'play' ? (
               view.specified && (
                 <PlayTable key={view.specified.surface.id} view={view} painted={painted} specified={view.specified} />
@@ -163,7 +172,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
       {made ? (
         <LinePanel key={made.line.id} view={view} takeoff={takeoff} made={made} onClose={() => onPick(null)} />
       ) : (
-        <SurfacePanel view={view} takeoff={takeoff} lines={lines} onPick={onPick} />
+        <SurfacePanel view={view} takeoff={takeoff} lines={lines} wet={table === 'wet'} onPick={onPick} />
       )}
     </>
   );
@@ -194,7 +203,11 @@ function Aside({ lines, view: { state } }: { lines: RoomLines; view: WholeView }
 }
 
 /** The surface looked at: its lines; and what is asked once of the room. */
-function SurfacePanel({ view, takeoff, lines, onPick }: Pick<RoomProps, 'view' | 'takeoff' | 'lines' | 'onPick'>) {
+interface SurfacePanelProps extends Pick<RoomProps, 'view' | 'takeoff' | 'lines' | 'onPick'> {
+  /** Its air is asked too. */
+  readonly wet: boolean;
+}
+function SurfacePanel({ view, takeoff, lines, wet, onPick }: SurfacePanelProps) {
   const { surface, specified, system, session } = view;
   const own = lines.lines.filter(({ line }) => line.sides.some(({ id }) => id === surface?.id));
   const walls = focalChoices(takeoff.room, lines.finishes);
@@ -213,7 +226,8 @@ function SurfacePanel({ view, takeoff, lines, onPick }: Pick<RoomProps, 'view' |
           </>
         )}
       </p>
-      {walls.length > 0 && (
+      {wet && specified && <AirPanel view={view} specified={specified} />}
+      {!wet && walls.length > 0 && (
         <Section title="The focal wall">
           <Choice
             label="Which wall is the room looked at for?"

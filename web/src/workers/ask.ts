@@ -62,3 +62,8 @@ export function askers<Api>(start: () => Worker, seconds?: number) {
     }
   };
 }
+
+/** Answers to a question for each of a list, one after the other, as they are ready. */
+export async function* inTurn<A, T>(list: readonly A[], question: (item: A) => Promise<T>): AsyncGenerator<T> {
+  for (const item of list) yield await question(item);
+}

@@ -4,11 +4,8 @@ import { WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { SCHOOLS } from '@kovelin/core/whole/schools.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
 import { experimental_streamedQuery as streamedQuery, useQuery } from '@tanstack/react-query';
+import { inTurn } from './ask.ts';
 import { AS_LONG_AS_ASKED, ask } from './whole.ts';
-
-async function* inTurn<A, T>(list: readonly A[], question: (item: A) => Promise<T>): AsyncGenerator<T> {
-  for (const item of list) yield await question(item);
-}
 
 /** A question for each of a list, one after the other; the answers come as they are ready. */
 function useEach<A, T>(

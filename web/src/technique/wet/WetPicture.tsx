@@ -1,0 +1,157 @@
+import { boxOf } from '@kovelin/core/plays/shapes.ts';
+import type { Shape } from '@kovelin/core/plays/play.ts';
+import { bandShape, jointShape, standingAt, type Wetness } from '@kovelin/core/wetEdge/drawn.ts';
+import type { WetAnswer } from '@kovelin/core/wetEdge/wetEdge.ts';
+import { inkOn } from '../../drawing/coat.ts';
+
+const text = (shape: Shape) => shape.map((p) => `${p.x.toFixed(3)},${(-p.y).toFixed(3)}`).join(' ');
+
+/** Hatch for a chance: the denser, the likelier; below the first nothing is drawn. */
+const DENSITIES = [
+  [0.02, 'rare'],
+  [0.1, 'some'],
+  [0.3, 'many'],
+  [0.6, 'most'],
+] as const;
+const densityOf = (chance: number): string | null => DENSITIES.findLast(([least]) => chance >= least)?.[1] ?? null;
+const GAPS = { rare: 0.16, some: 0.09, many: 0.05, most: 0.028 } as const;
+
+interface WetPictureProps {
+  readonly answer: WetAnswer;
+  /** Of each edge; null: not worked out yet. */
+  readonly chance: Float64Array | null;
+  /** Minutes of the plan; null: as it ends, with the chances on it. */
+  readonly time: number | null;
+  readonly colour: string;
+  readonly old: string;
+  /** Patterns have names in the page. */
+  readonly name: string;
+}
+
+/** A wall with the chance that each of its edges is marked; or as wet as it is at a minute of its painting. */
+export function WetPicture({ answer, chance, time, colour, old, name }: WetPictureProps) {
+  const { setup, oldest, case: found } = answer;
+  const { wall } = found;
+  const { left, right, bottom, top } = boxOf(wall.strips.flatMap((s) => s.shapes.flat()));
+  const size = Math.max((right - left) / 3, top - bottom);
+  const margin = 0.05 * size;
+  const view = [left - margin, -top - margin, right - left + 2 * margin, top - bottom + 2 * margin].join(' ');
+  const now = time === null ? null : standingAt(setup, time, found.open.minutes);
+  const edge = (i: number): Shape => {
+    const n = setup.cells.of[i] ?? 0;
+    const cut = wall.cuts[n];
+    return i < setup.cells.bands ? (cut ? bandShape(cut, 0.03 * size) : []) : jointShape(wall, n, 0.05 * size);
+  };
+  const worst = chance ? [...chance.keys()].sort((a, b) => (chance[b] ?? 0) - (chance[a] ?? 0)).slice(0, 3) : [];
+  return (
+    <svg viewBox={view} className="wet-picture" role="img" aria-label="The wall, and where it may be marked">
+      <defs>
+        {DENSITIES.map(([, key]) => (
+          <pattern
+            key={key}
+            id={`${name}-${key}`}
+            width={GAPS[key]}
+            height={GAPS[key]}
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <line x1="0" y1="0" x2="0" y2={GAPS[key]} className="risk-line" />
+          </pattern>
+        ))}
+        <pattern id={`${name}-wet`} width={0.16} height={0.08} patternUnits="userSpaceOnUse">
+          <path d="M0 .04q.04 -.04 .08 0t.08 0" className="wet-line" />
+        </pattern>
+        <pattern id={`${name}-tacking`} width={0.1} height={0.1} patternUnits="userSpaceOnUse">
+          <circle cx=".05" cy=".05" r=".012" className="tack-dot" />
+        </pattern>
+      </defs>
+      {wall.strips.flatMap((strip, i) =>
+        strip.shapes.map((shape, k) => (
+          <Film
+            key={`${i}.${k}`}
+            shape={shape}
+            is={now ? (now.strips[i] ?? 'bare') : 'dry'}
+            colour={colour}
+            old={old}
+            name={name}
+          />
+        )),
+      )}
+      {!now &&
+        found.play.strokes.flatMap((s) =>
+          s.kind === 'cut'
+            ? s.shape.map((shape, k) => (
+                <Film key={`${s.id}${k}`} shape={shape} is="dry" colour={colour} old={old} name={name} />
+              ))
+            : [],
+        )}
+      {now &&
+        wall.cuts.map((cut, i) => (
+          <Film
+            key={`c${i}`}
+            shape={bandShape(cut, 0.025 * size)}
+            is={now.cuts[i] ?? 'bare'}
+            colour={colour}
+            old={null}
+            name={name}
+          />
+        ))}
+      {!now &&
+        chance &&
+        [...chance].map((p, i) => {
+          const density = densityOf(p);
+          return (
+            density && <polygon key={i} points={text(edge(i))} fill={`url(#${name}-${density})`} className="risk" />
+          );
+        })}
+      {!now && oldest >= 0 && (
+        <polygon points={text(edge(oldest))} className="oldest" style={{ stroke: inkOn(colour) }} />
+      )}
+      {!now &&
+        worst.map((i) => {
+          const p = chance?.[i] ?? 0;
+          const shape = edge(i);
+          if (p < 0.02 || !shape.length) return null;
+          const box = boxOf(shape);
+          const dense = worst.slice(0, worst.indexOf(i)).some((other) => near(boxOf(edge(other)), box, 0.35 * size));
+          if (dense) return null;
+          return (
+            <text
+              key={`t${i}`}
+              x={Math.min((box.left + box.right) / 2, right - 0.1 * size)}
+              y={-(box.bottom + box.top) / 2}
+              fontSize={size * 0.07}
+              textAnchor="middle"
+              dominantBaseline="central"
+              className="risk-number"
+            >
+              {Math.round(p * 100)} %
+            </text>
+          );
+        })}
+    </svg>
+  );
+}
+const near = (a: ReturnType<typeof boxOf>, b: ReturnType<typeof boxOf>, reach: number): boolean =>
+  Math.abs(a.left + a.right - b.left - b.right) / 2 < reach &&
+  Math.abs(a.bottom + a.top - b.bottom - b.top) / 2 < reach / 2;
+
+interface FilmProps {
+  readonly shape: Shape;
+  readonly is: Wetness;
+  readonly colour: string;
+  /** What is below; null: nothing is drawn where it is bare. */
+  readonly old: string | null;
+  readonly name: string;
+}
+function Film({ shape, is, colour, old, name }: FilmProps) {
+  const fill = is === 'bare' ? old : colour;
+  if (!shape.length || fill === null) return null;
+  const points = text(shape);
+  return (
+    <>
+      <polygon points={points} fill={fill} className="stroke" style={{ stroke: inkOn(fill) }} />
+      {(is === 'wet' || is === 'tacking') && <polygon points={points} fill={`url(#${name}-${is})`} />}
+    </>
+  );
+}
