@@ -6,11 +6,12 @@ import { benchOrder } from './order.ts';
 import { benchPlan } from './plan.ts';
 import { benchSpecify } from './specify.ts';
 import { benchWeb } from './web.ts';
+import { benchWet } from './wet.ts';
 import { benchWhole } from './whole.ts';
 import { benchWork } from './work.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines measure specify order size keys open slider memory` for parts; `hostile`
+ * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order size keys open slider memory` for parts; `hostile`
  * and `kills` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
@@ -20,6 +21,7 @@ if (wanted('whole')) await benchWhole();
 if (wanted('work')) benchWork();
 if (wanted('plan')) benchPlan();
 if (wanted('lines')) await benchLines();
+if (wanted('wet')) benchWet();
 if (wanted('measure')) benchMeasure();
 if (wanted('specify')) benchSpecify();
 if (wanted('order')) await benchOrder();

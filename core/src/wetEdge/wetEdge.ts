@@ -9,8 +9,8 @@ import type { PlayAsk } from '../plays/ground.ts';
 import { openOf } from '../plays/manner.ts';
 import type { Play } from '../plays/play.ts';
 import { playOf } from '../plays/plays.ts';
+import { remember } from '../units/remember.ts';
 import type { Metres, Minutes, Money } from '../units/si.ts';
-import type { Plan } from './program.ts';
 import { setUp, simulate, type Runs, type Setup } from './simulate.ts';
 import { leadWithin, longestStretch, sigmaOf, type Uniform } from './uniform.ts';
 import { visibleOn, type Visible } from './visible.ts';
@@ -107,18 +107,38 @@ function worstOf({ ages }: Setup, open: Float64Array): number {
   return worst;
 }
 
+/** A plan tried on a wall: how old its edges get, as shares of their open time at worst. */
+interface TriedPlan {
+  readonly setup: Setup;
+  readonly open: Float64Array;
+  readonly worst: number;
+}
+/** Plans of a wall that were tried already: the best one and whether one person can do it are sought among the same. */
+const triedOf = remember((_: WetCase) => new Map<string, TriedPlan>());
+function tryPlan(found: WetCase, role: Role, strips: number): TriedPlan {
+  const known = triedOf(found);
+  const key = `${role} ${strips}`;
+  const before = known.get(key);
+  if (before) return before;
+  const setup = setUp(found.wall, { role, strips, turn: found.paces.turn });
+  const open = opensOf(found, setup);
+  const tried = { setup, open, worst: worstOf(setup, open) };
+  known.set(key, tried);
+  return tried;
+}
+
 /** So many strips at a time as stay within this share of their open time; where none do, what comes nearest. */
-function planWithin(found: WetCase, role: Role, share: number): Setup {
-  const { wall, paces } = found;
-  const sizes = role === 'cut-all' ? [wall.strips.length] : wall.strips.map((_, i) => i + 1);
-  let best: { setup: Setup; worst: number } | null = null;
-  for (const strips of sizes.reverse()) {
-    const setup = setUp(wall, { role, strips, turn: paces.turn });
-    const worst = worstOf(setup, opensOf(found, setup));
-    if (worst <= share) return setup;
-    if (!best || worst < best.worst - 1e-9) best = { setup, worst };
+function planWithin(found: WetCase, role: Role, share: number): TriedPlan {
+  const count = found.wall.strips.length;
+  if (role === 'cut-all') return tryPlan(found, role, count);
+  let best = tryPlan(found, role, 1);
+  for (let strips = 2; strips <= count; strips++) {
+    const tried = tryPlan(found, role, strips);
+    if (tried.worst <= share || tried.worst < best.worst - 1e-9) best = tried;
+    // what is cut and rolled at a time only gets older from here on
+    else if (tried.worst > 2 * Math.max(share, best.worst)) break;
   }
-  return best?.setup ?? setUp(wall, { role, strips: 1, turn: paces.turn });
+  return best;
 }
 
 const usualRole = (people: 1 | 2): Role => (people === 1 ? 'stretches' : 'follow');
@@ -140,15 +160,12 @@ export function wetEdgeOf(ask: WetAsk): WetAnswer | null {
   const found = wetCaseOf(ask);
   if (!found) return null;
   const role = ask.role ?? usualRole(ask.people);
-  const { wall, paces, open: openTime } = found;
-  const plan: Plan | null = ask.strips === null ? null : { role, strips: ask.strips, turn: paces.turn };
-  const setup = plan ? setUp(wall, plan) : planWithin(found, role, safeShare(ask));
-  return answerOf(ask, found, setup, openTime);
+  const tried = ask.strips === null ? planWithin(found, role, safeShare(ask)) : tryPlan(found, role, ask.strips);
+  return answerOf(ask, found, tried);
 }
 
-function answerOf(ask: WetAsk, found: WetCase, setup: Setup, openTime: OpenTime): WetAnswer {
-  const { wall, paces, strip } = found;
-  const open = opensOf(found, setup);
+function answerOf(ask: WetAsk, found: WetCase, { setup, open }: TriedPlan): WetAnswer {
+  const { wall, paces, strip, open: openTime } = found;
   const spread = ask.uniform ? { people: 0, open: 0 } : spreadOf(ask.job);
   const runs = simulate(setup, open, spread, ask.uniform ? 1 : ask.runs, ask.seed);
   const oldest = setup.ages.reduce((best, age, i) => (best < 0 || age > (setup.ages[best] as number) ? i : best), -1);
@@ -163,7 +180,7 @@ function answerOf(ask: WetAsk, found: WetCase, setup: Setup, openTime: OpenTime)
     open,
     maxAge: oldest < 0 ? 0 : (setup.ages[oldest] as number),
     oldest,
-    alone: worstOf(least, opensOf(found, least)) <= 1,
+    alone: least.worst <= 1,
     longestStretch: Math.min(wall.length, longestStretch(paces, openTime.minutes)),
     lead: Math.min(leadWithin(openTime.minutes, strip), setup.minutes),
     visible: visibleOn(ask.specified),
