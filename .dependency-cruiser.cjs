@@ -13,7 +13,21 @@ const may = {
   work: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays'],
   order: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'work'],
   sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'work'],
-  whole: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'work', 'order', 'sequence', 'climate', 'wetEdge'],
+  whole: [
+    'units',
+    'job',
+    'words',
+    'measure',
+    'specify',
+    'paces',
+    'lines',
+    'plays',
+    'work',
+    'order',
+    'sequence',
+    'climate',
+    'wetEdge',
+  ],
 };
 const core = (folder) => `^core/src/${folder}/`;
 const rules = Object.entries(may).map(([folder, others]) => ({

@@ -101,6 +101,14 @@ await shot('play', async () => {
   await slider.press('Home');
   for (let i = 0; i < 11; i++) await slider.press('PageUp');
 });
+await shot('wet', async () => {
+  await step('Technique');
+  await room('Loft');
+  await page.getByRole('button', { name: 'Wet edge', exact: true }).click();
+  await page.getByLabel('Surface', { exact: true }).selectOption({ label: 'Wall C' });
+  await page.locator('.wet-advice').waitFor();
+  await page.locator('.remedies li').nth(3).waitFor();
+});
 await shot('sequence', async () => {
   await step('Sequence');
   await page.locator('.crew-chart canvas').waitFor();

@@ -4,10 +4,12 @@ import { get, type Server } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { readClimateLog } from '@kovelin/core/exchange/climate-log.ts';
 import { seeded } from '@kovelin/core/units/random.ts';
 import { createApp } from './app.ts';
 import { PriceDesk } from './desk/desk.ts';
 import { Laser, type Shot } from './instruments/laser.ts';
+import { ClimateLogger } from './instruments/climate.ts';
 import { ColourReader } from './instruments/reader.ts';
 import { serverOf } from './listen.ts';
 
@@ -22,7 +24,11 @@ beforeAll(async () => {
   writeFileSync(join(dist, 'assets/app-1.js'), `export const text = '${'paint '.repeat(500)}';`);
   const now = () => new Date('2026-11-23T08:00:00Z');
   const desk = new PriceDesk(() => luck, now);
-  server = createApp(dist, new Laser(seeded(5), now), new ColourReader(seeded(6)), desk).listen(0, '127.0.0.1');
+  const climate = new ClimateLogger(() => luck, now);
+  server = createApp(dist, new Laser(seeded(5), now), new ColourReader(seeded(6)), desk, [], climate).listen(
+    0,
+    '127.0.0.1',
+  );
   await new Promise((resolve) => server.once('listening', resolve));
   url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });
@@ -240,5 +246,17 @@ test('the price desk quotes what it sells, the same all day, near its list; nobo
   expect([there.currency, ...there.prices.map((p) => p.each === null)]).toEqual(['GBP', false, true, false]);
   luck = 0.01;
   expect((await ask({ currency: 'USD', items })).status).toBe(503);
+  luck = 0.5;
+});
+
+test('the climate logger sends a day as CSV that reads as a log; a lost connection is told', async () => {
+  luck = 0.5;
+  const answer = await fetch(`${url}/instruments/climate/today.csv`);
+  expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'text/csv; charset=utf-8']);
+  const log = readClimateLog(await answer.text());
+  expect(log.ok && [log.value.date, log.value.day.length, log.value.notes]).toEqual(['2026-11-23', 57, []]);
+  luck = 0.01;
+  const lost = await fetch(`${url}/instruments/climate/today.csv`);
+  expect([lost.status, await lost.json()]).toEqual([503, { problem: 'The climate logger did not answer; ask again.' }]);
   luck = 0.5;
 });

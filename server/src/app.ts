@@ -9,6 +9,7 @@ import { PriceDesk } from './desk/desk.ts';
 import { deskRoutes } from './desk/routes.ts';
 import { lastWord, onlyNames } from './guard.ts';
 import { Laser } from './instruments/laser.ts';
+import { ClimateLogger } from './instruments/climate.ts';
 import { ColourReader } from './instruments/reader.ts';
 import { instruments } from './instruments/routes.ts';
 
@@ -30,6 +31,7 @@ export function createApp(
   reader = new ColourReader(Math.random),
   desk = new PriceDesk(Math.random, () => new Date()),
   names: readonly string[] = [],
+  climate = new ClimateLogger(Math.random, () => new Date()),
 ): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -64,7 +66,7 @@ export function createApp(
     response.set('Permissions-Policy', DEVICES);
     next();
   });
-  app.use('/instruments', instruments(laser, reader));
+  app.use('/instruments', instruments(laser, reader, climate));
   app.use('/desk', deskRoutes(desk));
   app.use(compression());
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));

@@ -12,3 +12,7 @@ export const addDays = (day: string, days: number): string =>
 /** Whole days from one day to another. */
 export const daysBetween = (from: string, to: string): number =>
   Math.round(DateTime.fromISO(to, { zone: 'utc' }).diff(DateTime.fromISO(from, { zone: 'utc' }), 'days').days);
+
+/** A minute of the day as a clock shows it: 8:05. */
+export const clockTime = (at: number): string =>
+  `${Math.floor(at / 60)}:${String(Math.round(at) % 60).padStart(2, '0')}`;

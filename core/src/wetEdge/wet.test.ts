@@ -7,6 +7,7 @@ import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
 import { wetAskFor, type WetWish } from '../whole/wet.ts';
 import { wholeOf } from '../whole/whole.ts';
+import { CELL, playedWell, PracticeWall } from './practice.ts';
 import { ranked, remediesOf } from './remedies.ts';
 import { setUp, simulate } from './simulate.ts';
 import { ageAt, ageRunningFree, chanceOf, greatestAge, longestStretch, normalCdf, sigmaOf } from './uniform.ts';
@@ -258,4 +259,32 @@ test('a door wider than a stretch, a wall that is all opening, a wall of one str
         wall.cuts.reduce((sum, c) => sum + c.minutes, 0) + wall.strips.reduce((sum, s) => sum + s.minutes, 0);
       expect(spent).toBeLessThanOrEqual(answer.case.play.minutes + 1e-6);
     }
+});
+
+describe('the practice wall', () => {
+  const rules = { wide: 2, high: 2.4, cover: 0.23, dip: 0.07, film: 0.1, open: 6 };
+  test('rolled as a play has it, it has hardly a mark; rolled in two goes with a rest between them, it laps', () => {
+    const { shares } = playedWell(rules, 0.2).marked();
+    expect(shares.lap).toBe(0);
+    expect(shares.miss).toBeLessThan(0.02);
+    expect(shares.ridge).toBeLessThan(0.05);
+    const late = new PracticeWall(rules);
+    for (const x of [0.2, 0.4]) {
+      late.dip(0.2);
+      late.roll({ x, y: 0 }, { x, y: 2.4 }, 0.2);
+      late.wait(10);
+    }
+    expect(late.marked().shares.lap).toBeGreaterThan(0);
+  });
+  test('laws: paint is neither made nor lost; an empty cover lays nothing; a wall nobody rolls is missed', () => {
+    const wall = new PracticeWall(rules);
+    expect(wall.marked().shares.miss).toBe(1);
+    wall.roll({ x: 1, y: 0 }, { x: 1, y: 2 }, 0.1);
+    expect(Math.max(...wall.film)).toBe(0);
+    wall.dip(0.2);
+    wall.roll({ x: 1, y: 0 }, { x: 1, y: 2 }, 0.1);
+    wall.roll({ x: 1.1, y: 2 }, { x: 0.9, y: 0 }, 0.1);
+    const laid = wall.film.reduce((sum, film) => sum + film * CELL * CELL * rules.film, 0);
+    expect(laid + wall.load).toBeCloseTo(rules.dip, 5);
+  });
 });

@@ -2,6 +2,7 @@ import express, { Router, type Request, type Response } from 'express';
 import { fileURLToPath } from 'node:url';
 import { jsonBody, noStore, refuse } from '../guard.ts';
 import { RANGE, type Laser, type Shot } from './laser.ts';
+import type { ClimateLogger } from './climate.ts';
 import type { ColourReader } from './reader.ts';
 
 const HEARTBEAT = 15_000;
@@ -14,7 +15,7 @@ const chip = 'Send {"lab": {"l", "a", "b"}}: l from 0 to 100, a and b from -150 
 const inRange = (value: unknown, low: number, high: number): value is number =>
   typeof value === 'number' && value >= low && value <= high;
 
-export function instruments(laser: Laser, reader: ColourReader): Router {
+export function instruments(laser: Laser, reader: ColourReader, climate: ClimateLogger): Router {
   const router = Router();
   router.use('/console', express.static(fileURLToPath(new URL('./console', import.meta.url)), { maxAge: 0 }));
   router.use(noStore);
@@ -33,6 +34,11 @@ export function instruments(laser: Laser, reader: ColourReader): Router {
     if (inRange(l, 0, 100) && inRange(a, -150, 150) && inRange(b, -150, 150))
       response.status(201).json(reader.read({ l, a, b }));
     else refuse(response, 400, `This is not a colour. ${chip}`);
+  });
+  router.get('/climate/today.csv', (_, response) => {
+    const log = climate.today();
+    if (log === null) refuse(response, 503, 'The climate logger did not answer; ask again.');
+    else response.type('text/csv').send(log);
   });
   let streams = 0;
   router.get('/laser/events', (request, response) => {

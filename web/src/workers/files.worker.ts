@@ -1,3 +1,4 @@
+import { readClimateLog, type ClimateLog } from '@kovelin/core/exchange/climate-log.ts';
 import { readPalette, type Palette } from '@kovelin/core/exchange/palette.ts';
 import { outlinesOf, type Chain, type PlanFile } from '@kovelin/core/exchange/plan/chains.ts';
 import { readPlan } from '@kovelin/core/exchange/plan/read.ts';
@@ -15,6 +16,7 @@ export type PlanHead = Omit<PlanFile, 'layers'> & { readonly layers: readonly st
 /** Everything that reads a file, beside the page. */
 const api = {
   job: async (text: string, name: string): Promise<Result<Job>> => readForView(text, name),
+  climate: async (text: string): Promise<Result<ClimateLog>> => readClimateLog(text),
   palette: async (text: string): Promise<Result<Palette>> => readPalette(text),
   async plan(text: string): Promise<Result<PlanHead>> {
     const read = readPlan(text);

@@ -1,6 +1,5 @@
-import { airAt, dewPoint } from '@kovelin/core/climate/air.ts';
+import { airAt, dewPoint, dryingIn } from '@kovelin/core/climate/air.ts';
 import { limitsOf } from '@kovelin/core/climate/limits.ts';
-import { dryingIn } from '@kovelin/core/climate/air.ts';
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import type { Air } from '@kovelin/core/job/region.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
@@ -10,6 +9,7 @@ import { heading } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { between, DraftField, Section } from '../../app/fields.tsx';
 import type { WholeView } from '../../app/whole.ts';
+import { ClimateLog } from './ClimateLog.tsx';
 
 const number = (text: string, what: string): Result<number> => {
   const value = text.trim() ? Number(text.replace('%', '').replace(',', '.').trim()) : NaN;
@@ -81,6 +81,7 @@ export function AirPanel({ view, specified: s }: { view: WholeView; specified: S
           onCommit={(t) => set({ surface: t })}
         />
       </div>
+      <ClimateLog air={air} system={system} onDay={(day) => set({ day })} />
       <p className="hint">
         Dew point {formatTemperature(dew, system)}; the surface is {formatDegrees(now.surface - dew, system)} above it.
       </p>

@@ -1,6 +1,8 @@
+import type { Job } from '@kovelin/core/job/types.ts';
 import { CONDITIONERS, type Conditioner, type Role } from '@kovelin/core/job/vocabulary.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
+import { clockTime } from '@kovelin/core/units/date.ts';
 import { aboutLength } from '@kovelin/core/units/length.ts';
 import { formatMinutes, formatMoney, formatPercent } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
@@ -23,6 +25,7 @@ import type { WholeView } from '../../app/whole.ts';
 import { useChances, useRemedies } from '../../workers/wet.ts';
 import type { Told } from '../../workers/wet.worker.ts';
 import './wet.css';
+import { PracticeWallView } from './PracticeWallView.tsx';
 import { Raked } from './Raked.tsx';
 import { WetPicture } from './WetPicture.tsx';
 
@@ -88,6 +91,18 @@ export function WetTable({ view, painted, specified: s }: WetTableProps) {
           onChange={(n) => set({ strips: n === 'best' ? null : Number(n) })}
         />
       )}
+      {state.shown.air.day.length > 0 && (
+        <Choice
+          label="Hour"
+          hideLabel
+          value={wish.at === undefined || wish.at === null ? 'typed' : String(wish.at)}
+          options={[
+            ['typed', 'the air that is typed'],
+            ...workingHours(state.shown).map((at) => [String(at), `at ${clockTime(at)}`] as const),
+          ]}
+          onChange={(at) => set({ at: at === 'typed' ? null : Number(at) })}
+        />
+      )}
       <Choice
         label="Conditioner"
         hideLabel
@@ -113,6 +128,10 @@ export function WetTable({ view, painted, specified: s }: WetTableProps) {
     </div>
   );
 }
+
+/** Each half hour of the working day. */
+const workingHours = ({ crew }: Pick<Job, 'crew'>): number[] =>
+  crew.hours.flatMap(([from, to]) => Array.from({ length: Math.ceil((to - from) / 30) }, (_, i) => from + 30 * i));
 
 interface AnsweredProps {
   readonly view: WholeView;
@@ -219,6 +238,7 @@ function Answered({ view, specified: s, wish, ask, answer, onWish }: AnsweredPro
       <Suspense fallback={<p className="hint">Drawing it …</p>}>
         <WetChart answer={answer} system={system} />
       </Suspense>
+      <PracticeWallView view={view} specified={s} open={found.open.minutes} />
     </>
   );
 }
