@@ -10,6 +10,7 @@ import { inOrder, said } from '@kovelin/core/units/word.ts';
 import { PRIMER, SHEEN } from '@kovelin/core/words/terms.ts';
 import { between, Choice, DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
+import { LabelTimes } from './LabelTimes.tsx';
 import { ageWord } from './words.ts';
 
 const plain = <T,>(result: Result<T>): Result<T> => result;
@@ -150,6 +151,7 @@ export function ProductCard({ product, view }: CardProps) {
               return set({ solids: dry === null ? null : { ...solids, dry } });
             }}
           />
+          <LabelTimes product={product} system={system} set={set} />
           {product.role === 'finish' && (
             <Choice
               label="Wet-scrub class"
