@@ -14,7 +14,7 @@ export interface ClimateLog {
   readonly notes: readonly string[];
 }
 
-export const MAX_LOG_BYTES = 5_000_000;
+const MAX_LOG_BYTES = 5_000_000;
 /** A reading may stand for what follows it about this long, minutes. */
 const GAP = 45;
 /** Readings are kept at most so near each other, minutes. */

@@ -67,7 +67,7 @@ export function surfaceOf(room: Room, written: string): Id | null {
 }
 
 /** Surfaces by their scope, for those who write a sheet. */
-export interface WrittenScope {
+interface WrittenScope {
   /** null: the whole job. */
   readonly room: Id | null;
   readonly words: string;

@@ -99,7 +99,7 @@ export function orderOf(members: readonly Member[], by: 'kind' | 'row', hand: Ha
 }
 
 /** How a leaf is painted. */
-export interface LeafManner {
+interface LeafManner {
   /** Rolled all over, then brushed out; else piece by piece. */
   readonly rolled: boolean;
   readonly by: 'kind' | 'row';

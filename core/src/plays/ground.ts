@@ -28,7 +28,7 @@ export interface PlayAsk {
   readonly inside: boolean;
 }
 
-export type Segment = readonly [Point, Point];
+type Segment = readonly [Point, Point];
 /** A line that the brush goes along, piece by piece as an arm reaches; none: it has no place on the drawing. */
 export interface CutLine {
   readonly id: string;

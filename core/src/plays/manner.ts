@@ -26,7 +26,7 @@ export interface Manner {
 /** A brushed band wider than this shows beside what is rolled [common practice, no source]. */
 const WIDE: Metres = 1.5 * INCH;
 /** A mini roller for bands. */
-export const MINI: Metres = 4 * INCH;
+const MINI: Metres = 4 * INCH;
 
 /** Paint that is dry this soon is not gone over again. */
 const isQuick = (ask: PlayAsk): boolean => ask.specified.product.dry < setting(ask.job, 'dry.quick');

@@ -10,7 +10,7 @@ import type { Draft, Shape, Stroke } from './play.ts';
 import { boxOf, pointsOf, reachOver, turned, within, type Box } from './shapes.ts';
 
 /** What is rolled with one or more loads, out of the corner or out of the last strip. */
-export interface Strip {
+interface Strip {
   readonly n: number;
   readonly box: Box;
   /** What a load spreads over, the highest first; ids are strokes. */

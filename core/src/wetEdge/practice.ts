@@ -129,7 +129,7 @@ export class PracticeWall {
 }
 
 /** Metres a minute that a roller is moved [starting judgement]. */
-export const ROLLING = 25;
+const ROLLING = 25;
 
 /** The same wall as a play has it: strips out of the left corner, a load each, spread, filled in and laid off. */
 export function playedWell(rules: PracticeRules, dipMinutes: Minutes): PracticeWall {

@@ -12,7 +12,7 @@ export interface Plan {
 }
 
 /** Something that takes time without a stop: a part of a line, a strip, a change of tools. */
-export interface Act {
+interface Act {
   readonly who: 0 | 1;
   readonly minutes: Minutes;
   /** Acts that must have ended before it; and one that must have begun. */

@@ -118,7 +118,7 @@ export function withCover(ask: WetAsk, width: number): WetAsk {
 /** Minutes between the hours of a day that are tried. */
 const HOUR = 30;
 /** The hour of the working day in which paint stays open longest; null: the day has one air, or it is that hour already. */
-export function bestHour({ job, at }: WetAsk): Minutes | null {
+function bestHour({ job, at }: WetAsk): Minutes | null {
   if (!job.air.day.length || dayLength(job) <= 0) return null;
   let best: { at: Minutes; drying: number } | null = null;
   for (const [from, to] of job.crew.hours)

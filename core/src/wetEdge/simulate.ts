@@ -4,7 +4,7 @@ import { programOf, type Plan, type Program } from './program.ts';
 import type { WetWall } from './wall.ts';
 
 /** Edges of a wall that have to meet wet, in flat arrays: what is laid first, what goes over it, and how long it stays open. */
-export interface Cells {
+interface Cells {
   readonly count: number;
   /** The first so many are of the cut band; the others lie between two strips. */
   readonly bands: number;
@@ -18,7 +18,7 @@ export interface Cells {
   readonly of: Int32Array;
 }
 
-export function cellsOf(wall: WetWall, program: Program): Cells {
+function cellsOf(wall: WetWall, program: Program): Cells {
   const { cutBy, rolledBy, acts } = program;
   const bands = wall.cuts.flatMap((cut, i) => (cut.ends ? [i] : []));
   const joints = wall.strips.slice(1).map((_, i) => i);

@@ -4,8 +4,7 @@ import { labOf } from '../specify/colour.ts';
 import type { Specified } from '../specify/specify.ts';
 
 /** How plainly a mark would be seen; it is said beside its chance, and multiplies nothing. */
-export const VISIBLE = ['none', 'faint', 'plain'] as const;
-export type Visible = (typeof VISIBLE)[number];
+export type Visible = 'none' | 'faint' | 'plain';
 
 /** Sheen, depth and raking light each make marks plainer [common practice, no source; the weights are starting judgement]. */
 const SHINES: Readonly<Record<Sheen, number>> = {
@@ -19,7 +18,7 @@ const SHINES: Readonly<Record<Sheen, number>> = {
 const DEEP = 45;
 
 /** 0: no light or angle brings a mark out; 1: it is seen from the door. */
-export function visibility(s: Specified, raked: boolean): number {
+function visibility(s: Specified, raked: boolean): number {
   const deep = Math.max(0, (DEEP + 25 - labOf(s.colour.hex).l) / (DEEP + 25));
   return Math.min(1, (SHINES[s.sheen] + 0.5 * deep) * (raked ? 1 : 0.6));
 }

@@ -4,7 +4,7 @@ import { boxOf } from '../plays/shapes.ts';
 import type { Metres, Minutes } from '../units/si.ts';
 
 /** A strip as it is rolled, by how far it lies from where rolling begins. */
-export interface WetStrip {
+interface WetStrip {
   readonly from: Metres;
   readonly to: Metres;
   /** Its loads and its laying off with it. */

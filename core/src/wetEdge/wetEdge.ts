@@ -16,7 +16,7 @@ import { leadWithin, longestStretch, sigmaOf, type Uniform } from './uniform.ts'
 import { visibleOn, type Visible } from './visible.ts';
 import { wetWallOf, type WetWall } from './wall.ts';
 
-export type WetJob = PlayAsk['job'] & Pick<Job, 'crew' | 'prices' | 'region'>;
+type WetJob = PlayAsk['job'] & Pick<Job, 'crew' | 'prices' | 'region'>;
 export interface WetAsk extends PlayAsk {
   readonly job: WetJob;
   readonly people: 1 | 2;
@@ -33,7 +33,7 @@ export interface WetAsk extends PlayAsk {
 }
 
 /** A wall with its open times, before chance. */
-export interface WetCase {
+interface WetCase {
   readonly play: Play;
   readonly wall: WetWall;
   readonly open: OpenTime;
@@ -65,7 +65,7 @@ export interface WetAnswer extends Runs {
 }
 
 /** What is to be known of a wall before anybody varies; null: it is not rolled in strips. */
-export function wetCaseOf(ask: WetAsk): WetCase | null {
+function wetCaseOf(ask: WetAsk): WetCase | null {
   const play = playOf(ask);
   const wall = wetWallOf(play);
   if (!wall || !wall.strips.length) return null;
