@@ -5,13 +5,13 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { heading, said, type Word } from '@kovelin/core/units/word.ts';
 import { playFor } from '@kovelin/core/whole/play.ts';
-import { nameWord } from '@kovelin/core/words/names.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { FACE, HAND, STROKE } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Choice } from '../app/fields.tsx';
+import { SurfaceChoice } from './SurfaceChoice.tsx';
 import { Sides } from '../app/Sides.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { placed, PlayPicture, type Placed } from './PlayPicture.tsx';
@@ -61,13 +61,7 @@ export function PlayTable({ view, painted, specified: s }: PlayTableProps) {
         strokes={placed(play)}
         summary={said(HAND[hand], system)}
       >
-        <Choice
-          label="Surface"
-          hideLabel
-          value={s.surface.id}
-          options={painted.map(({ surface }) => [surface.id, heading(nameWord(surface.name), system)] as const)}
-          onChange={view.select}
-        />
+        <SurfaceChoice view={view} painted={painted} specified={s} />
         <Choice
           label="Coat"
           hideLabel

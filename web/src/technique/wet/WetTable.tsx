@@ -10,7 +10,6 @@ import { adviceOf, stretchOf } from '@kovelin/core/wetEdge/advice.ts';
 import { ranked, remedyCount } from '@kovelin/core/wetEdge/remedies.ts';
 import { wetEdgeOf, type WetAnswer, type WetAsk } from '@kovelin/core/wetEdge/wetEdge.ts';
 import { wetAskFor, withRemedy, type WetWish } from '@kovelin/core/whole/wet.ts';
-import { nameWord } from '@kovelin/core/words/names.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { conditionerWord } from '@kovelin/core/words/systems.ts';
 import { CHANGE, ROLE } from '@kovelin/core/words/terms.ts';
@@ -19,6 +18,7 @@ import Slider from '@mui/material/Slider';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Choice } from '../../app/fields.tsx';
+import { SurfaceChoice } from '../SurfaceChoice.tsx';
 import { Sides } from '../../app/Sides.tsx';
 import { Figure } from '../../app/Working.tsx';
 import type { WholeView } from '../../app/whole.ts';
@@ -53,13 +53,7 @@ export function WetTable({ view, painted, specified: s }: WetTableProps) {
   const dose = wish.conditioner ?? effective(s.system.conditioner);
   const controls = (
     <div className="play-bar">
-      <Choice
-        label="Surface"
-        hideLabel
-        value={s.surface.id}
-        options={painted.map(({ surface }) => [surface.id, heading(nameWord(surface.name), system)] as const)}
-        onChange={view.select}
-      />
+      <SurfaceChoice view={view} painted={painted} specified={s} />
       <Sides
         label="People on it"
         sides={PEOPLE}
