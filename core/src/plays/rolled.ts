@@ -127,7 +127,7 @@ export function rolledStrokes(
   const together = laidOffTogether(ask, there.length, rolling / Math.max(1, there.length));
   const pace = paceOf(ask, ground, there, rolling, seen);
   const drafts: Draft[] = manner.newCover
-    ? [{ id: 'rest', kind: 'rest', step: 'strip-1', of: isRoll, weight: pace.rest }]
+    ? [{ id: 'rest', kind: 'rest', step: `strip-${there[0]?.n ?? 1}`, of: isRoll, weight: pace.rest }]
     : [];
   let before: Strip | null = null;
   let fresh: Strip[] = [];

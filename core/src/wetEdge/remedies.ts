@@ -1,6 +1,6 @@
 import { dryingIn, airAt } from '../climate/air.ts';
 import { setting } from '../job/defaults.ts';
-import { CONDITIONERS, type Change } from '../job/vocabulary.ts';
+import { CONDITIONERS, type Change, type Conditioner } from '../job/vocabulary.ts';
 import { dayLength, pieceOf } from '../paces/prices.ts';
 import { widthFactor } from '../paces/minutes.ts';
 import { isRoll } from '../plays/ground.ts';
@@ -23,7 +23,7 @@ export interface Remedy {
 /** Widths of covers, metres. */
 const WIDTHS = [4, 6, 9, 12, 18].map((n) => n * INCH);
 /** Draught of a room with its windows and doors shut, m/s [starting judgement]. */
-export const SHUT = 0.05;
+const SHUT = 0.05;
 
 type Tried = { readonly change: Change; readonly value: number; readonly ask: WetAsk; readonly material: Money };
 
@@ -68,7 +68,7 @@ function triesOf(ask: WetAsk): Tried[] {
     tries.push({
       change: 'conditioner',
       value: dose,
-      ask: { ...ask, specified: over(s, { conditioner: { ...s.system.conditioner, override: dose } }) },
+      ask: { ...withDose(ask, dose), strips: null },
       material: bottle * pieceOf(job, 'conditioner'),
     });
   }
@@ -86,11 +86,10 @@ function triesOf(ask: WetAsk): Tried[] {
   if (hour !== null) tries.push({ change: 'hour', value: hour, ask: { ...ask, at: hour, strips: null }, material: 0 });
   const { draught } = airAt(job.air, ask.at);
   if (draught > SHUT + 1e-9) {
-    const day = job.air.day.map((reading) => ({ ...reading, draught: SHUT }));
     tries.push({
       change: 'shut',
       value: SHUT,
-      ask: { ...ask, job: { ...job, air: { ...job.air, draught: SHUT, day } } },
+      ask: { ...shutIn(ask), strips: null },
       material: 0,
     });
   }
@@ -101,6 +100,19 @@ const over = (s: Specified, system: Partial<Specified['system']>): Specified => 
   ...s,
   system: { ...s.system, ...system },
 });
+
+/** The same coat with so much conditioner. */
+export const withDose = (ask: WetAsk, dose: Conditioner): WetAsk => ({
+  ...ask,
+  specified: over(ask.specified, { conditioner: { ...ask.specified.system.conditioner, override: dose } }),
+});
+
+/** The same coat with windows and doors shut, all day. */
+export function shutIn(ask: WetAsk): WetAsk {
+  const { air } = ask.job;
+  const day = air.day.map((reading) => ({ ...reading, draught: SHUT }));
+  return { ...ask, job: { ...ask.job, air: { ...air, draught: SHUT, day } } };
+}
 
 /** The next wider cover, metres; null: there is none. */
 const widerThan = ({ specified: s }: WetAsk): number | null =>

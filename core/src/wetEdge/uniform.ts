@@ -1,3 +1,4 @@
+import cdf from '@stdlib/stats-base-dists-normal-cdf';
 import type { Metres, Minutes } from '../units/si.ts';
 
 /** One person at uniform paces: metres of wall cut and rolled in a minute, and the change from brush to roller. */
@@ -31,17 +32,8 @@ export function chanceOf(age: Minutes, open: Minutes, cvAge: number, cvOpen: num
   if (!(age > 0) || open === Infinity) return 0;
   const spread = Math.hypot(sigmaOf(cvAge), sigmaOf(cvOpen));
   const over = Math.log(age / open);
-  return spread > 0 ? normalCdf(over / spread) : over > 0 ? 1 : 0;
+  return spread > 0 ? cdf(over / spread, 0, 1) : over > 0 ? 1 : 0;
 }
 
 /** Standard deviation of the logarithm of what varies by this coefficient. */
 export const sigmaOf = (cv: number): number => Math.sqrt(Math.log(1 + cv ** 2));
-
-/** Normal distribution function, to 7.5e-8 [Abramowitz & Stegun 26.2.17, from memory]. */
-export function normalCdf(x: number): number {
-  const k = 1 / (1 + 0.2316419 * Math.abs(x));
-  const tail = [0.31938153, -0.356563782, 1.781477937, -1.821255978, 1.330274429];
-  const sum = tail.reduceRight((s, a) => (s + a) * k, 0);
-  const upper = (Math.exp(-(x ** 2) / 2) / Math.sqrt(2 * Math.PI)) * sum;
-  return x >= 0 ? 1 - upper : upper;
-}

@@ -40,7 +40,7 @@ export interface WetWall {
 const CUT: ReadonlySet<Stroke['kind']> = new Set<Stroke['kind']>(['cut', 'cut-again', 'back-roll']);
 const stripName = ({ id, overlaps, kind }: Stroke): string | null => {
   const named = kind === 'lay-off' ? (overlaps.at(-1)?.stroke ?? '') : id.replace(/^dip-/, '');
-  return kind === 'rest' ? 'strip-1' : (/^strip-\d+/.exec(named)?.[0] ?? null);
+  return /^strip-\d+/.exec(named)?.[0] ?? null;
 };
 
 /** What of a play is wet when; null: it is not rolled in strips. */
@@ -56,8 +56,10 @@ export function wetWallOf(play: Play): WetWall | null {
 
 function stripsOf({ strokes, way }: Play, along: (p: Point) => Metres): WetStrip[] {
   const names = [...new Set(strokes.flatMap((s) => (s.area > 0 && !CUT.has(s.kind) ? (stripName(s) ?? []) : [])))];
-  return names.map((name): WetStrip => {
-    const own = strokes.filter((s) => !CUT.has(s.kind) && stripName(s) === name);
+  return names.map((name, n): WetStrip => {
+    // a new cover rests before its first strip
+    const isOwn = (s: Stroke) => stripName(s) === name || (n === 0 && s.kind === 'rest');
+    const own = strokes.filter((s) => !CUT.has(s.kind) && isOwn(s));
     const points = own.flatMap((s) => s.shape.flat());
     const ways = points.map(along);
     const box = boxOf(points);

@@ -10,7 +10,7 @@ import { wholeOf } from '../whole/whole.ts';
 import { CELL, playedWell, PracticeWall } from './practice.ts';
 import { ranked, remediesOf } from './remedies.ts';
 import { setUp, simulate } from './simulate.ts';
-import { ageAt, ageRunningFree, chanceOf, greatestAge, longestStretch, normalCdf, sigmaOf } from './uniform.ts';
+import { ageAt, ageRunningFree, chanceOf, greatestAge, longestStretch, sigmaOf } from './uniform.ts';
 import type { WetWall } from './wall.ts';
 import { wetEdgeOf, type WetAnswer } from './wetEdge.ts';
 
@@ -112,13 +112,6 @@ describe('uniform paces', () => {
 });
 
 describe('chance', () => {
-  // normal distribution tables (from memory)
-  test.each([
-    [0, 0.5],
-    [1, 0.841345],
-    [1.96, 0.975002],
-    [-2.5, 0.00621],
-  ])('normal distribution at %d is %d', (x, p) => expect(normalCdf(x)).toBeCloseTo(p, 5));
   test('one person: a wall laps as the closed form of its oldest edge says', () => {
     const setup = setUp(plainWall(3, 10, 0.6, 0.5), { role: 'cut-all', strips: 10, turn: 0.5 });
     const age = Math.max(...bandsOf(setup));

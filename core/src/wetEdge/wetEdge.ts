@@ -1,3 +1,4 @@
+import quantile from '@stdlib/stats-base-dists-normal-quantile';
 import { airAt } from '../climate/air.ts';
 import { limitsOf, type AirLimit } from '../climate/limits.ts';
 import type { OpenTime } from '../climate/open.ts';
@@ -146,9 +147,8 @@ const usualRole = (people: 1 | 2): Role => (people === 1 ? 'stretches' : 'follow
 /** Share of its open time within which an edge laps no oftener than is accepted. */
 function safeShare({ job, uniform }: WetAsk): number {
   if (uniform) return 1;
-  // the normal deviate of 5 % is 1.645; of another chance, about
-  const z = Math.sqrt(-2 * Math.log(setting(job, 'wet.risk'))) - 0.8;
-  return Math.exp(-Math.max(0, z) * Math.hypot(...Object.values(spreadOf(job))));
+  const deviate = quantile(1 - setting(job, 'wet.risk'), 0, 1);
+  return Math.exp(-deviate * Math.hypot(...Object.values(spreadOf(job))));
 }
 const spreadOf = (job: WetJob) => ({
   people: sigmaOf(setting(job, 'wet.people')),

@@ -33,7 +33,7 @@ export function playAskFor(
   const room = whole.lines.find(({ painted }) => painted.some((s) => s.surface.id === surface));
   const specified = room?.painted.find((s) => s.surface.id === surface);
   const coats = specified ? coatsOf({ specified, layer }) : 0;
-  if (!room || !specified || coat < 1 || coat > coats) return null;
+  if (!room || !specified || !(Number.isInteger(coat) && coat >= 1 && coat <= coats)) return null;
   const done = whole.operations.filter(
     (op) => op.surface === surface && LAYING[layer].has(op.kind) && coatOf(specified, op) === coat,
   );

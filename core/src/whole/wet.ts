@@ -2,7 +2,7 @@ import type { Air } from '../job/region.ts';
 import type { SurfaceId } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { CONDITIONERS, type Conditioner, type Role } from '../job/vocabulary.ts';
-import { SHUT, withCover, type Remedy } from '../wetEdge/remedies.ts';
+import { shutIn, withCover, withDose, type Remedy } from '../wetEdge/remedies.ts';
 import type { WetAsk } from '../wetEdge/wetEdge.ts';
 import type { Minutes } from '../units/si.ts';
 import type { WholeInput } from './inputs.ts';
@@ -21,6 +21,8 @@ export interface WetWish {
   readonly conditioner?: Conditioner;
   /** Of the cover, metres. */
   readonly width?: number;
+  /** Windows and doors are shut. */
+  readonly shut?: boolean;
   readonly runs?: number;
   readonly uniform?: boolean;
 }
@@ -39,24 +41,22 @@ export function wetAskFor(job: WholeInput & Pick<Job, 'air'>, surface: SurfaceId
     air,
     conditioner,
     width,
+    shut = false,
     runs = WET_RUNS,
     uniform = false,
   } = wish;
   const first = playAskFor(job, surface, { coat: 1 });
   const ask = first && (coat === 1 ? first : playAskFor(job, surface, { coat: coat ?? first.coats }));
   if (!ask) return null;
-  const { specified: s } = ask;
   const { settings, practice, crew, prices, region } = job;
   const asked: WetAsk = {
     ...ask,
     job: { settings, practice, crew, prices, region, air: { ...job.air, ...air } },
-    specified:
-      conditioner === undefined
-        ? s
-        : { ...s, system: { ...s.system, conditioner: { ...s.system.conditioner, override: conditioner } } },
     ...{ people, role, strips, at, runs, seed: WET_SEED, uniform },
   };
-  return width === undefined ? asked : withCover(asked, width);
+  const dosed = conditioner === undefined ? asked : withDose(asked, conditioner);
+  const covered = width === undefined ? dosed : withCover(dosed, width);
+  return shut ? shutIn(covered) : covered;
 }
 
 /** The same question with a remedy taken. */
@@ -73,6 +73,6 @@ export function withRemedy(wish: WetWish, { change, value }: Pick<Remedy, 'chang
     case 'hour':
       return { ...wish, at: value, strips: null };
     case 'shut':
-      return { ...wish, air: { ...wish.air, draught: SHUT }, strips: null };
+      return { ...wish, shut: true, strips: null };
   }
 }
