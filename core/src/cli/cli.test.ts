@@ -1,4 +1,4 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openJob } from '../job/open.ts';
@@ -262,4 +262,51 @@ test('a file that begins with the mark of its encoding is read like any other', 
   const marked = (name: string) => `\uFEFF${example(name)}`;
   for (const file of ['keepers-cottage.json', 'loft-bedroom.tape'])
     expect(run(['takeoff', file], marked)).toEqual(run(['takeoff', file], example));
+});
+
+describe('wetedge', () => {
+  const wet = (...more: string[]) =>
+    run(['wetedge', 'loft-bedroom.tape', '--room', 'loft bedroom', '--wall', 'a', ...more], example);
+  const told = (...more: string[]) => JSON.parse(wet(...more).stdout) as Readonly<Record<string, number>>;
+  test('tells the closed forms with the paces they come from, in the air that is asked for', () => {
+    const {
+      openTime = 0,
+      cutPace = 0,
+      rollPace = 0,
+      turn = 0,
+      length = 0,
+      longestStretch,
+      lead = 0,
+      stripMinutes = 0,
+    } = told('--air', '23,50,0.1', '--uniform');
+    expect(longestStretch).toBeCloseTo(Math.min(length, Math.min(cutPace, rollPace) * (openTime - turn)), 9);
+    expect(lead).toBeCloseTo(openTime - stripMinutes, 9);
+    expect([told('--uniform')['lapChance'], told('--uniform')['haloChance']].every((p) => p === 0 || p === 1)).toBe(
+      true,
+    );
+    expect(told('--air', '30,30%,0.5')['openTime']).toBeLessThan(openTime);
+    expect(told('--people', '2')['role']).toBe('follow');
+    expect(told('--air', '10,100')['openTime']).toBeNull();
+  });
+  test.each([
+    [['--people', '3'], /--people is “3”; 1 and 2 are accepted/],
+    [['--air', '20,120,0.1'], /--air is “20,120,0.1”; degrees Celsius from -20 to 60, humidity up to 100 %/],
+    [['--air', 'warm'], /--air is “warm”/],
+    [['--coat', '7'], /--coat is “7”; this surface gets \d, so 1 to \d is accepted/],
+    [['--coat', '1.5'], /--coat is “1.5”/],
+    [['--speed', '2'], /^usage/],
+  ])('%j: code 2, nothing on stdout, a sentence', (more, message) => {
+    const out = wet(...more);
+    expect([out.code, out.stdout]).toEqual([2, '']);
+    expect(out.stderr).toMatch(message);
+  });
+  test('rooms, walls and surfaces that are not there are told with those that are', () => {
+    const of = (...more: string[]) => run(['wetedge', 'loft-bedroom.tape', ...more], example).stderr;
+    expect(of()).toMatch(/Which room\? --room takes one of Loft bedroom/);
+    expect(of('--room', 'attic')).toMatch(/There is no room “attic”/);
+    expect(of('--room', 'Loft bedroom', '--wall', 'Z')).toMatch(
+      /There is no wall “Z”\. --wall takes one of A, B, C, D, ceiling/,
+    );
+    expect(of('--surface', 'x/field')).toMatch(/“x\/field” is no surface that this job paints/);
+  });
 });

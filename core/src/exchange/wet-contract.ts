@@ -33,7 +33,10 @@ export function wetContract(job: Job, options: Options): Result<unknown> {
     air: air.value,
     uniform: options.has('uniform'),
   });
-  if (!ask) return bad(`--coat is “${text ?? ''}”; this surface has no such coat.`);
+  if (!ask) {
+    const coats = wetAskFor(job, found.value, { coat: 1 })?.coats ?? 0;
+    return bad(`--coat is “${text ?? ''}”; this surface gets ${coats}, so 1 to ${coats} is accepted.`);
+  }
   const answer = wetEdgeOf(ask);
   if (!answer) return bad('This surface is not rolled in strips: nothing of it has to meet wet.');
   const remedies = ranked(ask, remediesOf(ask, answer));

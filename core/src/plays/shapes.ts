@@ -70,14 +70,18 @@ export function joined(pieces: readonly Shape[]): Shape[] {
 
 /** How far up and down a shape reaches wherever it is between two places: the lowest of its top edge, the highest of its foot. */
 export function reachOver(shape: Shape, from: Metres, to: Metres): { readonly foot: Metres; readonly top: Metres } {
-  const inner = shape.map((p) => p.x).filter((x) => x > from && x < to);
-  const [near, far] = [from + 1e-6, to - 1e-6];
-  const spans = [near, ...inner.flatMap((x) => [x - 1e-6, x + 1e-6]), far].map((x) => heightsAt(shape, x));
+  // a strip may end a hair beyond the shape: what is looked at lies within both
+  const inner = shape.map((p) => p.x).filter((x) => x > from + 2 * HAIR && x < to - 2 * HAIR);
+  const [near, far] = [from + HAIR, to - HAIR];
+  const spans = [near, ...inner.flatMap((x) => [x - HAIR, x + HAIR]), far]
+    .map((x) => heightsAt(shape, x))
+    .filter((ys) => ys.length > 0);
   return {
     foot: Math.max(...spans.map((ys) => Math.min(...ys))),
     top: Math.min(...spans.map((ys) => Math.max(...ys))),
   };
 }
+const HAIR: Metres = 1e-6;
 /** Where an upright line crosses the edges of a shape. */
 const heightsAt = (shape: Shape, x: Metres): Metres[] =>
   shape.flatMap((p, i) => {

@@ -5,7 +5,12 @@ import { join } from 'node:path';
 import { readAny } from '../exchange/read.ts';
 import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
-import { wetAskFor, type WetWish } from '../whole/wet.ts';
+import { wetAskFor, withRemedy, type WetWish } from '../whole/wet.ts';
+import { editJob } from '../job/admit.ts';
+import type { Edit } from '../job/edits.ts';
+import { areaOf } from '../plays/play.ts';
+import { bandShape, jointShape, standingAt, type Wetness } from './drawn.ts';
+import { markStrength } from './visible.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { CELL, playedWell, PracticeWall } from './practice.ts';
 import { ranked, remediesOf } from './remedies.ts';
@@ -280,4 +285,57 @@ describe('the practice wall', () => {
     const laid = wall.film.reduce((sum, film) => sum + film * CELL * CELL * rules.film, 0);
     expect(laid + wall.load).toBeCloseTo(rules.dip, 5);
   });
+});
+
+describe('what is shown of a wall', () => {
+  test('at each minute a strip is bare, wet, tacking or dry, in that order', () => {
+    const { setup, case: found } = wet();
+    const open = found.open.minutes;
+    const order: Wetness[] = ['bare', 'wet', 'tacking', 'dry'];
+    const seen = [0, 0.25, 0.5, 0.75, 1].map((share) => standingAt(setup, share * (setup.minutes + open + 0.1), open));
+    expect(new Set(seen[0]?.strips)).toEqual(new Set(['bare']));
+    expect(new Set([...(seen[4]?.strips ?? []), ...(seen[4]?.cuts ?? [])])).toEqual(new Set(['dry']));
+    setup.wall.strips.forEach((_, i) => {
+      const places = seen.map((at) => order.indexOf(at.strips[i] ?? 'bare'));
+      expect(places).toEqual(places.toSorted((a, b) => a - b));
+    });
+  });
+  test('edges are drawn on the wall: a joint where two strips meet, a band along its line', () => {
+    const wall = plainWall(3, 6, 0.5, 0.5);
+    expect(jointShape(wall, 1, 0.1).map((p) => Number(p.x.toFixed(6)))).toEqual([0.95, 1.05, 1.05, 0.95]);
+    expect(jointShape(wall, 5, 0.1)).toEqual([]);
+    const [cut] = wall.cuts;
+    expect(cut && areaOf([bandShape(cut, 0.04)])).toBeCloseTo(0.5 * 0.08, 9);
+    expect(cut && bandShape({ ...cut, ends: null }, 0.04)).toEqual([]);
+  });
+  test('a mark shows more by sheen and depth, most beside the lamp but not under it', () => {
+    const s = wetAskFor(cottage, loft, {})?.specified;
+    if (!s) throw new Error('no wall');
+    const at = (sheen: typeof s.sheen, away: number) => markStrength({ ...s, sheen }, away);
+    expect(at('gloss', 0.3)).toBeGreaterThan(at('eggshell', 0.3));
+    expect(at('eggshell', 0.3)).toBeGreaterThan(at('flat', 0.3));
+    expect(at('satin', 0.3)).toBeGreaterThan(at('satin', 0));
+    expect(at('satin', 0.3)).toBeGreaterThan(at('satin', 3));
+  });
+});
+
+test('a remedy that is looked at is the remedy that was tried, to the last run', () => {
+  for (const wish of [{}, { strips: 6 }, { role: 'cut-all' }, { people: 2, air: { draught: 0.6 } }] as WetWish[]) {
+    const ask = wetAskFor(cottage, loft, wish);
+    const before = ask && wetEdgeOf(ask);
+    if (!ask || !before) throw new Error('no wall');
+    for (const remedy of remediesOf(ask, before)) {
+      const then = wet(withRemedy(wish, remedy));
+      expect([remedy.change, then.lap, then.halo]).toEqual([remedy.change, remedy.lap, remedy.halo]);
+    }
+  }
+});
+test('paces of nothing or less, and humidity beyond all, are refused where they are typed', () => {
+  const refused = (edit: Edit) => {
+    const done = editJob(cottage, edit);
+    return done.ok ? 'taken' : (done.problems[0]?.message ?? '');
+  };
+  for (const value of [0, -1]) expect(refused({ name: 'setSetting', args: { key: 'pace.roll', value } })).toMatch(/\d/);
+  expect(refused({ name: 'setAir', args: { set: { humidity: 1.2 } } })).toMatch(/humidity/i);
+  expect(refused({ name: 'setAir', args: { set: { temperature: 90 } } })).toMatch(/temperature/i);
 });
