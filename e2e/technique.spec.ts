@@ -134,3 +134,50 @@ test('a wall and a door are painted stroke by stroke, coat by coat, at true rela
   await expect(page.getByRole('heading', { name: 'Door d2' })).toBeVisible();
   await expect(page.locator('.plays-on-paper').first()).toContainText('Done as wall A');
 });
+
+test('air comes from a log, a bad one is told and nothing is lost; a wall is rolled by hand and lit from the side', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openRoom(page, 'Loft bedroom');
+  await goTo(page, 'Technique');
+  await page.getByRole('button', { name: 'Wet edge', exact: true }).click();
+  await page.getByLabel('Surface', { exact: true }).selectOption('Wall C');
+  const log = page.getByLabel('Climate log');
+  const rows = Array.from(
+    { length: 20 },
+    (_, i) => `2026-03-02 ${8 + Math.floor(i / 2)}:${i % 2 ? '30' : '00'},${16 + i / 2},55`,
+  );
+  await log.setInputFiles({
+    name: 'log.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['time,temperature,humidity', ...rows].join('\n')),
+  });
+  await expect(page.getByText(/A day of 20 readings, 8:00 to 17:30/)).toBeVisible();
+  await log.setInputFiles({ name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from('code,price\n1,2\n') });
+  await expect(page.getByRole('alert').filter({ hasText: 'names a temperature and a humidity' })).toBeVisible();
+  await expect(page.getByText(/A day of 20 readings/)).toBeVisible();
+  // the warmest hour is asked, and a better one is offered
+  await page.getByLabel('Hour', { exact: true }).selectOption({ label: 'at 15:45' });
+  await expect(page.locator('.remedies')).toContainText('Another hour of the day');
+  await page.locator('.remedies button', { hasText: 'Another hour' }).click();
+  await expect(page.getByText('With another hour of the day')).toBeVisible();
+  await page.getByRole('slider', { name: 'Where the lamp stands along the wall' }).press('End');
+  await page.getByRole('button', { name: 'Look at it so' }).click();
+  await expect(page.getByLabel('Hour', { exact: true })).toHaveValue('480');
+
+  const wall = page.getByRole('application', { name: /A wall to roll/ });
+  await wall.focus();
+  await wall.press(' ');
+  for (const key of ['ArrowUp', 'ArrowUp', 'ArrowUp', 'ArrowRight', 'ArrowDown', 'ArrowDown']) await wall.press(key);
+  await expect(page.locator('.practice-wall .number').first()).not.toContainText('100 % full');
+  await page.getByRole('button', { name: 'Light it from the side' }).click();
+  const missed = page.getByRole('row', { name: /missed/ });
+  await expect(missed).toContainText('0 %');
+  await expect(missed.locator('td').first()).toHaveText(/^[1-9]\d/);
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await expect(missed).toHaveCount(0);
+  await page.reload();
+  await page.getByRole('button', { name: 'Wet edge', exact: true }).click();
+  await expect(page.getByText(/A day of 20 readings/)).toBeVisible();
+});
