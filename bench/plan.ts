@@ -1,4 +1,5 @@
 import { scheduleJob } from '../core/src/sequence/schedule.ts';
+import { keepFor } from '../core/src/whole/keep.ts';
 import { wholeOf } from '../core/src/whole/whole.ts';
 import { line, manyRooms, median, ms, times } from './rooms.ts';
 
@@ -10,9 +11,9 @@ export function benchPlan(): void {
     const { takeoffs, operations } = wholeOf(job);
     let pass = 0;
     // a seed of its own each time: an answer that is remembered costs nothing
-    const one = median(() => void scheduleJob(job, takeoffs, operations, { tries: 0, seed: ++pass }), 3);
+    const one = median(() => void scheduleJob(job, takeoffs, operations, keepFor(job), { tries: 0, seed: ++pass }), 3);
     const start = performance.now();
-    const { finish, bound, placed } = scheduleJob(job, takeoffs, operations);
+    const { finish, bound, placed } = scheduleJob(job, takeoffs, operations, keepFor(job));
     const all = performance.now() - start;
     line(
       `schedule of ${placed.length} tasks, ${rooms} rooms`,

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { openJob } from '../core/src/job/open.ts';
 import type { Job } from '../core/src/job/types.ts';
 import { countedDays } from '../core/src/work/days.ts';
-import { orderOf, wholeOf } from '../core/src/whole/whole.ts';
+import { orderOf } from '../core/src/whole/plan.ts';
+import { wholeOf } from '../core/src/whole/whole.ts';
 
 // Run by whole.ts as one file, as it ships: a job's text in, milliseconds out.
 const [path = '', runs = '20'] = process.argv.slice(2);

@@ -2,6 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { readAny } from '../core/src/exchange/read.ts';
 import { applyEdit, type Edit } from '../core/src/job/edits.ts';
+import { personOf } from '../core/src/job/crew.ts';
 import { rows } from '../core/src/job/table.ts';
 import type { Job } from '../core/src/job/types.ts';
 
@@ -138,8 +139,8 @@ const edits: Edit[] = [
     args: {
       set: {
         people: [
-          { id: 'p1', name: 'Ines', day: 36_000, hand: 'right' },
-          { id: 'p2', name: 'Tomas', day: 31_500, hand: 'right' },
+          personOf({ id: 'p1', name: 'Ines', day: 36_000, hand: 'right' }),
+          personOf({ id: 'p2', name: 'Tomas', day: 31_500, hand: 'right' }),
         ],
         start: '2026-12-01',
       },

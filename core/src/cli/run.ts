@@ -11,7 +11,8 @@ import { linesContract } from '../exchange/lines-contract.ts';
 import { wetContract } from '../exchange/wet-contract.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
-import { baseOrder, basePlan, wholeOf } from '../whole/whole.ts';
+import { baseOrder, basePlan } from '../whole/plan.ts';
+import { wholeOf } from '../whole/whole.ts';
 import { bad, sentence, type Result } from '../units/problem.ts';
 import { said } from '../units/word.ts';
 

@@ -2,7 +2,7 @@ import { applyEdit, type Edit } from '../job/edits.ts';
 import { startingPaint } from '../job/create.ts';
 import { nearest, scopesOf } from '../job/scope.ts';
 import type { Id } from '../job/table.ts';
-import type { Crew } from '../job/crew.ts';
+import { personOf, type Crew } from '../job/crew.ts';
 import type { Room } from '../job/measured.ts';
 import type { Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
@@ -46,7 +46,9 @@ function hired(
 ): Edit[] | string {
   if (crew.people.length === 3) return ORDER_OF_CREW;
   const usual = job.crew.people[0]?.day ?? 0;
-  crew.people.push({ id: `person-${crew.people.length + 1}`, name, day: day ?? usual, hand: hand ?? 'right' });
+  crew.people.push(
+    personOf({ id: `person-${crew.people.length + 1}`, name, day: day ?? usual, hand: hand ?? 'right' }),
+  );
   if (hours) crew.hours = hours;
   return [{ name: 'setCrew', args: { set: { people: [...crew.people], hours: crew.hours } } }];
 }

@@ -5,7 +5,7 @@ import Papa from 'papaparse';
 import { applyEdit } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
 import { optionPrices } from '../whole/options.ts';
-import { baseOrder } from '../whole/whole.ts';
+import { baseOrder } from '../whole/plan.ts';
 import { quoteOf } from '../whole/quote.ts';
 import { shoppingList } from '../order/shopping.ts';
 import { needsWide, quotePdf, runs, shoppingPdf } from './order-pdf.ts';

@@ -42,6 +42,7 @@ const SCHOOLS = {
   layOff: v.LAY_OFFS,
   firstCoats: v.FIRST_COATS,
   doors: v.DOOR_SCHOOLS,
+  roles: v.WET_SCHOOLS,
   openings: v.OPENING_SCHOOLS,
   walls: v.WALL_SCHOOLS,
   prep: v.PREP_SCHOOLS,

@@ -2,6 +2,7 @@ import type { Units } from '../units/si.ts';
 import { toTable } from './blank.ts';
 import { COUNTRY_ROWS, countryFor, localPrice, regionOf, STARTING_AIR, tinsOf, type Country } from './region.ts';
 import { STARTING_COLOURS, STARTING_FINISHES, STARTING_PRODUCTS } from './library.ts';
+import { personOf, STARTING_DAYS } from './crew.ts';
 import type { Id } from './table.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
@@ -18,6 +19,7 @@ export const STARTING_PRACTICE: Practice = {
   layOff: 'up-and-back',
   firstCoats: 'cut-first',
   doors: 'rolled',
+  roles: 'as-needed',
   walls: 'weighed',
   prep: 'wash',
   coats: 'equal',
@@ -66,7 +68,7 @@ export function newJob(
   const day = localPrice(STARTING_DAY, country);
   return {
     format: 'kovelin-job',
-    version: 9,
+    version: 10,
     id,
     name,
     units,
@@ -84,15 +86,20 @@ export function newJob(
     orders: {},
     crew: {
       people: [
-        { id: 'person-1', name: 'Painter 1', day, hand: 'right' },
-        { id: 'person-2', name: 'Painter 2', day, hand: 'right' },
+        personOf({ id: 'person-1', name: 'Painter 1', day, hand: 'right' }),
+        personOf({ id: 'person-2', name: 'Painter 2', day, hand: 'right' }),
       ],
       hours: [
         [480, 720],
         [765, 1020],
       ],
       start: null,
+      ...STARTING_DAYS,
+      zone: COUNTRY_ROWS[country].zone,
     },
+    pins: {},
+    wanted: {},
+    taken: null,
     pricing: { ...STARTING_PRICING, taxName: COUNTRY_ROWS[country].taxName },
     shelf: toTable<ShelfCan>([]),
     options: toTable<JobOption>([]),

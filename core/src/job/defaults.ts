@@ -254,7 +254,6 @@ const DRYING = grouped('drying', {
   'dry.wipe': d(5, 'min', 'starting judgement'),
   'dry.wax': d(15, 'min', 'starting judgement'),
   'recoat.filled': d(90, 'min', 'starting judgement'),
-  'cut.wet': d(15, 'min', 'starting judgement'),
   'mask.dry': d(60, 'min', 'common practice, no source'),
   'dry.seal': d(60, 'min', 'common practice, no source'),
   'tape.after': d(120, 'min', 'common practice, no source'),

@@ -9,7 +9,7 @@ import { COUNTRY_ROWS, regionOf, tinsOf, type Air, type Country, type Region } f
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
 import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
 import type { Colour, Decisions, FinishChoice, Practice, Priced, Product, SystemValues } from './paints.ts';
-import type { Crew } from './crew.ts';
+import type { Crew, Moment, TakenPlan, TaskPin } from './crew.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
 import type { Id, Scope } from './table.ts';
 import type { Job } from './types.ts';
@@ -64,6 +64,11 @@ function remove<T>(table: { byId: Record<Id, T>; order: Id[] }, id: Id): void {
   table.order.splice(table.order.indexOf(id), 1);
 }
 
+function setPin(job: D, task: string, pin: Draft<TaskPin>): void {
+  if (pin.at === null && pin.who === null) Reflect.deleteProperty(job.pins, task);
+  else put(job.pins, task, pin);
+}
+
 function overrule<K extends keyof SystemValues>(job: D, surface: Id, member: K, value: SystemValues[K] | null): void {
   const decisions = { ...own(job.decisions, surface) } as Record<string, unknown>;
   if (value === null) Reflect.deleteProperty(decisions, member);
@@ -109,6 +114,7 @@ const EDITS = {
       job.prices = {};
     }
     job.region = castDraft(regionOf(country));
+    job.crew.zone = to.zone;
     job.units = to.units;
     job.currency = to.currency;
     job.pricing.taxName = to.taxName;
@@ -282,6 +288,21 @@ const EDITS = {
     )
       refuse('Working hours are stretches of one day, in order and not overlapping.');
     Object.assign(job.crew, castDraft(set));
+    const there = new Set(job.crew.people.map((person) => person.id));
+    for (const [task, pin] of Object.entries(job.pins))
+      if (pin.who?.some((id) => !there.has(id))) setPin(job, task, { at: pin.at, who: null });
+  },
+  /** What is pinned of a task; neither time nor people lets it go. */
+  pinTask: (job: D, { task, pin }: { task: string; pin: TaskPin }) => setPin(job, task, castDraft(pin)),
+  /** When a room is wanted back; null: whenever it is done. */
+  wantRoom: (job: D, { room, at }: { room: Id; at: Moment | null }) => {
+    roomOf(job, room);
+    if (at) put(job.wanted, room, at);
+    else Reflect.deleteProperty(job.wanted, room);
+  },
+  /** Takes a plan that was found by searching on; null goes back to the base plan. */
+  takePlan: (job: D, { plan }: { plan: TakenPlan | null }) => {
+    job.taken = castDraft(plan);
   },
   setSetting: (job: D, { key, value }: { key: DefaultKey; value: number | null }) => {
     if (!Object.hasOwn(DEFAULTS, key)) refuse(`“${key}” is not a starting value.`);

@@ -36,6 +36,11 @@ export const MOST = {
   sizes: 40,
   people: 3,
   pins: 400,
+  /** Holidays, and days that somebody is away. */
+  days: 400,
+  /** Days after the first. */
+  day: 3652,
+  tasks: 20_000,
   stretches: 6,
   shelf: 500,
   options: 100,

@@ -238,6 +238,31 @@ function toVersion9(job: Json): Json {
   return { ...next, practice, air, version: 9 };
 }
 
+/** 10: who keeps a wet edge; people's own hours and days; weekends, zone, quiet hours; pins, rooms wanted back, a plan taken. */
+function toVersion10(job: Json): Json {
+  const region = isRecord(job['region']) ? job['region'] : {};
+  const country = COUNTRY_ROWS[region['country'] as Country] as (typeof COUNTRY_ROWS)[Country] | undefined;
+  const practice = isRecord(job['practice']) ? { ...job['practice'], roles: 'as-needed' } : job['practice'];
+  const own = { hours: null, from: null, until: null, away: [], skills: null };
+  const crew = isRecord(job['crew'])
+    ? {
+        ...job['crew'],
+        people: Array.isArray(job['crew']['people'])
+          ? job['crew']['people'].map((person: unknown) => (isRecord(person) ? { ...person, ...own } : person))
+          : job['crew']['people'],
+        weekdays: [1, 2, 3, 4, 5, 6, 7],
+        holidays: [],
+        zone: country?.zone ?? 'UTC',
+        quiet: [],
+        closing: null,
+        platforms: null,
+      }
+    : job['crew'];
+  const settings = isRecord(job['settings']) ? { ...job['settings'] } : job['settings'];
+  if (isRecord(settings)) Reflect.deleteProperty(settings, 'cut.wet');
+  return { ...job, settings, practice, crew, pins: {}, wanted: {}, taken: null, version: 10 };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
@@ -248,6 +273,7 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   6: toVersion7,
   7: toVersion8,
   8: toVersion9,
+  9: toVersion10,
 };
 
 /** From whatever version it says, through every step to the one in force. */

@@ -28,6 +28,7 @@ import type {
   TintBase,
   TrimOrder,
   WallSchool,
+  WetSchool,
 } from './vocabulary.ts';
 import type { Litres, Metres, Minutes, Money } from '../units/si.ts';
 
@@ -157,6 +158,7 @@ export interface Practice {
   readonly layOff: LayOff;
   readonly firstCoats: FirstCoats;
   readonly doors: DoorSchool;
+  readonly roles: WetSchool;
   readonly walls: WallSchool;
   readonly prep: PrepSchool;
   readonly coats: Exclude<CoatStyle, 'one-heavy'>;

@@ -49,6 +49,8 @@ interface CountryRow extends Omit<Region, 'country'> {
   readonly currency: string;
   readonly units: Units;
   readonly taxName: string;
+  /** IANA time zone of most of it. */
+  readonly zone: string;
   /** Minor units for a US cent of the starting prices [starting judgement, invented]. */
   readonly level: number;
 }
@@ -72,6 +74,7 @@ const euro = { ...british, currency: 'EUR', taxName: 'VAT', level: 0.95 } as con
 export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   US: {
     ...american,
+    zone: 'America/New_York',
     name: 'United States',
     currency: 'USD',
     taxName: 'Sales tax',
@@ -81,6 +84,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   CA: {
     ...american,
+    zone: 'America/Toronto',
     name: 'Canada',
     currency: 'CAD',
     taxName: 'GST/HST',
@@ -89,14 +93,41 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
     asbestos: 1990,
     level: 1.35,
   },
-  GB: { ...british, name: 'United Kingdom', currency: 'GBP', taxName: 'VAT', lead: 1992, asbestos: 2000, level: 0.8 },
-  IE: { ...euro, name: 'Ireland', lead: 1992, asbestos: 2000 },
-  DE: { ...euro, name: 'Germany', taxName: 'MwSt', lead: 1990, asbestos: 1994 },
-  FR: { ...euro, name: 'France', taxName: 'TVA', lead: 1949, asbestos: 1998 },
-  NL: { ...euro, name: 'Netherlands', taxName: 'BTW', lead: 1992, asbestos: 1994 },
-  AU: { ...british, name: 'Australia', currency: 'AUD', taxName: 'GST', lead: 1997, asbestos: 2004, level: 1.5 },
-  NZ: { ...british, name: 'New Zealand', currency: 'NZD', taxName: 'GST', lead: 1980, asbestos: 2000, level: 1.65 },
-  other: { ...euro, name: 'Elsewhere', dates: 'year-first', taxName: 'Tax', lead: 1992, asbestos: 2005 },
+  GB: {
+    ...british,
+    zone: 'Europe/London',
+    name: 'United Kingdom',
+    currency: 'GBP',
+    taxName: 'VAT',
+    lead: 1992,
+    asbestos: 2000,
+    level: 0.8,
+  },
+  IE: { ...euro, zone: 'Europe/Dublin', name: 'Ireland', lead: 1992, asbestos: 2000 },
+  DE: { ...euro, zone: 'Europe/Berlin', name: 'Germany', taxName: 'MwSt', lead: 1990, asbestos: 1994 },
+  FR: { ...euro, zone: 'Europe/Paris', name: 'France', taxName: 'TVA', lead: 1949, asbestos: 1998 },
+  NL: { ...euro, zone: 'Europe/Amsterdam', name: 'Netherlands', taxName: 'BTW', lead: 1992, asbestos: 1994 },
+  AU: {
+    ...british,
+    zone: 'Australia/Sydney',
+    name: 'Australia',
+    currency: 'AUD',
+    taxName: 'GST',
+    lead: 1997,
+    asbestos: 2004,
+    level: 1.5,
+  },
+  NZ: {
+    ...british,
+    zone: 'Pacific/Auckland',
+    name: 'New Zealand',
+    currency: 'NZD',
+    taxName: 'GST',
+    lead: 1980,
+    asbestos: 2000,
+    level: 1.65,
+  },
+  other: { ...euro, zone: 'UTC', name: 'Elsewhere', dates: 'year-first', taxName: 'Tax', lead: 1992, asbestos: 2005 },
 };
 
 /** The region a country starts with. */

@@ -1,9 +1,9 @@
 import Joi from 'joi';
-import { isDay } from '../units/day.ts';
+import { isDay, isZone } from '../units/day.ts';
 import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
 import { ENDS, MOST, type Ends } from './limits.ts';
 import type { Can, Colour, Decisions, FinishChoice, Practice, Priced, PrimerLayer, Product } from './paints.ts';
-import type { Crew, Person } from './crew.ts';
+import type { Crew, Moment, Person, TakenPlan, TaskPin } from './crew.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
@@ -253,13 +253,12 @@ const decisions = shape<Decisions>({
 });
 
 /** Stretches of one day: long enough to work in, in order, not overlapping. */
-const hours = Joi.array()
+const stretches = Joi.array()
   .items(
     Joi.array()
       .items(number([0, 1440]))
       .length(2),
   )
-  .min(1)
   .max(MOST.stretches)
   .custom((stretches: readonly (readonly [number, number])[], helpers) =>
     stretches.every(([from, to], i) => to - from >= ENDS.stretch[0] && from >= (stretches[i - 1]?.[1] ?? 0))
@@ -267,16 +266,54 @@ const hours = Joi.array()
       : helpers.error('hours'),
   )
   .required();
+const hours = stretches.min(1);
+const timeOfDay = number([0, 1440]);
+const days = Joi.array().items(day.optional()).unique().max(MOST.days).required();
+/** Known to the calendar of the reader. */
+const timeZone = Joi.string()
+  .custom((name: string, helpers) => (isZone(name) ? name : helpers.error('zone')))
+  .required();
 const crew = shape<Crew>({
   people: Joi.array()
-    .items(shape<Person>({ id, name: label, day: money, hand: one(v.HANDS).required() }))
+    .items(
+      shape<Person>({
+        id,
+        name: label,
+        day: money,
+        hand: one(v.HANDS).required(),
+        hours: hours.allow(null),
+        from: day.allow(null),
+        until: day.allow(null),
+        away: days,
+        skills: Joi.array().items(one(v.SKILLS)).unique().min(1).required().allow(null),
+      }),
+    )
     .unique('id')
     .min(1)
     .max(MOST.people)
     .required(),
   hours,
   start: day.allow(null),
+  weekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().min(1).required(),
+  holidays: days,
+  zone: timeZone,
+  quiet: stretches,
+  closing: timeOfDay.allow(null),
+  platforms: whole(1, MOST.count).allow(null),
 }).required();
+const moment = shape<Moment>({ day: whole(0, MOST.day), time: timeOfDay });
+const taskId = Joi.string()
+  .pattern(new RegExp(`^${OWN}\\S+$`), 'a task')
+  .max(MOST.key);
+const who = Joi.array().items(id.optional()).unique().min(1).max(MOST.people).required();
+const pins = record(taskId, shape<TaskPin>({ at: moment.required().allow(null), who: who.allow(null) }), MOST.pins);
+const wanted = record(id.optional(), moment, MOST.rooms);
+const taken = shape<TakenPlan>({
+  order: Joi.array().items(taskId).unique().max(MOST.tasks).required(),
+  who: record(taskId, who, MOST.tasks),
+})
+  .required()
+  .allow(null);
 const practice = shape<Practice>({
   openings: one(v.OPENING_SCHOOLS).required(),
   trimOrder: one(v.TRIM_ORDERS).required(),
@@ -287,6 +324,7 @@ const practice = shape<Practice>({
   layOff: one(v.LAY_OFFS).required(),
   firstCoats: one(v.FIRST_COATS).required(),
   doors: one(v.DOOR_SCHOOLS).required(),
+  roles: one(v.WET_SCHOOLS).required(),
   walls: one(v.WALL_SCHOOLS).required(),
   prep: one(v.PREP_SCHOOLS).required(),
   coats: one(['equal', 'thin-then-full']).required(),
@@ -393,7 +431,7 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(9).required(),
+  version: Joi.number().valid(10).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),
@@ -412,6 +450,9 @@ export const jobSchema = shape<Job>({
   lines,
   orders,
   crew,
+  pins,
+  wanted,
+  taken,
   pricing,
   shelf: table(shelf, MOST.shelf),
   options: table(options, MOST.options),

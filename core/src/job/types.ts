@@ -3,14 +3,14 @@ import type { Room } from './measured.ts';
 import type { Survey } from './surveyed.ts';
 import type { Colour, Decisions, FinishChoice, Practice, Priced, Product } from './paints.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
-import type { Crew } from './crew.ts';
+import type { Crew, Moment, TakenPlan, TaskPin } from './crew.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
 import type { Air, Region } from './region.ts';
 import type { Money, Units } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 9;
+  readonly version: 10;
   readonly id: Id;
   readonly name: string;
   readonly units: Units;
@@ -31,6 +31,12 @@ export interface Job {
   /** Finishes pinned before others, by room. */
   readonly orders: Readonly<Record<Id, readonly OrderPin[]>>;
   readonly crew: Crew;
+  /** What was pinned of the plan, by the id of a task. */
+  readonly pins: Readonly<Record<string, TaskPin>>;
+  /** When rooms are wanted back, by room. */
+  readonly wanted: Readonly<Record<Id, Moment>>;
+  /** A better plan than the base plan that was taken; null: none. */
+  readonly taken: TakenPlan | null;
   readonly pricing: Pricing;
   readonly shelf: Table<ShelfCan>;
   readonly options: Table<JobOption>;

@@ -374,6 +374,7 @@ export const TASKS = [
   'lap',
   'cut',
   'roll',
+  'wet',
   'brush',
   'wax',
   'unmask',
@@ -517,5 +518,11 @@ export const CHANGES = ['shorter', 'conditioner', 'second', 'wider', 'hour', 'sh
 export type Change = (typeof CHANGES)[number];
 
 /** Who does what on a wall: one person by stretches; everything cut and then rolled; one cuts and one follows; two from the middle outwards. */
+/** Who keeps the wet edge of a last coat: alone where one person can, always alone, always two; or cut all of it and roll it later. */
+export const WET_SCHOOLS = ['as-needed', 'alone', 'pair', 'cut-all'] as const;
+export type WetSchool = (typeof WET_SCHOOLS)[number];
+/** What somebody does on a job. */
+export const SKILLS = ['prepare', 'cut', 'roll', 'brush', 'mask'] as const;
+export type Skill = (typeof SKILLS)[number];
 export const ROLES = ['stretches', 'cut-all', 'follow', 'two'] as const;
 export type Role = (typeof ROLES)[number];

@@ -1,3 +1,4 @@
+import { personOf } from '../job/crew.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import highsLoader from 'highs';
@@ -194,7 +195,7 @@ describe('who laps over whom', () => {
   });
   test('an accent: its off-hand side is harder freehand, for a left hand the other one; with a hand for each neither is', () => {
     const side = (i: number, hands: ('left' | 'right')[]) => {
-      const people = hands.map((hand, n) => ({ id: `p${n}`, name: 'P', day: 30_000, hand }));
+      const people = hands.map((hand, n) => personOf({ id: `p${n}`, name: 'P', day: 30_000, hand }));
       const m = made(...deep, { name: 'setCrew', args: { set: { people } } });
       // the accent is wall 1: it ends at its corner with wall 2, at its right
       return best(between(m, 'corner', field(1), field(i)), field(i), 'freehand')?.because.includes('off-hand');

@@ -35,6 +35,7 @@ export const TASK_RULES = {
   lap: { scope: 'surface', mark: 'cut', word: (of) => phrase`Lap ${of.name}${withCoat(of)}` },
   cut: { scope: 'surface', mark: 'cut', word: (of) => phrase`Cut in ${of.name}${withCoat(of)}` },
   roll: { scope: 'surface', mark: 'roll', word: (of) => phrase`Roll ${of.name}${withCoat(of)}` },
+  wet: { scope: 'surface', mark: 'roll', word: (of) => phrase`Cut in and roll ${of.name}${withCoat(of)}` },
   brush: { scope: 'surface', mark: 'brush', word: (of) => phrase`Paint ${of.name}${withCoat(of)}` },
   wax: { scope: 'surface', mark: 'brush', word: (of) => phrase`Wax ${of.name}` },
   unmask: { scope: 'surface', mark: 'mask', word: (of) => phrase`Pull the tape of ${of.name}` },

@@ -21,7 +21,7 @@ import {
   type Span,
 } from './calendar.ts';
 import { lowerBound, scheduleTasks, type Placed, type Schedule, type SearchOptions } from './search.ts';
-import { leastTravel, tasksOf, type Task } from './tasks.ts';
+import { leastTravel, tasksOf, type Keep, type Task } from './tasks.ts';
 
 /** A person's day, minutes from the job's start. */
 export interface PersonDay {
@@ -42,7 +42,7 @@ export interface JobSchedule extends Schedule {
   readonly workingTime: readonly Span[];
   /** Who works on which day, and when they set up and clean up. */
   readonly personDays: readonly PersonDay[];
-  /** Person-minutes of all its tasks; and of the trips to them. */
+  /** Person-minutes of all operations; and of the trips to them, of changing tools and of waiting for each other. */
   readonly minutes: Minutes;
   readonly travel: Minutes;
   readonly problems: readonly PlanProblem[];
@@ -72,14 +72,16 @@ export function scheduleJob(
   job: Pick<Job, 'settings' | 'practice' | 'crew'>,
   takeoffs: readonly RoomTakeoff[],
   operations: readonly Operation[],
+  keep: Keep,
   options: SearchOptions = {},
 ): JobSchedule {
   const hours = calendarOf(job.crew.hours);
   const calendar = between(hours, setting(job, 'day.setUp'), setting(job, 'day.cleanUp'));
   const longest = longestStretch(calendar);
-  const tasks = tasksOf(job, operations, longest);
+  const tasks = tasksOf(job, operations, longest, keep);
   const crew = job.crew.people;
-  const minutes = tasks.reduce((sum, task) => sum + task.work * task.people, 0);
+  const minutes = tasks.reduce((sum, task) => sum + task.work * task.people - task.idle, 0);
+  const idle = tasks.reduce((sum, task) => sum + task.idle, 0);
   const names = new Map(
     takeoffs.flatMap((t) =>
       t.surfaces.map((s) => [s.id, phrase`${capital(nameWord(s.name))} in ${t.room.name}`] as const),
@@ -113,12 +115,12 @@ export function scheduleJob(
       workingTime: workingTime(hours, 0),
       personDays: [],
       minutes,
-      travel: leastTravel(tasks),
+      travel: leastTravel(tasks) + idle,
       problems,
     };
   }
   const personDays = personDaysOf(found.placed, hours, calendar, setting(job, 'day.cleanUp'));
-  const travel = travelOf(found.placed);
+  const travel = travelOf(found.placed) + idle;
   return { ...found, crew, workingTime: workingTime(hours, found.finish), personDays, minutes, travel, problems };
 }
 

@@ -2,11 +2,12 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readAny } from '../exchange/read.ts';
 import { setting } from '../job/defaults.ts';
+import { personOf } from '../job/crew.ts';
 import { STARTING_PRACTICE } from '../job/create.ts';
 import { applyEdit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import type { TrimOrder } from '../job/vocabulary.ts';
-import { basePlan } from '../whole/whole.ts';
+import { basePlan } from '../whole/plan.ts';
 import { calendarOf, crewTime, fit, nextWorking, type Calendar, type Span } from './calendar.ts';
 import { lowerBound, scheduleTasks, type Schedule, type SmallTask } from './search.ts';
 
@@ -227,7 +228,7 @@ describe('rooms', () => {
         ...bedroom('').crew,
         people: [1, 2, 3]
           .slice(0, people)
-          .map((n) => ({ id: `p${n}`, name: `P${n}`, day: 30_000, hand: 'right' as const })),
+          .map((n) => personOf({ id: `p${n}`, name: `P${n}`, day: 30_000, hand: 'right' })),
       },
     };
     const schedule = basePlan(job);

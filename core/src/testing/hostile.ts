@@ -224,6 +224,9 @@ const roomDraft = fc.record({
   parts: fc.constant([]),
 });
 
+const moment = fc.record({ day: mostly(fc.nat(9), hostileNumber), time: mostly(fc.nat(1440), hostileNumber) });
+const task = mostly(from(['r1-1/field:roll1', 'r1:look']), hostileText);
+
 /** Arguments for every named edit: an edit without a row here does not compile. */
 const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
   renameJob: fc.record({ name: hostileText }),
@@ -246,6 +249,14 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
       humidity: share,
       draught: mostly(share, hostileNumber),
     }),
+  }),
+  pinTask: fc.record({
+    task,
+    pin: fc.record({ at: fc.option(moment), who: fc.option(list(from(['person-1', '']))) }),
+  }),
+  wantRoom: fc.record({ room, at: fc.option(moment) }),
+  takePlan: fc.record({
+    plan: fc.option(fc.record({ order: list(task), who: fc.dictionary(task, list(from(['person-1']))) })),
   }),
   takeUp: fc.record({ scope: surface, product: productOf, colour }),
   setHoles: fc.record({ room, how: from(['none', 'few', 'many', 'loads', 'constructor']) }),

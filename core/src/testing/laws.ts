@@ -1,3 +1,4 @@
+import { keepFor } from '../whole/keep.ts';
 import { orderContract, scheduleContract, specifyContract, takeoffContract } from '../exchange/contracts.ts';
 import { formatTapeSheet } from '../exchange/tapesheet-write.ts';
 import { editJob } from '../job/admit.ts';
@@ -7,7 +8,8 @@ import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { daysOf, scheduleJob } from '../sequence/schedule.ts';
 import { ledgerOf, orderedOf } from '../whole/ledger.ts';
-import { orderOf, wholeOf } from '../whole/whole.ts';
+import { orderOf } from '../whole/plan.ts';
+import { wholeOf } from '../whole/whole.ts';
 import { mutated, type Mutation } from './hostile.ts';
 
 /** Path of the first number below a value that is no figure; null: all are. */
@@ -24,7 +26,7 @@ function notFinite(value: unknown, path = ''): string | null {
 /** What is wrong with what follows from a job that the door let in; null: every figure is one. */
 export function figuresFault(job: Job): string | null {
   const whole = wholeOf(job);
-  const schedule = scheduleJob(job, whole.takeoffs, whole.operations, { tries: 1 });
+  const schedule = scheduleJob(job, whole.takeoffs, whole.operations, keepFor(job), { tries: 1 });
   const order = orderOf(job, daysOf(job, schedule));
   formatTapeSheet(rows(job.rooms), job.units);
   return notFinite({

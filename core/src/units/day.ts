@@ -5,3 +5,14 @@ export function isDay(text: string): boolean {
   // a day too many rolls over into the next month
   return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
 }
+
+/** Is it a time zone that is known here, written `Europe/London`? */
+export function isZone(name: string): boolean {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone);
+  } catch (reason) {
+    // said by the language in this way alone
+    if (reason instanceof RangeError) return false;
+    throw reason;
+  }
+}

@@ -5,7 +5,8 @@ import type { Specified } from '../specify/specify.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
 import type { PaintLine } from '../order/paint.ts';
 import type { WholeInput } from './inputs.ts';
-import { baseOrder, wholeOf } from './whole.ts';
+import { baseOrder } from './plan.ts';
+import { wholeOf } from './whole.ts';
 
 /** One way to paint the surfaces of a paint, worked out to the end. */
 export interface Alternative {

@@ -16,8 +16,20 @@ export const SPECIFIED = [
 /** Lines are chosen by what they cost, so work reads pay and prices. */
 export const WORKED = [...SPECIFIED, 'crew', 'lines', 'orders', 'prices'] as const;
 export const PAINTED = [...SPECIFIED, 'shelf', 'reserved'] as const;
-export const PLANNED = WORKED;
-export const WHOLE = [...PAINTED, 'crew', 'lines', 'orders', 'owned', 'prices', 'pricing'] as const;
+export const PLANNED = [...WORKED, 'shelf', 'reserved', 'air', 'pins', 'wanted', 'taken'] as const;
+export const WHOLE = [
+  ...PAINTED,
+  'crew',
+  'lines',
+  'orders',
+  'owned',
+  'prices',
+  'pricing',
+  'air',
+  'pins',
+  'wanted',
+  'taken',
+] as const;
 
 export type Planned = Pick<Job, (typeof PLANNED)[number]>;
 /** All that any stage reads: what is sent to be worked out elsewhere. */

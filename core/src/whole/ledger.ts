@@ -1,5 +1,5 @@
 import { cutIn, type RoomTakeoff } from '../measure/takeoff.ts';
-import type { JobOrder } from './whole.ts';
+import type { JobOrder } from './plan.ts';
 
 /** The paint most likely to run short. */
 export interface Risk {

@@ -2,7 +2,7 @@ import { rows, type Id } from '../job/table.ts';
 import type { JobOption } from '../job/priced.ts';
 import type { Money } from '../units/si.ts';
 import type { WholeInput } from './inputs.ts';
-import { baseOrder } from './whole.ts';
+import { baseOrder } from './plan.ts';
 
 export interface OptionPrice {
   readonly option: JobOption;

@@ -7,7 +7,7 @@ import type { Play } from '../plays/play.ts';
 import { cutCoatsOf, type Specified } from '../specify/specify.ts';
 import type { Litres } from '../units/si.ts';
 import type { Operation } from '../work/operations.ts';
-import type { WholeInput } from './inputs.ts';
+import type { Planned } from './inputs.ts';
 import { wholeOf, type Whole } from './whole.ts';
 
 /** Kinds of operation that lay a coat; what is taped, rubbed and prepared is not in its play. */
@@ -25,7 +25,7 @@ export interface PlayWish {
 
 /** What a play is asked with; null: the surface is not painted, or has no such coat. */
 export function playAskFor(
-  job: WholeInput & Pick<Job, 'air'>,
+  job: Planned,
   surface: SurfaceId,
   { coat, layer = 'finish', hand = null }: PlayWish,
 ): PlayAsk | null {
@@ -56,7 +56,7 @@ export function playAskFor(
 }
 
 /** The play of a coat of a surface; null: the surface is not painted, or has no such coat. */
-export function playFor(job: WholeInput & Pick<Job, 'air'>, surface: SurfaceId, wish: PlayWish): Play | null {
+export function playFor(job: Planned, surface: SurfaceId, wish: PlayWish): Play | null {
   const ask = playAskFor(job, surface, wish);
   return ask && playOf(ask);
 }

@@ -16,7 +16,8 @@ import { coatsWord, prepWord, primerWord } from '../words/systems.ts';
 import { SHEEN } from '../words/terms.ts';
 import { shareOut } from '../order/price.ts';
 import type { OptionPrice } from './options.ts';
-import { wholeOf, type JobOrder } from './whole.ts';
+import { type JobOrder } from './plan.ts';
+import { wholeOf } from './whole.ts';
 
 export interface QuoteRoom {
   readonly room: Id;

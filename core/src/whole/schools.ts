@@ -1,7 +1,7 @@
 import type { Practice } from '../job/paints.ts';
 import type { Litres, Minutes, Money } from '../units/si.ts';
 import type { WholeInput } from './inputs.ts';
-import { baseOrder } from './whole.ts';
+import { baseOrder } from './plan.ts';
 
 /** One way of working among those practitioners disagree about, as a change of the job's practice. */
 export interface School {
@@ -41,6 +41,7 @@ export const SCHOOLS: readonly School[] = [
   ...of('spread', ['zigzag', 'upright']),
   ...of('layOff', ['up-and-back', 'down']),
   ...of('doors', ['rolled', 'pieces']),
+  ...of('roles', ['as-needed', 'alone', 'pair', 'cut-all']),
 ];
 
 /** Every school with its price on this job: all of it is worked out under each, its base plan with it. */

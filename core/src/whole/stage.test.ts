@@ -8,7 +8,7 @@ import type { Job } from '../job/types.ts';
 import { rememberLast } from '../units/remember.ts';
 import { WHOLE } from './inputs.ts';
 import { inputsOf, keyOf, stage } from './stage.ts';
-import { baseOrder } from './whole.ts';
+import { baseOrder } from './plan.ts';
 
 const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
 if (!opened.ok) throw new Error('the example is broken');

@@ -11,10 +11,12 @@ const BY_CONTENT: ReadonlySet<keyof Job> = new Set([
   'prices',
   'region',
   'reserved',
+  'pins',
+  'wanted',
 ]);
 
 function part<K extends keyof Job>(member: K, value: Job[K]): string {
-  if (typeof value !== 'object') return String(value);
+  if (typeof value !== 'object' || value === null) return String(value);
   return BY_CONTENT.has(member) ? JSON.stringify(value) : `#${numberOf(value)}`;
 }
 

@@ -3,16 +3,11 @@ import type { FinishChoice } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
 import type { RoomLines } from '../lines/lines.ts';
 import { takeoffJob, type RoomTakeoff } from '../measure/takeoff.ts';
-import { orderMaterials, type MaterialLine } from '../order/materials.ts';
 import { orderPaint, type PaintLine } from '../order/paint.ts';
-import { priceLabour, priceOf, type Labour, type Price } from '../order/price.ts';
-import { daysOf, scheduleJob, type JobSchedule } from '../sequence/schedule.ts';
 import { specifyRoom, type Specified } from '../specify/specify.ts';
 import { remember } from '../units/remember.ts';
-import type { Money } from '../units/si.ts';
-import type { WorkDays } from '../work/days.ts';
 import { operationsOf, roomLines, type Operation } from '../work/operations.ts';
-import { MEASURED, PAINTED, PLANNED, SPECIFIED, WHOLE, WORKED, type Planned, type WholeInput } from './inputs.ts';
+import { MEASURED, PAINTED, SPECIFIED, WORKED, type Planned } from './inputs.ts';
 import { stage } from './stage.ts';
 
 const leftOutBy = remember(
@@ -54,7 +49,7 @@ export const specifiedRooms = stage(SPECIFIED, (job): readonly SpecifiedRoom[] =
 });
 
 const surfaces = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.surfaces));
-const painted = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.done));
+export const painted = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.done));
 
 const operations = stage(WORKED, (job): readonly Operation[] =>
   specifiedRooms(job).flatMap((r) => operationsOf(job, r.takeoff, r.done)),
@@ -74,10 +69,10 @@ const paints = stage(PAINTED, (job): readonly PaintLine[] => orderPaint(job, pai
 
 /**
  * A job from its measures to its paint: each stage is worked out when somebody looks at it, and kept while what it reads
- * stays the same. What needs the days of a plan is `orderOf`.
+ * stays the same. What needs a plan is in plan.ts.
  */
 export class Whole {
-  constructor(private readonly job: WholeInput) {}
+  constructor(private readonly job: Planned) {}
   get takeoffs(): readonly RoomTakeoff[] {
     return takeoffs(this.job);
   }
@@ -100,51 +95,4 @@ export class Whole {
     return paints(this.job);
   }
 }
-export const wholeOf = remember((job: WholeInput): Whole => new Whole(job));
-
-/**
- * The plan that price, quote and ledger go by. It ends after a number of steps that the tasks set, so that it is the same on
- * every machine; large jobs take seconds, hence a worker asks for it.
- */
-export const basePlan = stage(PLANNED, (job): JobSchedule => scheduleJob(job, takeoffs(job), operations(job)));
-
-export interface JobOrder {
-  readonly paints: readonly PaintLine[];
-  readonly materials: readonly MaterialLine[];
-  readonly labour: Labour;
-  /** Paint, materials and labour at cost. */
-  readonly total: Money;
-  readonly price: Price;
-}
-
-/** What to buy and what it costs, for the days of a plan. */
-export function orderOf(job: WholeInput, days: WorkDays): JobOrder {
-  const labour = priceLabour(job, operations(job), days);
-  const question = {
-    job,
-    takeoffs: takeoffs(job),
-    surfaces: painted(job),
-    paints: paints(job),
-    lines: lines(job).map(({ made }) => made),
-    days: days.days,
-  };
-  const materials = orderMaterials(question);
-  const costs = {
-    paint: paints(job).reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
-    materials: materials.reduce((sum, m) => sum + m.cost, 0),
-    labour: labour.cost,
-  };
-  return {
-    paints: paints(job),
-    materials,
-    labour,
-    total: costs.paint + costs.materials + costs.labour,
-    price: priceOf(costs, job.pricing),
-  };
-}
-
-/** The days of the base plan; where no plan fits, as many as the minutes fill. */
-export const baseDays = (job: Planned): WorkDays => daysOf(job, basePlan(job));
-
-/** What to buy and what it costs by the base plan. */
-export const baseOrder = stage(WHOLE, (job): JobOrder => orderOf(job, baseDays(job)));
+export const wholeOf = remember((job: Planned): Whole => new Whole(job));

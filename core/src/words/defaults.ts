@@ -167,7 +167,6 @@ export const STARTING: Words<DefaultKey> = {
   'dry.wipe': 'what was wiped damp dries',
   'dry.wax': 'wax hazes before it is buffed',
   'recoat.filled': 'a recoat shorter than this is warned of on filled ground',
-  'cut.wet': 'after the cut, rolling starts within',
   'mask.dry': 'trim dries before it is masked or cut against',
   'pace.sealTape': 'sealing the edge of tape',
   'pace.caulkTape': 'caulking the edge of tape',

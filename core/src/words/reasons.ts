@@ -304,6 +304,7 @@ export const WORDING = {
   'lag.recoat': () => 'the recoat time of the label',
   'lag.cut-first': () => 'cut in first, then rolled close to the cut',
   'lag.wet-cut': () => 'the last coat is rolled while its cut is wet, or a halo stays',
+  'lag.follow': () => 'one cuts, one rolls behind, before the cut sets',
   'lag.top-down': () => 'walls are cut against a ceiling that is dry',
   'lag.over-trim': () => 'the ceiling’s last coat spatters: trim waits for it',
   'lag.lapped': () => 'an edge that was lapped is dry before the other side is cut to it',

@@ -37,6 +37,8 @@ import type {
   LayOff,
   FirstCoats,
   DoorSchool,
+  Skill,
+  WetSchool,
   TapeStay,
   Texture,
   TintBase,
@@ -190,6 +192,19 @@ export const FIRST_COAT: Words<FirstCoats> = {
 export const DOORS: Words<DoorSchool> = {
   rolled: 'rolled all over, then brushed out',
   pieces: 'piece by piece',
+};
+export const WET_SCHOOL: Words<WetSchool> = {
+  'as-needed': 'alone where one person keeps it wet, else two',
+  alone: 'always alone, stretch by stretch',
+  pair: 'always two: one cuts, one follows',
+  'cut-all': 'all of it cut, and rolled later',
+};
+export const SKILL: Words<Skill> = {
+  prepare: 'prepare',
+  cut: 'cut in',
+  roll: 'roll',
+  brush: 'brush trim and doors',
+  mask: 'mask and pull tape',
 };
 export const HAND: Words<Hand> = { right: 'right-handed', left: 'left-handed' };
 export const METHOD: Words<LineMethod> = {

@@ -114,8 +114,8 @@ const PAINTED: readonly PathRow[] = [
   { rule: 'lag.clear', from: { tasks: 'touch-up' }, to: { tasks: 'clear' }, lag: atOnce },
 ];
 
-/** All lags of the goes of one room. `longest`: the longest stretch that is worked. */
-export function lagsOf(job: Waiting, goes: readonly Go[], longest: Minutes): Lag[] {
+/** All lags of the goes of one room. How a cut of a last coat is rolled while it is wet is Sequence's. */
+export function lagsOf(job: Waiting, goes: readonly Go[]): Lag[] {
   const paths = pathsOf(goes);
   const at = (where: Where): readonly Go[] =>
     'tasks' in where
@@ -125,7 +125,7 @@ export function lagsOf(job: Waiting, goes: readonly Go[], longest: Minutes): Lag
   const turned = turnedBy(goes);
   return [
     ...beforeCoats(job, goes, paths),
-    ...paths.flatMap((path) => betweenCoats(job, path, longest)),
+    ...paths.flatMap((path) => betweenCoats(job, path)),
     ...rows.flatMap((row) =>
       at(row.from).flatMap((from) =>
         at(row.to).flatMap((to) => (turned(from, to) ? [] : [lag(from, to, row.rule, row.lag(from, job, to))])),
@@ -204,7 +204,7 @@ function beforeCoats(job: Waiting, goes: readonly Go[], paths: readonly Path[]):
 const earlyCuts = ({ specified: s }: Go): number => (s ? cutCoatsOf(s) - effective(s.system.coats) : 0);
 
 /** A coat is cut, then rolled, the last one while its cut is wet; then it dries for the next. */
-function betweenCoats(job: Waiting, { goes, end }: Path, longest: Minutes): Lag[] {
+function betweenCoats(job: Waiting, { goes, end }: Path): Lag[] {
   return goes.slice(1).map((to, i): Lag => {
     const from = goes[i] as Go;
     const follows =
@@ -221,10 +221,7 @@ function betweenCoats(job: Waiting, { goes, end }: Path, longest: Minutes): Lag[
         to.kind.startsWith('prime') || !from.kind.startsWith('prime') ? 'lag.recoat' : 'lag.primed',
         next(from, job),
       );
-    const together = from.minutes + to.minutes <= longest;
-    return to === end && together
-      ? lag(from, to, 'lag.wet-cut', 0, setting(job, 'cut.wet'))
-      : lag(from, to, 'lag.cut-first');
+    return lag(from, to, to === end && from.kind !== 'roll' ? 'lag.wet-cut' : 'lag.cut-first');
   });
 }
 

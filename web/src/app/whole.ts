@@ -1,7 +1,8 @@
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { remember } from '@kovelin/core/units/remember.ts';
-import { orderOf, wholeOf, type JobOrder, type Whole } from '@kovelin/core/whole/whole.ts';
+import { orderOf, type JobOrder } from '@kovelin/core/whole/plan.ts';
+import { wholeOf, type Whole } from '@kovelin/core/whole/whole.ts';
 import type { WorkDays } from '@kovelin/core/work/days.ts';
 import { usePlan } from '../workers/whole.ts';
 import { useJob, type JobView } from './job-context.ts';

@@ -1,6 +1,6 @@
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
-import type { JobOrder } from '@kovelin/core/whole/whole.ts';
+import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { isKept, type MaterialLine } from '@kovelin/core/order/materials.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';

@@ -1,6 +1,6 @@
 import { rows } from '@kovelin/core/job/table.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
-import type { JobOrder } from '@kovelin/core/whole/whole.ts';
+import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';

@@ -1,5 +1,5 @@
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
-import type { JobOrder } from '@kovelin/core/whole/whole.ts';
+import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Pricing } from '@kovelin/core/job/priced.ts';

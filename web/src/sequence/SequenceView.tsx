@@ -1,6 +1,6 @@
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { ENDS, MOST, within } from '@kovelin/core/job/limits.ts';
-import type { Crew } from '@kovelin/core/job/crew.ts';
+import { personOf, type Crew } from '@kovelin/core/job/crew.ts';
 import { TRIM_ORDERS, type TrimOrder } from '@kovelin/core/job/vocabulary.ts';
 import { isDay } from '@kovelin/core/units/day.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
@@ -299,12 +299,8 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
     Array.from(
       { length: n },
       (_, i) =>
-        crew.people[i] ?? {
-          id: freshId(),
-          name: `Painter ${i + 1}`,
-          day: crew.people[0]?.day ?? 0,
-          hand: 'right' as const,
-        },
+        crew.people[i] ??
+        personOf({ id: freshId(), name: `Painter ${i + 1}`, day: crew.people[0]?.day ?? 0, hand: 'right' }),
     );
   return (
     <Section title="Crew and order of work">

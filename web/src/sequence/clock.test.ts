@@ -1,7 +1,8 @@
+import { STARTING_DAYS } from '@kovelin/core/job/crew.ts';
 import { expect, test } from '@jest/globals';
 import { clock, dayWord, laterWord } from './clock.ts';
 
-const crew = { people: [], hours: [[480, 720] as const, [765, 1020] as const], start: '2026-01-05' };
+const crew = { ...STARTING_DAYS, people: [], hours: [[480, 720] as const, [765, 1020] as const], start: '2026-01-05' };
 const DAY = 1440;
 
 test('minutes from the start of the first day’s hours, as a day and a clock read to five minutes', () => {

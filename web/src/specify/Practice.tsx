@@ -12,6 +12,7 @@ import {
   SPREAD,
   STYLE,
   TAPING,
+  WET_SCHOOL,
   THE,
   TRIM_ORDER,
 } from '@kovelin/core/words/terms.ts';
@@ -38,6 +39,7 @@ const TITLES: Readonly<Record<Of, Word>> = {
   spread: 'How a load is spread',
   layOff: 'How a strip is laid off',
   doors: 'Doors with a grain or texture',
+  roles: 'Who keeps the last coat wet',
 };
 const WORDS: Readonly<Record<string, Word>> = {
   weighed: 'Weighed wall by wall',
@@ -58,6 +60,7 @@ const WORDS: Readonly<Record<string, Word>> = {
   ...TRIM_ORDER,
   ...ACCENT,
   ...TAPING,
+  ...WET_SCHOOL,
   ...PULL,
   ...FIRST_COAT,
   ...SPREAD,

@@ -9,7 +9,8 @@ import { schoolPrice, SCHOOLS, type SchoolPrice } from '@kovelin/core/whole/scho
 import type { WholeInput } from '@kovelin/core/whole/inputs.ts';
 import { orderedOf, type Ordered } from '@kovelin/core/whole/ledger.ts';
 import { assumedIn, type Assumed } from '@kovelin/core/whole/rests.ts';
-import { baseDays, baseOrder, basePlan, wholeOf } from '@kovelin/core/whole/whole.ts';
+import { baseDays, baseOrder, basePlan } from '@kovelin/core/whole/plan.ts';
+import { wholeOf } from '@kovelin/core/whole/whole.ts';
 import { expose } from 'comlink';
 
 /** The base plan as a view reads it, its days, and what the order by it comes to. */

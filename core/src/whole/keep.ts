@@ -1,0 +1,36 @@
+import type { Keep } from '../sequence/tasks.ts';
+import type { PlayAsk } from '../plays/ground.ts';
+import { coatsOf } from '../plays/plays.ts';
+import { numberOf, rememberLast } from '../units/remember.ts';
+import type { Minutes } from '../units/si.ts';
+import { keepOf, type Kept } from '../wetEdge/keep.ts';
+import type { Planned } from './inputs.ts';
+import { playAskFor } from './play.ts';
+import { wholeOf, type LinedRoom } from './whole.ts';
+
+/** Last coats of so many surfaces are known. */
+const KNOWN = 4000;
+
+/** How a last coat is kept wet, as long as what its play and its minutes are made of stays the same. */
+const kept = rememberLast(
+  KNOWN,
+  ({ specified, litres }: PlayAsk, { made, takeoff }: LinedRoom, job: Planned, longest: Minutes) => {
+    const { settings, practice, crew, air } = job;
+    return [...[specified, made, takeoff, settings, practice, crew, air].map(numberOf), litres, longest].join();
+  },
+  (ask, _room, { crew }, longest): Kept | null =>
+    keepOf(ask, { hours: crew.hours, people: crew.people.length }, longest),
+);
+
+export function keepFor(job: Planned): Keep {
+  if (job.practice.roles === 'cut-all') return () => null;
+  const rooms = new Map(
+    wholeOf(job).lines.flatMap((room) => room.painted.map((s) => [s.surface.id, { room, s }] as const)),
+  );
+  return (surface, longest) => {
+    const found = rooms.get(surface);
+    const coat = found ? coatsOf({ specified: found.s, layer: 'finish' }) : 0;
+    const ask = playAskFor(job, surface, { coat });
+    return found && ask ? kept(ask, found.room, job, longest) : null;
+  };
+}

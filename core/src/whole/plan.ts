@@ -1,0 +1,59 @@
+import { orderMaterials, type MaterialLine } from '../order/materials.ts';
+import type { PaintLine } from '../order/paint.ts';
+import { priceLabour, priceOf, type Labour, type Price } from '../order/price.ts';
+import { daysOf, scheduleJob, type JobSchedule } from '../sequence/schedule.ts';
+import type { Money } from '../units/si.ts';
+import type { WorkDays } from '../work/days.ts';
+import { PLANNED, WHOLE, type Planned, type WholeInput } from './inputs.ts';
+import { keepFor } from './keep.ts';
+import { stage } from './stage.ts';
+import { painted, wholeOf } from './whole.ts';
+
+/**
+ * The plan that price, quote and ledger go by. It ends after a number of steps that the tasks set, so that it is the same on
+ * every machine; large jobs take seconds, hence a worker asks for it.
+ */
+export const basePlan = stage(PLANNED, (job): JobSchedule =>
+  scheduleJob(job, wholeOf(job).takeoffs, wholeOf(job).operations, keepFor(job)),
+);
+
+export interface JobOrder {
+  readonly paints: readonly PaintLine[];
+  readonly materials: readonly MaterialLine[];
+  readonly labour: Labour;
+  /** Paint, materials and labour at cost. */
+  readonly total: Money;
+  readonly price: Price;
+}
+
+/** What to buy and what it costs, for the days of a plan. */
+export function orderOf(job: WholeInput, days: WorkDays): JobOrder {
+  const labour = priceLabour(job, wholeOf(job).operations, days);
+  const question = {
+    job,
+    takeoffs: wholeOf(job).takeoffs,
+    surfaces: painted(job),
+    paints: wholeOf(job).paints,
+    lines: wholeOf(job).lines.map(({ made }) => made),
+    days: days.days,
+  };
+  const materials = orderMaterials(question);
+  const costs = {
+    paint: wholeOf(job).paints.reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
+    materials: materials.reduce((sum, m) => sum + m.cost, 0),
+    labour: labour.cost,
+  };
+  return {
+    paints: wholeOf(job).paints,
+    materials,
+    labour,
+    total: costs.paint + costs.materials + costs.labour,
+    price: priceOf(costs, job.pricing),
+  };
+}
+
+/** The days of the base plan; where no plan fits, as many as the minutes fill. */
+export const baseDays = (job: Planned): WorkDays => daysOf(job, basePlan(job));
+
+/** What to buy and what it costs by the base plan. */
+export const baseOrder = stage(WHOLE, (job): JobOrder => orderOf(job, baseDays(job)));
