@@ -12,7 +12,7 @@ const may = {
   wetEdge: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'climate', 'plays'],
   work: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays'],
   order: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'work'],
-  sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'work'],
+  sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'wetEdge', 'work'],
   whole: [
     'units',
     'job',

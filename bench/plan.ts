@@ -11,7 +11,7 @@ export function benchPlan(): void {
     const { takeoffs, operations } = wholeOf(job);
     let pass = 0;
     // a seed of its own each time: an answer that is remembered costs nothing
-    const one = median(() => void scheduleJob(job, takeoffs, operations, keepFor(job), { tries: 0, seed: ++pass }), 3);
+    const one = median(() => void scheduleJob(job, takeoffs, operations, keepFor(job), { steps: 1, seed: ++pass }), 3);
     const start = performance.now();
     const { finish, bound, placed } = scheduleJob(job, takeoffs, operations, keepFor(job));
     const all = performance.now() - start;

@@ -19,7 +19,7 @@ import { groupBy } from '../units/group.ts';
 import type { Working } from '../units/working.ts';
 import { dayOperations } from '../work/days.ts';
 import { isWaiting } from '../work/operations.ts';
-import { reasonWord } from '../words/reasons.ts';
+import { reasonWord, type RuleId } from '../words/reasons.ts';
 
 /** The headless contracts: plain JSON in SI units and degrees, documented in docs/formats.md. */
 export const takeoffContract = (job: Job, { takeoffs }: Whole) => ({
@@ -208,42 +208,56 @@ const termsOf = (working: Working, units: System): unknown => ({
   ...(working.op === 'given' ? {} : { op: working.op, of: working.of.map((term) => termsOf(term, units)) }),
 });
 
-export const scheduleContract = (job: Job, s: JobSchedule) => ({
-  crew: job.crew.people.map((person) => person.name),
-  workingTime: s.workingTime,
-  tasks: s.placed.map(({ task, pieces, who }) => ({
-    id: task.id,
-    room: task.go.room,
-    surface: task.surface,
-    operation: task.kind,
-    coat: task.coat,
-    operations: task.operations.map((op) => op.id),
-    work: task.work,
-    people: task.people,
-    interruptible: task.interruptible,
-    after: task.after.map((lag) => ({
-      ...lag,
-      because: said(reasonWord({ rule: lag.because, with: {} }), systemOf(job)),
+/** Ten days past the end: what a checker needs to try other plans. */
+const BEYOND = 14_400;
+
+/** A plan with all that a checker needs: tasks, what they wait for and why, what keeps apart, everybody's hours, travel. */
+export function scheduleContract(job: Job, s: JobSchedule) {
+  const name = (person: number): string => job.crew.people[person]?.name ?? '';
+  const because = (rule: RuleId): string => said(reasonWord({ rule, with: {} }), systemOf(job));
+  const { capacity, apart, travel, calendars } = s.network;
+  return {
+    crew: job.crew.people.map((person) => person.name),
+    school: job.practice.trimOrder,
+    workingTime: s.workingTime,
+    hours: Object.fromEntries(
+      Object.entries(calendars).map(([hours, own]) => [hours, own.map((c) => c.within(0, s.finish + BEYOND))]),
+    ),
+    resources: Object.entries(capacity).map(([id, places]) => ({ id, places })),
+    travel,
+    apart: apart.map((pair) => ({ ...pair, because: because(pair.because) })),
+    tasks: s.placed.map(({ task, pieces, who, travel: trips }) => ({
+      id: task.id,
+      room: task.room,
+      paint: task.paint,
+      tool: task.tool,
+      uses: task.uses,
+      hours: task.hours,
+      able: task.who?.map(name) ?? null,
+      at: task.at,
+      by: task.by,
+      surface: task.surface,
+      operation: task.kind,
+      coat: task.coat,
+      operations: task.operations.map((op) => op.id),
+      work: task.work,
+      people: task.people,
+      interruptible: task.interruptible,
+      stretches: task.kept?.stretches ?? [],
+      after: task.after.map((lag) => ({ ...lag, because: because(lag.because) })),
+      pieces,
+      who: who.map(name),
+      travel: trips.map((trip) => ({ who: name(trip.who), pieces: trip.pieces })),
     })),
-    pieces,
-    who: who.map((index) => job.crew.people[index]?.name ?? ''),
-  })),
-  personDays: s.personDays.map(({ person, day, setUp, cleanUp }) => ({
-    who: job.crew.people[person]?.name ?? '',
-    day: day + 1,
-    setUp,
-    cleanUp,
-  })),
-  travel: s.placed.flatMap(({ task, travel }) =>
-    travel
-      ? travel.who.map((index) => ({
-          who: job.crew.people[index]?.name ?? '',
-          room: task.go.room,
-          task: task.id,
-          pieces: travel.pieces,
-        }))
-      : [],
-  ),
-  finish: s.finish,
-  bound: s.bound,
-});
+    personDays: s.personDays.map(({ person, day, setUp, cleanUp }) => ({
+      who: name(person),
+      day: day + 1,
+      setUp,
+      cleanUp,
+    })),
+    finish: s.finish,
+    bound: s.bound,
+    gap: s.gap,
+    late: s.late,
+  };
+}

@@ -1,82 +1,258 @@
+import { DateTime } from 'luxon';
+import type { Crew, Moment, Person } from '../job/crew.ts';
 import type { Minutes } from '../units/si.ts';
 
 export type Span = readonly [start: Minutes, end: Minutes];
 
-/** Working stretches, in minutes from the job's start (the first stretch of day 1 starts at 0). */
-export interface Calendar {
-  /** Stretches of one day, first at 0. */
-  readonly day: readonly Span[];
-}
 export const DAY = 1440;
 /** Work is planned ten years ahead and no further: what takes longer is said to be a slip. */
-export const HORIZON: Minutes = 3652 * DAY;
+const DAYS = 3652;
+export const HORIZON: Minutes = DAYS * DAY;
 
-/** @param hours stretches of a day in minutes after midnight, in order */
-export function calendarOf(hours: readonly Span[]): Calendar {
-  const zero = hours[0]?.[0] ?? 0;
-  return { day: hours.map(([from, to]) => [from - zero, to - zero] as const) };
+/** Stretches of a day counted from the first, minutes from the job's start, in order. */
+export type DayStretches = (day: number) => readonly Span[];
+
+/**
+ * When somebody works, in elapsed minutes from the job's start. `worked` counts what of it lies within stretches: where
+ * two moments are so many worked minutes apart, that much can be done between them.
+ */
+export class Calendar {
+  private readonly from: number[] = [];
+  private readonly to: number[] = [];
+  /** Worked before each stretch. */
+  private readonly before: number[] = [];
+  private nextDay = 0;
+  /** Longest stretch of the days that were looked at: at least a fortnight. */
+  private longestSeen = 0;
+  constructor(private readonly stretchesOf: DayStretches) {
+    while (this.nextDay < 14) this.extend();
+  }
+
+  /** One more day; false: the horizon is reached. */
+  private extend(): boolean {
+    if (this.nextDay >= DAYS) return false;
+    for (const [from, to] of this.stretchesOf(this.nextDay)) {
+      const n = this.from.length;
+      const done = n ? (this.before[n - 1] as number) + (this.to[n - 1] as number) - (this.from[n - 1] as number) : 0;
+      this.from.push(from);
+      this.to.push(to);
+      this.before.push(done);
+      this.longestSeen = Math.max(this.longestSeen, to - from);
+    }
+    this.nextDay++;
+    return true;
+  }
+
+  /** Index of the first stretch that ends after `t`; -1: beyond the horizon. */
+  private after(t: Minutes): number {
+    if (!(t < HORIZON)) return -1;
+    while ((this.to.at(-1) ?? -Infinity) <= t + 1e-9) if (!this.extend()) return -1;
+    let [low, high] = [0, this.to.length - 1];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((this.to[middle] as number) > t + 1e-9) high = middle;
+      else low = middle + 1;
+    }
+    return low;
+  }
+
+  get longest(): Minutes {
+    return this.longestSeen;
+  }
+
+  /** First working moment at or after `t`; Infinity: beyond the horizon. */
+  next(t: Minutes): Minutes {
+    const i = this.after(t);
+    return i < 0 ? Infinity : Math.max(t, this.from[i] as number);
+  }
+
+  /** Minutes worked before `t`. */
+  worked(t: Minutes): Minutes {
+    if (t <= 0) return 0;
+    const i = this.after(t);
+    if (i < 0) {
+      const last = this.to.length - 1;
+      return last < 0 ? 0 : (this.before[last] as number) + (this.to[last] as number) - (this.from[last] as number);
+    }
+    return (this.before[i] as number) + Math.max(0, t - (this.from[i] as number));
+  }
+
+  /** The moment by which so much has been worked; Infinity: beyond the horizon. */
+  at(worked: Minutes): Minutes {
+    if (worked <= 0) return 0;
+    for (;;) {
+      const last = this.to.length - 1;
+      if (last >= 0) {
+        const all = (this.before[last] as number) + (this.to[last] as number) - (this.from[last] as number);
+        if (all >= worked - 1e-9) break;
+      }
+      if (!this.extend()) return Infinity;
+    }
+    let [low, high] = [0, this.before.length - 1];
+    while (low < high) {
+      const middle = (low + high + 1) >> 1;
+      if ((this.before[middle] as number) < worked - 1e-9) low = middle;
+      else high = middle - 1;
+    }
+    return (this.from[low] as number) + worked - (this.before[low] as number);
+  }
+
+  /** The moment at which so much has been worked since `t`. */
+  later(t: Minutes, minutes: Minutes): Minutes {
+    return minutes <= 0 ? t : this.at(this.worked(t) + minutes);
+  }
+
+  /**
+   * Earliest start at or after `t` of so much work: inside one stretch, or, interruptible, over as many as it takes.
+   * @returns Infinity where it fits nowhere before the horizon.
+   */
+  start(t: Minutes, minutes: Minutes, interruptible: boolean): Minutes {
+    if (interruptible) return Number.isFinite(this.later(this.next(t), minutes)) ? this.next(t) : Infinity;
+    for (let i = this.after(t); i >= 0; i++) {
+      if (i >= this.to.length && !this.extend()) return Infinity;
+      if (i >= this.to.length) {
+        i--;
+        continue;
+      }
+      const begins = Math.max(t, this.from[i] as number);
+      if ((this.to[i] as number) - begins >= minutes - 1e-9) return begins;
+    }
+    return Infinity;
+  }
+
+  /** Latest start of so much work that ends by `t`; -Infinity: it does not fit before. */
+  startBy(t: Minutes, minutes: Minutes, interruptible: boolean): Minutes {
+    if (t === Infinity) return Infinity;
+    if (interruptible) {
+      const left = this.worked(t) - minutes;
+      if (left < -1e-9) return -Infinity;
+      // a moment that a break follows is as late as the end of that break
+      const i = this.after(this.at(left));
+      return i < 0 ? this.at(left) : Math.max(this.at(left), this.from[i] as number);
+    }
+    for (let i = this.lastBefore(t); i >= 0; i--) {
+      const ends = Math.min(t, this.to[i] as number);
+      if (ends - (this.from[i] as number) >= minutes - 1e-9) return ends - minutes;
+    }
+    return -Infinity;
+  }
+  /** Index of the last stretch that begins before `t`; -1: none. */
+  private lastBefore(t: Minutes): number {
+    const i = this.after(t);
+    if (i < 0) return this.to.length - 1;
+    return (this.from[i] as number) < t ? i : i - 1;
+  }
+
+  /** The end of work that starts then. */
+  end(start: Minutes, minutes: Minutes, interruptible: boolean): Minutes {
+    return interruptible ? Math.max(start, this.later(start, minutes)) : start + minutes;
+  }
+
+  /** The parts of [from, to] that are worked. */
+  within(from: Minutes, to: Minutes): Span[] {
+    const parts: Span[] = [];
+    for (let i = this.after(from); i >= 0 && i < this.to.length && (this.from[i] as number) < to; i++) {
+      const part: Span = [Math.max(from, this.from[i] as number), Math.min(to, this.to[i] as number)];
+      if (part[1] > part[0]) parts.push(part);
+      if (i === this.to.length - 1) this.extend();
+    }
+    return parts;
+  }
 }
 
-/** The same days without their first and last minutes of work. */
-export function between({ day }: Calendar, first: Minutes, last: Minutes): Calendar {
-  const cut = (spans: readonly Span[], minutes: Minutes): Span[] => {
+/** What of a job says when its people work. */
+export type Working = Pick<Crew, 'hours' | 'start' | 'weekdays' | 'holidays' | 'zone'>;
+
+/** Minutes from the job's start to midnight before its nth day; in the zone, so that a day may have 23 or 25 hours. */
+export function midnight({ start, zone, hours }: Working, day: number): Minutes {
+  const first = hours[0]?.[0] ?? 0;
+  if (start === null) return day * DAY - first;
+  const zero = DateTime.fromISO(start, { zone }).startOf('day').plus({ minutes: first });
+  return DateTime.fromISO(start, { zone }).startOf('day').plus({ days: day }).diff(zero, 'minutes').minutes;
+}
+
+/** So many minutes after midnight by the clock on the wall. */
+export function onClock(crew: Working, day: number, time: Minutes): Minutes {
+  const { start, zone } = crew;
+  if (start === null) return midnight(crew, day) + time;
+  const local = DateTime.fromISO(start, { zone }).startOf('day').plus({ days: day });
+  const then = local.set({ hour: Math.floor(time / 60), minute: Math.floor(time % 60) });
+  return midnight(crew, day) + (time >= DAY ? DAY : then.diff(local, 'minutes').minutes + (time % 1));
+}
+export const momentOf = (crew: Working, { day, time }: Moment): Minutes => onClock(crew, day, time);
+
+/** ISO date of the nth day; null: the first is not set. */
+export const dateOf = ({ start }: Pick<Crew, 'start'>, day: number): string | null =>
+  start === null ? null : (DateTime.fromISO(start, { zone: 'UTC' }).plus({ days: day }).toISODate() ?? null);
+
+/** Is anybody of the crew expected that day? Without dates there are no weekends. */
+function isWorked({ start, weekdays, holidays }: Working, day: number): boolean {
+  const date = dateOf({ start }, day);
+  if (date === null) return true;
+  return weekdays.includes(DateTime.fromISO(date, { zone: 'UTC' }).weekday) && !holidays.includes(date);
+}
+function isThere({ from, until, away }: Person, date: string | null): boolean {
+  return (
+    date === null || ((from === null || date >= from) && (until === null || date <= until) && !away.includes(date))
+  );
+}
+
+/** What is left of stretches without their first and last minutes. */
+function between(spans: readonly Span[], first: Minutes, last: Minutes): Span[] {
+  const cut = (own: readonly Span[], minutes: Minutes): Span[] => {
     let left = minutes;
-    return spans.flatMap(([from, to]): Span[] => {
+    return own.flatMap(([from, to]): Span[] => {
       const gone = Math.min(left, to - from);
       left -= gone;
       return to - from > gone + 1e-9 ? [[from + gone, to]] : [];
     });
   };
-  const turned = (spans: readonly Span[]) => [...spans].reverse().map(([from, to]): Span => [-to, -from]);
-  return { day: turned(cut(turned(cut(day, first)), last)) };
+  const turned = (own: readonly Span[]) => [...own].reverse().map(([from, to]): Span => [-to, -from]);
+  return turned(cut(turned(cut(spans, first)), last));
+}
+/** What of stretches lies outside others. */
+const without = (spans: readonly Span[], others: readonly Span[]): Span[] =>
+  others.reduce<Span[]>(
+    (left, [a, b]) =>
+      left.flatMap(([from, to]): Span[] => {
+        const parts: Span[] = [
+          [from, Math.min(to, a)],
+          [Math.max(from, b), to],
+        ];
+        return parts.filter(([x, y]) => y > x + 1e-9);
+      }),
+    [...spans],
+  );
+
+/** How the days of a calendar are cut: at either end, by hours without noise, by an hour at which all must be dry. */
+export interface Cuts {
+  readonly setUp?: Minutes;
+  readonly cleanUp?: Minutes;
+  readonly quiet?: readonly Span[];
+  /** Minute of the day. */
+  readonly before?: Minutes | null;
 }
 
-const dayOf = (t: Minutes) => Math.floor(t / DAY);
-
-/** The stretches that end after `t`, up to the horizon. */
-function* stretches({ day }: Calendar, t: Minutes): Generator<Span> {
-  for (let d = Math.max(0, dayOf(t)); d * DAY < HORIZON; d++)
-    for (const [from, to] of day) if (d * DAY + to > t + 1e-9) yield [d * DAY + from, d * DAY + to];
+/** The working days of somebody; `null`: of whoever works longest, all on their own hours left out. */
+export function calendarOf(crew: Working, person: Person | null, cuts: Cuts = {}): Calendar {
+  const { setUp = 0, cleanUp = 0, quiet = [], before = null } = cuts;
+  const hours = person?.hours ?? crew.hours;
+  const closed: Span[] = before === null ? [] : [[before, 2 * DAY]];
+  const day = without(without(between(hours, setUp, cleanUp), quiet), closed);
+  return new Calendar((n) => {
+    if (!isWorked(crew, n) || (person && !isThere(person, dateOf(crew, n)))) return [];
+    return day
+      .map(([from, to]): Span => [Math.max(0, onClock(crew, n, from)), onClock(crew, n, to)])
+      .filter(([from, to]) => to > from);
+  });
 }
 
-export const longestStretch = ({ day }: Calendar): Minutes => Math.max(0, ...day.map(([from, to]) => to - from));
-
-/** First working moment at or after `t`; beyond the horizon there is none. */
-export function nextWorking(calendar: Calendar, t: Minutes): Minutes {
-  const { value } = stretches(calendar, t).next() as { value?: Span };
-  return value ? Math.max(t, value[0]) : Infinity;
-}
-
-/**
- * The earliest pieces of work from `t`: one piece inside one stretch, or, interruptible, as many as breaks cut it into.
- * @returns null when one piece is longer than every stretch, or the horizon comes first.
- */
-export function fit(calendar: Calendar, t: Minutes, minutes: Minutes, interruptible: boolean): Span[] | null {
-  if (!interruptible && minutes > longestStretch(calendar) + 1e-9) return null;
-  const pieces: Span[] = [];
-  let left = minutes;
-  for (const [from, to] of stretches(calendar, t)) {
-    const start = Math.max(from, t);
-    if (!interruptible) {
-      if (to - start >= minutes - 1e-9) return [[start, start + minutes]];
-      continue;
-    }
-    const take = Math.min(left, to - start);
-    pieces.push([start, start + take]);
-    left -= take;
-    if (left <= 1e-9) return pieces;
-  }
-  return null;
-}
-
-/** When `workers` people have done `minutes` of work if nobody ever waits; Infinity beyond the horizon. */
-export function crewTime(calendar: Calendar, minutes: Minutes, workers: number): Minutes {
-  if (minutes <= 0) return 0;
-  return fit(calendar, 0, minutes / workers, true)?.at(-1)?.[1] ?? Infinity;
-}
-
-/** Stretches from the start to the end of the day in which `finish` falls. */
-export function workingTime(calendar: Calendar, finish: Minutes): Span[] {
-  const days = Math.max(1, Math.ceil(finish / DAY));
-  return Array.from({ length: days }, (_, d) => calendar.day.map(([a, b]): Span => [d * DAY + a, d * DAY + b])).flat();
+/** The day, counted from the first, in which a moment lies. */
+export function dayOf(crew: Working, t: Minutes): number {
+  let day = Math.max(0, Math.floor((t + (crew.hours[0]?.[0] ?? 0)) / DAY));
+  if (crew.start === null) return day;
+  // a day may have 23 or 25 hours
+  while (midnight(crew, day + 1) <= t) day++;
+  while (day > 0 && midnight(crew, day) > t) day--;
+  return day;
 }

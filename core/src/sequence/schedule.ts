@@ -9,19 +9,12 @@ import { rememberLast } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
 import { countedDays, type WorkDays } from '../work/days.ts';
 import type { Operation } from '../work/operations.ts';
-import {
-  between,
-  calendarOf,
-  DAY,
-  fit,
-  HORIZON,
-  longestStretch,
-  workingTime,
-  type Calendar,
-  type Span,
-} from './calendar.ts';
-import { lowerBound, scheduleTasks, type Placed, type Schedule, type SearchOptions } from './search.ts';
-import { leastTravel, tasksOf, type Keep, type Task } from './tasks.ts';
+import { lowerBound } from './bound.ts';
+import { calendarOf, dayOf, HORIZON, midnight, type Calendar, type Span } from './calendar.ts';
+import { compile } from './instance.ts';
+import { networkOf, type Network } from './network.ts';
+import { Search, type Placed, type Solution, type SolveOptions } from './solve.ts';
+import { tasksOf, type Keep, type Sequencing, type Task } from './tasks.ts';
 
 /** A person's day, minutes from the job's start. */
 export interface PersonDay {
@@ -37,7 +30,16 @@ export interface PlanProblem {
   readonly path: string;
   readonly message: Word;
 }
-export interface JobSchedule extends Schedule {
+export interface JobSchedule {
+  readonly placed: readonly Placed<Task>[];
+  readonly finish: Minutes;
+  /** Proven: nobody finishes earlier. It never reads the plan. */
+  readonly bound: Minutes;
+  /** finish / bound - 1, in working minutes. */
+  readonly gap: number;
+  /** Minutes by which pins and rooms wanted back are missed. */
+  readonly late: Minutes;
+  readonly network: Network;
   readonly crew: readonly Person[];
   readonly workingTime: readonly Span[];
   /** Who works on which day, and when they set up and clean up. */
@@ -47,38 +49,66 @@ export interface JobSchedule extends Schedule {
   readonly travel: Minutes;
   readonly problems: readonly PlanProblem[];
 }
+export type Planning = Sequencing & Pick<Job, 'taken'>;
 
 /** What the search reads of a task. */
-const bare = ({ id, work, people, interruptible, after, surface, trip }: Task) =>
-  [id, work, people, interruptible, after, surface, trip] as const;
+const bare = ({ id, work, people, interruptible, after, room, paint, tool, who, hours, at, by, uses }: Task) =>
+  [id, work, people, interruptible, after, room, paint, tool, who, hours, at, by, uses] as const;
+const said = ({ hours, start, weekdays, holidays, zone, quiet, people }: Job['crew']) =>
+  [hours, start, weekdays, holidays, zone, quiet, people.map((p) => [p.hours, p.from, p.until, p.away])] as const;
 
-/** The same tasks on the same calendar are not searched twice, whatever else of the job changed. */
+/** The same tasks on the same days are not searched twice, whatever else of the job changed. */
 const search = rememberLast(
   8,
-  (tasks: readonly Task[], calendar: Calendar, crew: number, options: SearchOptions) =>
-    JSON.stringify([tasks.map(bare), calendar, crew, options]),
-  scheduleTasks<Task>,
+  (network: Network, crew: Job['crew'], options: SolveOptions) =>
+    JSON.stringify([network.tasks.map(bare), network.capacity, network.apart, network.travel, said(crew), options]),
+  (network, _crew, options) => {
+    const problem = compile(network);
+    return problem && new Search<Task>(problem, options).run().solution();
+  },
 );
 
 /** A plan of these very tasks: one that was found for tasks alike is read with these. */
-function searched(tasks: readonly Task[], calendar: Calendar, crew: number, options: SearchOptions): Schedule | null {
-  const found = search(tasks, calendar, crew, options);
-  const byId = new Map(tasks.map((task) => [task.id, task]));
+function searched(network: Network, crew: Job['crew'], options: SolveOptions): Solution<Task> | null {
+  const found = search(network, crew, options);
+  const byId = new Map(network.tasks.map((task) => [task.id, task]));
   return found && { ...found, placed: found.placed.map((p) => ({ ...p, task: byId.get(p.task.id) ?? p.task })) };
+}
+
+/** A plan that was taken, as the solver reads it. */
+const takenOf = ({ taken, crew }: Pick<Job, 'taken' | 'crew'>): NonNullable<SolveOptions['taken']> | null =>
+  taken && {
+    order: taken.order,
+    who: Object.fromEntries(
+      Object.entries(taken.who).map(([task, who]) => [
+        task,
+        who.map((id) => crew.people.findIndex((person) => person.id === id)).filter((n) => n >= 0),
+      ]),
+    ),
+  };
+
+/** Tasks of a job on its days: what a plan is sought for. `longest`: the longest stretch of a day that is worked. */
+export function networkFor(
+  job: Sequencing,
+  takeoffs: readonly RoomTakeoff[],
+  operations: readonly Operation[],
+  keep: Keep,
+): { readonly network: Network; readonly longest: Minutes } {
+  const cuts = { setUp: setting(job, 'day.setUp'), cleanUp: setting(job, 'day.cleanUp') };
+  const longest = Math.max(0, ...job.crew.people.map((person) => calendarOf(job.crew, person, cuts).longest));
+  return { network: networkOf(job, takeoffs, tasksOf(job, operations, longest, keep)), longest };
 }
 
 /** The job's schedule; what cannot be scheduled is a problem that says what would do. */
 export function scheduleJob(
-  job: Pick<Job, 'settings' | 'practice' | 'crew'>,
+  job: Planning,
   takeoffs: readonly RoomTakeoff[],
   operations: readonly Operation[],
   keep: Keep,
-  options: SearchOptions = {},
+  options: SolveOptions = {},
 ): JobSchedule {
-  const hours = calendarOf(job.crew.hours);
-  const calendar = between(hours, setting(job, 'day.setUp'), setting(job, 'day.cleanUp'));
-  const longest = longestStretch(calendar);
-  const tasks = tasksOf(job, operations, longest, keep);
+  const { network, longest } = networkFor(job, takeoffs, operations, keep);
+  const { tasks } = network;
   const crew = job.crew.people;
   const minutes = tasks.reduce((sum, task) => sum + task.work * task.people - task.idle, 0);
   const idle = tasks.reduce((sum, task) => sum + task.idle, 0);
@@ -87,69 +117,110 @@ export function scheduleJob(
       t.surfaces.map((s) => [s.id, phrase`${capital(nameWord(s.name))} in ${t.room.name}`] as const),
     ),
   );
-  const tooLong = tasks.filter((t) => !t.interruptible && t.work > longest + 1e-9);
+  const tooLong = longest > 0 ? tasks.filter((t) => !t.interruptible && t.work > longest + 1e-9) : [];
   const problems = tooLong.map((t): PlanProblem => ({
     path: t.surface,
     message: phrase`${names.get(t.surface) ?? 'This'} takes ${formatMinutes(t.work)} without a stop with ${t.people} on it, and the longest working stretch is ${formatMinutes(longest)}. Put more people on the job, or work a longer stretch that day.`,
   }));
-  const found = problems.length ? null : searched(tasks, calendar, crew.length, options);
+  const found = problems.length ? null : searched(network, job.crew, { taken: takenOf(job), ...options });
   if (!found) {
-    if (!problems.length)
-      problems.push(
-        lowerBound(tasks, calendar, crew.length) > HORIZON
-          ? {
-              path: 'settings',
-              message: `This work takes more than ten years with ${crew.length} on it; a pace, a length or a drying time is probably a slip.`,
-            }
-          : {
-              path: 'crew/hours',
-              message:
-                'No order of work fits these hours: a cut and its rolling must fit into one working stretch. Lengthen a stretch.',
-            },
-      );
+    if (!problems.length) problems.push(whyNone(job, network));
     return {
       placed: [],
       finish: 0,
       bound: 0,
+      gap: 0,
+      late: 0,
+      network,
       crew,
-      workingTime: workingTime(hours, 0),
+      workingTime: workingTime(job.crew, 0),
       personDays: [],
       minutes,
-      travel: leastTravel(tasks) + idle,
+      travel: idle,
       problems,
     };
   }
-  const personDays = personDaysOf(found.placed, hours, calendar, setting(job, 'day.cleanUp'));
-  const travel = travelOf(found.placed) + idle;
-  return { ...found, crew, workingTime: workingTime(hours, found.finish), personDays, minutes, travel, problems };
+  const { placed, score, bound } = found;
+  const cleanUp = setting(job, 'day.cleanUp');
+  return {
+    placed,
+    finish: score.finish,
+    bound,
+    gap: gapOf(network, score.finish, bound),
+    late: score.late,
+    network,
+    crew,
+    workingTime: workingTime(job.crew, score.finish),
+    personDays: personDaysOf(job, placed, setting(job, 'day.setUp'), cleanUp),
+    minutes,
+    travel: score.travel + idle,
+    problems,
+  };
 }
 
-const lengthOf = (pieces: readonly Span[]): Minutes => pieces.reduce((sum, [from, to]) => sum + to - from, 0);
+function whyNone({ crew }: Pick<Job, 'crew'>, network: Network): PlanProblem {
+  const nobody = network.calendars['plain']?.every((calendar) => calendar.next(0) === Infinity);
+  if (nobody)
+    return {
+      path: 'crew/people',
+      message: 'Nobody works on any day: look at the first and last days of the crew, days of the week and days off.',
+    };
+  const problem = compile(network);
+  if (!problem)
+    return { path: 'crew/hours', message: 'What waits for what runs in a circle; a pin or a practice is the reason.' };
+  return lowerBound(problem) > HORIZON
+    ? {
+        path: 'settings',
+        message: `This work takes more than ten years with ${crew.people.length} on it; a pace, a length or a drying time is probably a slip.`,
+      }
+    : {
+        path: 'crew/hours',
+        message:
+          'No order of work fits these hours: a cut and its rolling must fit into one working stretch. Lengthen a stretch.',
+      };
+}
 
-/** Person-minutes of fetching. */
-const travelOf = (placed: readonly Placed[]): Minutes =>
-  placed.reduce((sum, { travel }) => sum + (travel ? lengthOf(travel.pieces) * travel.who.length : 0), 0);
+/** Working minutes of all calendars by a moment. */
+const workedBy = ({ calendars }: Network, t: Minutes): Minutes =>
+  (calendars['plain'] ?? []).reduce((sum, calendar) => sum + calendar.worked(t), 0);
+const gapOf = (network: Network, finish: Minutes, bound: Minutes): number => {
+  const least = workedBy(network, bound);
+  return least > 0 ? Math.max(0, workedBy(network, finish) / least - 1) : 0;
+};
+
+/** Stretches of the crew from the start to the end of the day in which `finish` falls. */
+const workingTime = (crew: Job['crew'], finish: Minutes): Span[] =>
+  calendarOf(crew, null).within(0, midnight(crew, dayOf(crew, finish) + 1));
 
 /** Everybody sets up at the beginning of a day on which they do anything, and cleans up after the last of it. */
-function personDaysOf(placed: readonly Placed[], hours: Calendar, calendar: Calendar, cleanUp: Minutes): PersonDay[] {
-  const [first] = hours.day as [Span];
-  const begin = calendar.day[0]?.[0] ?? first[0];
+function personDaysOf(
+  { crew }: Pick<Job, 'crew'>,
+  placed: readonly Placed[],
+  setUp: Minutes,
+  cleanUp: Minutes,
+): PersonDay[] {
   const lastEnd = new Map<string, Minutes>();
-  const stretches = placed.flatMap(({ pieces, who, travel }) => [{ pieces, who }, ...(travel ? [travel] : [])]);
+  const stretches = placed.flatMap(({ pieces, who, travel }) => [
+    { pieces, who },
+    ...travel.map((trip) => ({ pieces: trip.pieces, who: [trip.who] })),
+  ]);
   for (const { pieces, who } of stretches)
     for (const [from, to] of pieces)
       for (const person of who) {
-        const key = `${Math.floor(from / DAY)} ${person}`;
+        const key = `${dayOf(crew, from)} ${person}`;
         lastEnd.set(key, Math.max(lastEnd.get(key) ?? 0, to));
       }
+  const whole = crew.people.map((person) => calendarOf(crew, person));
   const days = [...lastEnd].map(([key, end]): PersonDay => {
     const [day = 0, person = 0] = key.split(' ').map(Number);
-    const cleaning = cleanUp > 0 ? (fit(hours, end, cleanUp, true) ?? []) : [];
+    const calendar = whole[person] as Calendar;
+    const begins = calendar.next(Math.max(0, midnight(crew, day)));
+    const cleans = cleanUp > 0 ? calendar.start(end, cleanUp, true) : end;
     return {
       person,
       day,
-      setUp: [day * DAY + first[0], day * DAY + begin],
-      cleanUp: [cleaning[0]?.[0] ?? end, cleaning.at(-1)?.[1] ?? end],
+      setUp: [begins, calendar.later(begins, setUp)],
+      cleanUp: [cleans, calendar.later(cleans, cleanUp)],
     };
   });
   return days.sort((a, b) => a.day - b.day || a.person - b.person);

@@ -8,37 +8,22 @@ import type { Minutes } from '../units/si.ts';
 import { keptWet } from './keeping.ts';
 import { goesOf, paintOf, type Go } from '../work/goes.ts';
 import { driesAfter, lagsOf } from '../work/lags.ts';
-import { paintOn } from '../lines/finishes.ts';
+import { needsOf } from './needs.ts';
+import type { Activity, Wait } from './instance.ts';
 import type { Operation } from '../work/operations.ts';
 import type { Kept } from '../wetEdge/keep.ts';
 import type { RuleId } from '../words/reasons.ts';
 
-export interface Lag {
-  readonly task: string;
-  readonly from: 'finish' | 'start';
-  readonly minLag: Minutes;
-  /** null: none. */
-  readonly maxLag: Minutes | null;
+export interface Lag extends Wait {
   readonly because: RuleId;
 }
-/** Going somewhere: a person who comes to a room with a paint for the first time fetches, stirs and loads it. */
-export interface Trip {
-  readonly key: string;
-  readonly minutes: Minutes;
-}
-export interface Task {
-  readonly id: string;
+/** A go of work that is planned. */
+export interface Task extends Activity {
   readonly go: Go;
   readonly surface: SurfaceId;
   readonly kind: TaskKind;
   readonly coat: number;
   readonly operations: readonly Operation[];
-  /** Minutes with `people` on it. */
-  readonly work: Minutes;
-  readonly people: number;
-  readonly interruptible: boolean;
-  /** null: nothing is fetched for it. */
-  readonly trip: Trip | null;
   readonly after: readonly Lag[];
   /** What then dries, minutes after its end, before the next coat. */
   readonly drying: Minutes;
@@ -48,7 +33,7 @@ export interface Task {
   readonly kept: Kept | null;
 }
 
-type Sequencing = Pick<Job, 'settings' | 'practice' | 'crew'>;
+export type Sequencing = Pick<Job, 'settings' | 'practice' | 'crew' | 'pins' | 'wanted'>;
 
 /**
  * Operations of a job as tasks with lags. In each room: cover, prepare, then top down; trim before or after the walls
@@ -88,7 +73,7 @@ function roomTasks(job: Sequencing, operations: readonly Operation[], longest: M
       work: go.minutes / people,
       people,
       interruptible,
-      trip: tripOf(job, go),
+      ...needsOf(job, go),
       after: (lags.get(go.id) ?? []).map(({ from, least, most, because }) => ({
         task: from.id,
         from: 'finish',
@@ -101,18 +86,4 @@ function roomTasks(job: Sequencing, operations: readonly Operation[], longest: M
       drying: go.specified && !EDGING.has(go.kind) ? driesAfter(job, go).next : 0,
     };
   });
-}
-
-function tripOf(job: Sequencing, go: Go): Trip | null {
-  const minutes = setting(job, 'travel.minutes');
-  const product = go.specified && paintOf(go);
-  if (!go.specified || !product || minutes <= 0) return null;
-  const paint = product.role === 'primer' ? product.id : paintOn(go.specified);
-  return { key: `${go.room}|${paint}`, minutes };
-}
-
-/** Trips that cannot be spared: somebody comes to each room with each of its paints once. */
-export function leastTravel(tasks: readonly { readonly trip?: Trip | null }[]): Minutes {
-  const trips = new Map(tasks.flatMap(({ trip }) => (trip ? [[trip.key, trip.minutes] as const] : [])));
-  return [...trips.values()].reduce((sum, minutes) => sum + minutes, 0);
 }

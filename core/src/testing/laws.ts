@@ -26,7 +26,7 @@ function notFinite(value: unknown, path = ''): string | null {
 /** What is wrong with what follows from a job that the door let in; null: every figure is one. */
 export function figuresFault(job: Job): string | null {
   const whole = wholeOf(job);
-  const schedule = scheduleJob(job, whole.takeoffs, whole.operations, keepFor(job), { tries: 1 });
+  const schedule = scheduleJob(job, whole.takeoffs, whole.operations, keepFor(job), { steps: 2 });
   const order = orderOf(job, daysOf(job, schedule));
   formatTapeSheet(rows(job.rooms), job.units);
   return notFinite({

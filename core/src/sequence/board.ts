@@ -1,0 +1,339 @@
+import FlatQueue from 'flatqueue';
+import type { Minutes } from '../units/si.ts';
+import type { Calendar } from './calendar.ts';
+import type { Activity, Chain, Compiled } from './instance.ts';
+
+/** What a search decides: in which order chains are placed, and who should do what. */
+export interface Choice {
+  /** Of each chain; the lowest of those that may start is placed first. */
+  readonly key: Float64Array;
+  /** Of each task: who; -1: whoever can begin it first. */
+  readonly who: Int8Array;
+}
+
+/** So often a chain is moved later until all of it fits. */
+const MOVES = 200;
+const NEAR = 1e-7;
+
+/**
+ * Places tasks one chain after the other, each as early as everybody's days, what it waits for, travel, places and what it
+ * must keep apart from allow; later ones also into gaps that were left. Kept and cleared for every try, so it makes no garbage.
+ */
+export class Board<T extends Activity = Activity> {
+  readonly start: Float64Array;
+  readonly end: Float64Array;
+  /** Who is on each task: a bit a person. */
+  readonly on: Int32Array;
+  private readonly agendas: number[][];
+  /** Tasks that need each thing there are so many of. */
+  private readonly users: number[][];
+  private readonly waiting: Int32Array;
+  private readonly ready = new FlatQueue<number>();
+  private readonly crew: number[] = [];
+
+  constructor(private readonly problem: Compiled<T>) {
+    const { count, people, capacities } = problem;
+    this.start = new Float64Array(count).fill(-1);
+    this.end = new Float64Array(count).fill(-1);
+    this.on = new Int32Array(count);
+    this.agendas = Array.from({ length: people }, () => []);
+    this.users = capacities.map(() => []);
+    this.waiting = new Int32Array(problem.chains.length);
+  }
+
+  private clear(): void {
+    this.start.fill(-1);
+    this.on.fill(0);
+    for (const agenda of this.agendas) agenda.length = 0;
+    for (const own of this.users) own.length = 0;
+    this.waiting.set(this.problem.waitsFor);
+  }
+
+  /**
+   * Places tasks as a crew would take them up: whoever is free first takes what costs least by `rule`, at the end of what they
+   * have. @returns false where some chain fits nowhere before the horizon.
+   */
+  dispatch(rule: (task: number, idle: Minutes, fetch: Minutes) => number): boolean {
+    const { chains, followers, people, able, tasks, plain } = this.problem;
+    this.clear();
+    const open: number[] = [];
+    for (let c = 0; c < chains.length; c++) if (this.waiting[c] === 0) open.push(c);
+    const left = new Set(Array.from({ length: people }, (_, person) => person));
+    while (open.length) {
+      const [person, free] = this.firstFree(left);
+      if (person < 0) return false;
+      let [best, least] = [-1, Infinity];
+      for (let at = 0; at < open.length; at++) {
+        const task = chains[open[at] as number]?.[0] as number;
+        if (!(able[task] as readonly number[]).includes(person)) continue;
+        const ready = Math.max(this.readyAt(task), free);
+        const begins = this.onPerson(person, task, ready);
+        if (begins === Infinity) continue;
+        const fetch = this.fetching;
+        const calendar = plain[person] as Calendar;
+        const idle = Math.max(0, calendar.worked(begins) - calendar.worked(free) - fetch);
+        const cost = rule(task, idle, fetch);
+        if (cost < least) [best, least] = [at, cost];
+      }
+      // what is left is for others
+      if (best < 0) {
+        left.delete(person);
+        continue;
+      }
+      const c = open[best] as number;
+      open.splice(best, 1);
+      const head = (chains[c] as Chain)[0] as number;
+      const wanted = (tasks[head] as T).people === 1 ? person : -1;
+      if (!this.chainFrom(chains[c] as Chain, free, (task) => (task === head ? wanted : -1))) return false;
+      for (const next of followers[c] as readonly number[]) {
+        this.waiting[next] = (this.waiting[next] as number) - 1;
+        if (this.waiting[next] === 0) open.push(next);
+      }
+    }
+    return true;
+  }
+  private firstFree(people: ReadonlySet<number>): readonly [person: number, free: Minutes] {
+    let [first, free] = [-1, Infinity];
+    for (const person of people) {
+      const last = this.agendas[person]?.at(-1);
+      const t = this.problem.plain[person]?.next(last === undefined ? 0 : (this.end[last] as number)) ?? Infinity;
+      if (t < free) [first, free] = [person, t];
+    }
+    return [first, free];
+  }
+
+  /** @returns false where some chain fits nowhere before the horizon. */
+  place(choice: Choice): boolean {
+    const { chains, followers } = this.problem;
+    this.clear();
+    const wanted = (task: number): number => choice.who[task] as number;
+    const ready = this.ready;
+    ready.clear();
+    for (let c = 0; c < chains.length; c++) if (this.waiting[c] === 0) ready.push(c, choice.key[c] as number);
+    let placed = 0;
+    for (let c = ready.pop(); c !== undefined; c = ready.pop()) {
+      if (!this.chainFrom(chains[c] as Chain, 0, wanted)) return false;
+      placed++;
+      for (const next of followers[c] as readonly number[]) {
+        this.waiting[next] = (this.waiting[next] as number) - 1;
+        if (this.waiting[next] === 0) ready.push(next, choice.key[next] as number);
+      }
+    }
+    return placed === chains.length;
+  }
+
+  private chainFrom(tasks: Chain, earliest: Minutes, wanted: (task: number) => number): boolean {
+    let from = earliest;
+    for (let moves = 0; moves < MOVES; moves++) {
+      let late = 0;
+      let done = 0;
+      for (const task of tasks) {
+        if (!this.one(task, Math.max(this.readyAt(task), done === 0 ? from : 0), wanted(task))) {
+          late = Infinity;
+          break;
+        }
+        done++;
+        late = this.lateness(task);
+        if (late > NEAR) break;
+      }
+      if (late <= NEAR) return true;
+      const head = this.start[tasks[0] as number] as number;
+      for (let i = done - 1; i >= 0; i--) this.remove(tasks[i] as number);
+      if (late === Infinity) return false;
+      from = head + Math.max(late, 0.5);
+    }
+    return false;
+  }
+
+  /** The earliest that what it waits for lets it begin. */
+  private readyAt(task: number): Minutes {
+    let ready = this.problem.tasks[task]?.at ?? 0;
+    for (const { from, end, least } of this.problem.waits[task] as Compiled['waits'][number]) {
+      const then = (end ? (this.end[from] as number) : (this.start[from] as number)) + least;
+      if (then > ready) ready = then;
+    }
+    return ready;
+  }
+  private lateness(task: number): Minutes {
+    let late = 0;
+    for (const { from, end, most } of this.problem.waits[task] as Compiled['waits'][number]) {
+      const over =
+        (this.start[task] as number) - (end ? (this.end[from] as number) : (this.start[from] as number)) - most;
+      if (over > late) late = over;
+    }
+    return late;
+  }
+
+  /** Places a task at or after `ready`; `wanted`: who should do it. */
+  private one(task: number, ready: Minutes, wanted: number): boolean {
+    const { tasks, able } = this.problem;
+    const { people } = tasks[task] as T;
+    const may = able[task] as readonly number[];
+    for (let t = ready, tries = 0; Number.isFinite(t) && tries < 5000; tries++) {
+      const begins = people === 1 ? this.byOne(task, t, wanted, may) : this.byMore(task, t, people, may);
+      if (begins === Infinity) return false;
+      const person = this.crew[0] as number;
+      const ends = this.endOf(task, person, begins);
+      const free = this.allowed(task, begins, ends);
+      if (free <= begins + NEAR) {
+        this.put(task, begins, ends);
+        return true;
+      }
+      t = free;
+    }
+    return false;
+  }
+
+  private endOf(task: number, person: number, begins: Minutes): Minutes {
+    const { work, interruptible } = this.problem.tasks[task] as T;
+    return (this.problem.calendars[task]?.[person] as Calendar).end(begins, work, interruptible);
+  }
+
+  /** Who begins it first, the one who is wanted where that is said; of equals, who has the least to fetch. */
+  private byOne(task: number, t: Minutes, wanted: number, may: readonly number[]): Minutes {
+    this.crew.length = 1;
+    if (wanted >= 0 && may.includes(wanted)) {
+      this.crew[0] = wanted;
+      return this.onPerson(wanted, task, t);
+    }
+    let best = Infinity;
+    let least = Infinity;
+    for (const person of may) {
+      const begins = this.onPerson(person, task, t);
+      const fetch = this.fetching;
+      if (begins < best - NEAR || (begins < best + NEAR && fetch < least)) {
+        best = begins;
+        least = fetch;
+        this.crew[0] = person;
+      }
+    }
+    return best;
+  }
+
+  /** The earliest moment at which so many can begin together. */
+  private byMore(task: number, from: Minutes, people: number, may: readonly number[]): Minutes {
+    for (let t = from, tries = 0; Number.isFinite(t) && tries < 2000; tries++) {
+      this.crew.length = 0;
+      let next = Infinity;
+      for (const person of may) {
+        const begins = this.onPerson(person, task, t);
+        if (begins <= t + NEAR) this.crew.push(person);
+        else if (begins < next) next = begins;
+      }
+      if (this.crew.length >= people) {
+        this.crew.length = people;
+        return t;
+      }
+      t = next;
+    }
+    return Infinity;
+  }
+
+  /** What has to be fetched before the place last found. */
+  private fetching = 0;
+  /** The earliest that somebody can begin a task at or after `t`, with time to fetch before it and before what follows it. */
+  private onPerson(person: number, task: number, t: Minutes): Minutes {
+    const { calendars, plain, travel, kind, tasks } = this.problem;
+    const { work, interruptible } = tasks[task] as T;
+    const agenda = this.agendas[person] as number[];
+    const calendar = calendars[task]?.[person] as Calendar;
+    const fetched = plain[person] as Calendar;
+    const k = kind[task] as number;
+    let [low, high] = [0, agenda.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((this.end[agenda[middle] as number] as number) > t) high = middle;
+      else low = middle + 1;
+    }
+    for (let i = low; i <= agenda.length; i++) {
+      const before = i > 0 ? (agenda[i - 1] as number) : -1;
+      const fetch = (travel[before < 0 ? 0 : (kind[before] as number) + 1] as Float64Array)[k] as number;
+      const free =
+        before < 0 ? (fetch > 0 ? fetched.later(0, fetch) : 0) : fetched.later(this.end[before] as number, fetch);
+      const begins = calendar.start(Math.max(t, free), work, interruptible);
+      if (begins === Infinity) return Infinity;
+      if (i === agenda.length) {
+        this.fetching = fetch;
+        return begins;
+      }
+      const next = agenda[i] as number;
+      const follows = this.start[next] as number;
+      if (begins + work > follows + NEAR) continue;
+      const ends = calendar.end(begins, work, interruptible);
+      const onward = (travel[k + 1] as Float64Array)[kind[next] as number] as number;
+      if (ends <= follows + NEAR && (onward === 0 || fetched.later(ends, onward) <= follows + NEAR)) {
+        this.fetching = fetch;
+        return begins;
+      }
+    }
+    return Infinity;
+  }
+
+  /** Now, where places and what it must keep apart from allow it; else the earliest moment at which that may have changed. */
+  private allowed(task: number, begins: Minutes, ends: Minutes): Minutes {
+    let free = begins;
+    for (const { other, first, second } of this.problem.apart[task] as Compiled['apart'][number]) {
+      if ((this.start[other] as number) < 0) continue;
+      const before = (this.start[other] as number) >= ends + first - NEAR;
+      const after = begins >= (this.end[other] as number) + second - NEAR;
+      if (!before && !after) free = Math.max(free, (this.end[other] as number) + second);
+    }
+    const { people } = this.problem.tasks[task] as T;
+    for (const thing of this.problem.needs[task] as readonly number[]) {
+      const then = this.placeIn(thing, people, begins, ends);
+      if (then > free) free = then;
+    }
+    return free;
+  }
+
+  /** Now, where so many more find a place for all that time; else the first end of who is in the way. */
+  private placeIn(thing: number, people: number, begins: Minutes, ends: Minutes): Minutes {
+    const places = this.problem.capacities[thing] as number;
+    const own = this.users[thing] as number[];
+    for (const one of own) {
+      const at = Math.max(begins, this.start[one] as number);
+      if (at >= ends - NEAR || (this.end[one] as number) <= begins + NEAR) continue;
+      let there = people;
+      let leaves = Infinity;
+      for (const other of own) {
+        if ((this.start[other] as number) > at + NEAR || (this.end[other] as number) <= at + NEAR) continue;
+        there += (this.problem.tasks[other] as T).people;
+        leaves = Math.min(leaves, this.end[other] as number);
+      }
+      if (there > places) return leaves;
+    }
+    return begins;
+  }
+
+  private put(task: number, begins: Minutes, ends: Minutes): void {
+    this.start[task] = begins;
+    this.end[task] = ends;
+    let on = 0;
+    for (const person of this.crew) {
+      on |= 1 << person;
+      const agenda = this.agendas[person] as number[];
+      let at = agenda.length;
+      while (at > 0 && (this.start[agenda[at - 1] as number] as number) > begins) at--;
+      agenda.splice(at, 0, task);
+    }
+    this.on[task] = on;
+    for (const thing of this.problem.needs[task] as readonly number[]) this.users[thing]?.push(task);
+  }
+  private remove(task: number): void {
+    for (const agenda of this.agendas) {
+      const at = agenda.indexOf(task);
+      if (at >= 0) agenda.splice(at, 1);
+    }
+    for (const thing of this.problem.needs[task] as readonly number[]) {
+      const own = this.users[thing] as number[];
+      own.splice(own.indexOf(task), 1);
+    }
+    this.start[task] = -1;
+    this.on[task] = 0;
+  }
+
+  /** Tasks of a person in the order they do them. */
+  agenda(person: number): readonly number[] {
+    return this.agendas[person] as readonly number[];
+  }
+}
