@@ -146,7 +146,7 @@ const MINUTES = grouped('minutes', {
   'day.setUp': d(20, 'min', 'starting judgement'),
   'day.cleanUp': d(25, 'min', 'common practice, no source'),
   'travel.minutes': d(2, 'min', 'starting judgement'),
-  'travel.room': d(2, 'min', 'starting judgement'),
+  'travel.room': d(1, 'min', 'starting judgement'),
   'room.each': d(4, 'm2', 'starting judgement'),
   'pace.furniture': d(1.2, 'm2/min', 'starting judgement'),
   'pace.furnitureBack': d(1.8, 'm2/min', 'starting judgement'),

@@ -53,15 +53,23 @@ export class Board<T extends Activity = Activity> {
    * Places tasks as a crew would take them up: whoever is free first takes what costs least by `rule`, at the end of what they
    * have. @returns false where some chain fits nowhere before the horizon.
    */
-  dispatch(rule: (task: number, idle: Minutes, fetch: Minutes) => number): boolean {
+  dispatch(rule: (task: number, person: number, idle: Minutes, fetch: Minutes, block: Minutes) => number): boolean {
     const { chains, followers, people, able, tasks, plain } = this.problem;
     this.clear();
     const open: number[] = [];
     for (let c = 0; c < chains.length; c++) if (this.waiting[c] === 0) open.push(c);
+    const { group, groups } = this.problem;
+    const block = new Float64Array(groups);
     const left = new Set(Array.from({ length: people }, (_, person) => person));
     while (open.length) {
       const [person, free] = this.firstFree(left);
       if (person < 0) return false;
+      block.fill(0);
+      for (const c of open) {
+        const task = chains[c]?.[0] as number;
+        const g = group[task] as number;
+        if (this.readyAt(task) <= free + 30) block[g] = (block[g] as number) + (tasks[task] as T).work;
+      }
       let [best, least] = [-1, Infinity];
       for (let at = 0; at < open.length; at++) {
         const task = chains[open[at] as number]?.[0] as number;
@@ -72,7 +80,7 @@ export class Board<T extends Activity = Activity> {
         const fetch = this.fetching;
         const calendar = plain[person] as Calendar;
         const idle = Math.max(0, calendar.worked(begins) - calendar.worked(free) - fetch);
-        const cost = rule(task, idle, fetch);
+        const cost = rule(task, person, idle, fetch, block[group[task] as number] as number);
         if (cost < least) [best, least] = [at, cost];
       }
       // what is left is for others
@@ -247,17 +255,19 @@ export class Board<T extends Activity = Activity> {
     }
     for (let i = low; i <= agenda.length; i++) {
       const before = i > 0 ? (agenda[i - 1] as number) : -1;
+      const next = i < agenda.length ? (agenda[i] as number) : -1;
+      const follows = next < 0 ? Infinity : (this.start[next] as number);
+      // a gap too short for it in any case
+      if (follows - Math.max(t, before < 0 ? 0 : (this.end[before] as number)) < work - NEAR) continue;
       const fetch = (travel[before < 0 ? 0 : (kind[before] as number) + 1] as Float64Array)[k] as number;
       const free =
         before < 0 ? (fetch > 0 ? fetched.later(0, fetch) : 0) : fetched.later(this.end[before] as number, fetch);
       const begins = calendar.start(Math.max(t, free), work, interruptible);
       if (begins === Infinity) return Infinity;
-      if (i === agenda.length) {
+      if (next < 0) {
         this.fetching = fetch;
         return begins;
       }
-      const next = agenda[i] as number;
-      const follows = this.start[next] as number;
       if (begins + work > follows + NEAR) continue;
       const ends = calendar.end(begins, work, interruptible);
       const onward = (travel[k + 1] as Float64Array)[kind[next] as number] as number;

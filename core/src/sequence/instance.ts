@@ -102,6 +102,9 @@ export interface Compiled<T extends Activity = Activity> {
   /** Travel from each kind of place, paint and tool to each, and from nothing: few kinds, so a table. */
   readonly kind: Int32Array;
   readonly travel: readonly Float64Array[];
+  /** Tasks of one room with one paint; and how many such groups there are. */
+  readonly group: Int32Array;
+  readonly groups: number;
   /** Tasks in an order in which what comes before stands before. */
   readonly order: Int32Array;
 }
@@ -135,6 +138,7 @@ export function compile<T extends Activity>(instance: Instance<T>): Compiled<T> 
   const kinds = [...groupBy(tasks, (t) => JSON.stringify([t.room, t.paint, t.tool])).values()];
   const kind = new Int32Array(count);
   kinds.forEach((own, k) => own.forEach((task) => (kind[indexOf.get(task.id) as number] = k)));
+  const painted = [...new Set(tasks.map((t) => `${t.room} ${t.paint}`))];
   const travel = [null, ...kinds.map((own) => own[0] as T)].map((before) =>
     Float64Array.from(kinds, (own) => travelBetween(instance, before, own[0] as T)),
   );
@@ -157,6 +161,8 @@ export function compile<T extends Activity>(instance: Instance<T>): Compiled<T> 
     capacities: named.map((name) => instance.capacity[name] as number),
     kind,
     travel,
+    group: Int32Array.from(tasks, (t) => painted.indexOf(`${t.room} ${t.paint}`)),
+    groups: painted.length,
     order,
     ...linked(waits, order),
   };

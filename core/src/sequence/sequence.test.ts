@@ -1,65 +1,85 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { scheduleContract } from '../exchange/contracts.ts';
 import { readAny } from '../exchange/read.ts';
 import { setting } from '../job/defaults.ts';
-import { personOf } from '../job/crew.ts';
-import { STARTING_PRACTICE } from '../job/create.ts';
-import { applyEdit } from '../job/edits.ts';
+import { personOf, STARTING_DAYS, type Crew } from '../job/crew.ts';
+import { newJob, STARTING_PRACTICE } from '../job/create.ts';
+import { applyEdit, type Edit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import type { TrimOrder } from '../job/vocabulary.ts';
+import { faultsOf, type CheckedPlan } from '../testing/plan-faults.ts';
 import { basePlan } from '../whole/plan.ts';
-import { calendarOf, crewTime, fit, nextWorking, type Calendar, type Span } from './calendar.ts';
-import { lowerBound, scheduleTasks, type Schedule, type SmallTask } from './search.ts';
+import { lowerBound } from './bound.ts';
+import { Calendar, calendarOf, dayOf, onClock, type Span } from './calendar.ts';
+import { compile, type Activity, type Instance } from './instance.ts';
+import { solve } from './solve.ts';
 
-/** Every way a schedule can be wrong, found without the scheduler's own code. */
-function faults(
-  schedule: Schedule<SmallTask>,
-  tasks: readonly SmallTask[],
-  day: readonly Span[],
-  crew: number,
-): string[] {
-  const found: string[] = [];
-  const by = new Map(schedule.placed.map((p) => [p.task.id, p]));
-  const near = 1e-6;
-  for (const task of tasks) {
-    const p = by.get(task.id);
-    if (!p) {
-      found.push(`${task.id} is missing`);
-      continue;
+const activity = (own: Partial<Activity> & Pick<Activity, 'id' | 'work'>): Activity => ({
+  people: 1,
+  interruptible: false,
+  after: [],
+  room: null,
+  paint: null,
+  tool: null,
+  who: null,
+  hours: 'plain',
+  at: null,
+  by: null,
+  uses: [],
+  ...own,
+});
+const wait = (task: string, minLag = 0, maxLag: number | null = null, from: 'finish' | 'start' = 'finish') => ({
+  task,
+  from,
+  minLag,
+  maxLag,
+});
+/** The same stretches every day. */
+const daily = (stretches: readonly Span[]): Calendar =>
+  new Calendar((day) => stretches.map(([from, to]): Span => [day * 1440 + from, day * 1440 + to]));
+const NOWHERE = { room: 0, paint: 0, tool: 0 };
+const instanceOf = (
+  tasks: readonly Activity[],
+  people: number,
+  hours: readonly Span[],
+  more: Partial<Instance> = {},
+): Instance => ({
+  tasks,
+  calendars: { plain: Array.from({ length: people }, () => daily(hours)) },
+  capacity: {},
+  apart: [],
+  travel: NOWHERE,
+  ...more,
+});
+/** A plan as the exported file has it, for the checker that knows nothing of the solver. */
+function checked(instance: Instance, steps: number): CheckedPlan | null {
+  const solution = solve(instance, { steps });
+  const name = (person: number) => `p${person}`;
+  return (
+    solution && {
+      ...instance,
+      crew: (instance.calendars['plain'] ?? []).map((_, i) => name(i)),
+      hours: Object.fromEntries(
+        Object.entries(instance.calendars).map(([key, own]) => [key, own.map((c) => c.within(0, 30_000))]),
+      ),
+      resources: Object.entries(instance.capacity).map(([id, places]) => ({ id, places })),
+      tasks: solution.placed.map(({ task, pieces, who }) => ({
+        ...task,
+        able: task.who?.map(name) ?? null,
+        pieces,
+        who: who.map(name),
+      })),
+      finish: solution.score.finish,
+      bound: solution.bound,
     }
-    const [start, end] = [p.pieces[0]?.[0] ?? NaN, p.pieces.at(-1)?.[1] ?? NaN];
-    if (Math.abs(p.pieces.reduce((s, [a, b]) => s + b - a, 0) - task.work) > near)
-      found.push(`${task.id} has not its minutes`);
-    if (!task.interruptible && p.pieces.length !== 1) found.push(`${task.id} stops`);
-    if (new Set(p.who).size !== task.people || p.who.some((w) => w < 0 || w >= crew))
-      found.push(`${task.id} has not its people`);
-    for (const [a, b] of p.pieces)
-      if (!day.some(([from, to]) => a % 1440 >= from - near && (a % 1440) + b - a <= to + near))
-        found.push(`${task.id} works outside hours`);
-    for (const lag of task.after) {
-      const q = by.get(lag.task);
-      const from = lag.from === 'finish' ? q?.pieces.at(-1)?.[1] : q?.pieces[0]?.[0];
-      if (from === undefined || start < from + lag.minLag - near) found.push(`${task.id} too early after ${lag.task}`);
-      if (lag.maxLag !== null && start > (from ?? 0) + lag.maxLag + near)
-        found.push(`${task.id} too late after ${lag.task}`);
-    }
-    if (end > schedule.finish + near) found.push(`${task.id} ends after the finish`);
-  }
-  const work = schedule.placed.flatMap((p) => p.who.flatMap((w) => p.pieces.map(([a, b]) => [w, a, b] as const)));
-  work.forEach(([w, a, b], i) =>
-    work.slice(i + 1).forEach(([v, c, d]) => {
-      if (w === v && a < d - near && c < b - near) found.push(`person ${w} is in two places at ${a}`);
-    }),
   );
-  return found;
 }
 
 const HOURS: readonly Span[] = [
   [0, 6],
   [8, 13],
 ];
-const small: Calendar = { day: HOURS };
-
 const smallJob = fc
   .array(
     fc.record({
@@ -71,25 +91,30 @@ const smallJob = fc
     { minLength: 1, maxLength: 4 },
   )
   .map((rows) =>
-    rows.map((row, i): SmallTask => ({
-      id: `t${i}`,
-      work: row.work,
-      interruptible: row.interruptible,
-      people: row.people,
-      after:
-        i === 0
-          ? []
-          : [...new Map(row.links.map(([to, lag]) => [to % i, lag]))].map(([to, minLag]) => ({
-              task: `t${to}`,
-              from: 'finish' as const,
-              minLag,
-              maxLag: null,
-            })),
-    })),
+    rows.map((row, i) =>
+      activity({
+        id: `t${i}`,
+        work: row.work,
+        interruptible: row.interruptible,
+        people: row.interruptible ? 1 : row.people,
+        after:
+          i === 0
+            ? []
+            : [...new Map(row.links.map(([to, lag]) => [to % i, lag]))].map(([to, lag]) => wait(`t${to}`, lag)),
+      }),
+    ),
   );
 
 /** The true optimum of a tiny job with whole minutes, by trying every start in turn. */
-function optimum(tasks: readonly SmallTask[], crew: number, atMost: number): number {
+function optimum(tasks: readonly Activity[], crew: number, atMost: number): number {
+  const works = (t: number) => HOURS.some(([a, b]) => t % 1440 >= a && t % 1440 < b);
+  const pieces = (t: number, { work, interruptible }: Activity): number[] | null => {
+    const minutes: number[] = [];
+    for (let at = t; minutes.length < work; at++)
+      if (works(at)) minutes.push(at);
+      else if (!interruptible || at === t) return null;
+    return minutes;
+  };
   let best = atMost;
   const usage = new Map<number, number>();
   const ends = new Map<string, number>();
@@ -102,13 +127,12 @@ function optimum(tasks: readonly SmallTask[], crew: number, atMost: number): num
     }
     const ready = Math.max(0, ...task.after.map((l) => (ends.get(l.task) ?? 0) + l.minLag));
     for (let t = ready; t + task.work < best + 1; t++) {
-      const pieces = fit(small, t, task.work, task.interruptible) ?? [];
-      if (pieces[0]?.[0] !== t) continue;
-      const minutes = pieces.flatMap(([a, b]) => Array.from({ length: b - a }, (_, k) => a + k));
-      if (minutes.some((m) => (usage.get(m) ?? 0) + task.people > crew)) continue;
+      const minutes = pieces(t, task);
+      if (!minutes || minutes.some((m) => (usage.get(m) ?? 0) + task.people > crew)) continue;
+      const last = (minutes.at(-1) ?? 0) + 1;
       for (const m of minutes) usage.set(m, (usage.get(m) ?? 0) + task.people);
-      ends.set(task.id, pieces.at(-1)?.[1] ?? 0);
-      go(i + 1, Math.max(end, pieces.at(-1)?.[1] ?? 0));
+      ends.set(task.id, last);
+      go(i + 1, Math.max(end, last));
       for (const m of minutes) usage.set(m, (usage.get(m) ?? 0) - task.people);
     }
   };
@@ -116,51 +140,214 @@ function optimum(tasks: readonly SmallTask[], crew: number, atMost: number): num
   return best;
 }
 
+/** Any job the solver may meet: rooms with few places, paints, tools, lags of every kind, two sorts of hours, tasks that keep apart. */
+const anyInstance = fc
+  .record({
+    tasks: fc.array(
+      fc.record({
+        work: fc.integer({ min: 1, max: 90 }),
+        people: fc.constantFrom(1, 1, 1, 2),
+        interruptible: fc.boolean(),
+        room: fc.constantFrom('a', 'b', 'c'),
+        paint: fc.constantFrom(null, 'x', 'y'),
+        tool: fc.constantFrom(null, 'brush', 'roller'),
+        who: fc.constantFrom(null, null, [0], [1, 2]),
+        hours: fc.constantFrom('plain', 'plain', 'quiet'),
+        links: fc.array(fc.tuple(fc.nat(20), fc.nat(120), fc.boolean()), { maxLength: 3 }),
+        tied: fc.option(fc.nat(40), { freq: 5 }),
+      }),
+      { minLength: 2, maxLength: 18 },
+    ),
+    apart: fc.array(fc.tuple(fc.nat(17), fc.nat(17), fc.nat(60), fc.nat(60)), { maxLength: 4 }),
+  })
+  .map(({ tasks, apart }): Instance => {
+    const made = tasks.map((t, i) =>
+      activity({
+        ...t,
+        id: `t${i}`,
+        people: t.interruptible || t.who ? 1 : t.people,
+        after: [
+          ...new Map(
+            (i === 0 ? [] : t.links).map(([to, lag, atStart]) => [
+              to % i,
+              wait(`t${to % i}`, lag, null, atStart ? 'start' : 'finish'),
+            ]),
+          ).values(),
+        ],
+      }),
+    );
+    const lone = (n: number): boolean => (made[n]?.after.length ?? 0) <= 1;
+    const tied = made.map((task, i) => {
+      const [first] = task.after;
+      const slack = tasks[i]?.tied;
+      return first && task.after.length === 1 && slack !== null && slack !== undefined && lone(i)
+        ? { ...task, after: [{ ...first, maxLag: first.minLag + 600 + slack }] }
+        : task;
+    });
+    const day: readonly Span[] = [
+      [20, 240],
+      [285, 500],
+    ];
+    const long = { plain: [0, 1, 2].map(() => daily(day)), quiet: [0, 1, 2].map(() => daily([[60, 240]])) };
+    return {
+      tasks: tied,
+      calendars: long,
+      capacity: { a: 2, b: 3 },
+      apart: apart
+        .map(([a, b, aFirst, bFirst]) => ({ a: `t${a % tied.length}`, b: `t${b % tied.length}`, aFirst, bFirst }))
+        .filter(({ a, b }) => a !== b),
+      travel: { room: 4, paint: 3, tool: 1 },
+    };
+  });
+
 describe('small random jobs', () => {
   test('schedules are feasible, and bound <= optimum <= schedule', () => {
     fc.assert(
       fc.property(smallJob, (tasks) => {
-        const schedule = scheduleTasks(tasks, small, 2, { tries: 20 });
-        if (!schedule) throw new Error('no schedule');
-        expect(faults(schedule, tasks, HOURS, 2)).toEqual([]);
-        const best = optimum(tasks, 2, schedule.finish + 1e-9);
-        expect(schedule.bound).toBeLessThanOrEqual(best + 1e-6);
-        expect(best).toBeLessThanOrEqual(schedule.finish + 1e-6);
-        expect(lowerBound(tasks, small, 2)).toBe(schedule.bound);
+        const instance = instanceOf(tasks, 2, HOURS);
+        const plan = checked(instance, 40);
+        if (!plan) throw new Error('no schedule');
+        expect(faultsOf(plan)).toEqual([]);
+        const best = optimum(tasks, 2, plan.finish + 1e-9);
+        expect(plan.bound).toBeLessThanOrEqual(best + 1e-6);
+        expect(best).toBeLessThanOrEqual(plan.finish + 1e-6);
+        const problem = compile(instance);
+        if (problem) expect(lowerBound(problem, plan.finish)).toBeLessThanOrEqual(best + 1e-6);
       }),
-      { numRuns: 120 },
+      { numRuns: 150 },
+    );
+  });
+  test('a plan of anything keeps to hours, people, places, lags, travel and what must keep apart', () => {
+    let planned = 0;
+    fc.assert(
+      fc.property(anyInstance, (instance) => {
+        const plan = checked(instance, 12);
+        if (!plan) return;
+        planned++;
+        expect(faultsOf(plan)).toEqual([]);
+        expect(plan.bound).toBeLessThanOrEqual(plan.finish + 1e-6);
+      }),
+      { numRuns: 250 },
+    );
+    expect(planned).toBeGreaterThan(200);
+  });
+  test('the same seed finds the same plan, and more steps none that is worse', () => {
+    fc.assert(
+      fc.property(anyInstance, (instance) => {
+        const plan = (steps: number) => solve(instance, { steps, seed: 3 });
+        const few = plan(10);
+        expect(plan(10)?.placed.map((p) => [p.task.id, p.pieces, p.who])).toEqual(
+          few?.placed.map((p) => [p.task.id, p.pieces, p.who]),
+        );
+        if (few) expect(plan(40)?.score.finish).toBeLessThanOrEqual(few.score.finish + 0.05);
+      }),
+      { numRuns: 30 },
     );
   });
   test('a maximal lag moves the whole chain rather than stretching it over a break', () => {
-    const tasks: SmallTask[] = [
-      { id: 'cut', work: 3, people: 1, interruptible: false, after: [] },
-      {
-        id: 'roll',
-        work: 4,
-        people: 1,
-        interruptible: false,
-        after: [{ task: 'cut', from: 'finish', minLag: 0, maxLag: 1 }],
-      },
-    ];
-    expect(scheduleTasks(tasks, small, 1)).toBeNull();
-    const calendar = calendarOf([
-      [480, 484],
-      [490, 500],
+    const tasks = [activity({ id: 'cut', work: 3 }), activity({ id: 'roll', work: 4, after: [wait('cut', 0, 1)] })];
+    expect(solve(instanceOf(tasks, 1, HOURS))).toBeNull();
+    const long = instanceOf(tasks, 1, [
+      [0, 4],
+      [10, 20],
     ]);
-    expect(scheduleTasks(tasks, calendar, 1)?.placed.map((p) => p.pieces)).toEqual([[[10, 13]], [[13, 17]]]);
+    expect(solve(long)?.placed.map((p) => p.pieces)).toEqual([[[10, 13]], [[13, 17]]]);
   });
   test('lags in a circle have no schedule', () => {
-    const lag = (task: string) => [{ task, from: 'finish' as const, minLag: 0, maxLag: null }];
-    expect(
-      scheduleTasks(
-        [
-          { id: 'a', work: 1, people: 1, interruptible: false, after: lag('b') },
-          { id: 'b', work: 1, people: 1, interruptible: false, after: lag('a') },
-        ],
-        small,
-        1,
+    const tasks = [
+      activity({ id: 'a', work: 1, after: [wait('b')] }),
+      activity({ id: 'b', work: 1, after: [wait('a')] }),
+    ];
+    expect(solve(instanceOf(tasks, 1, HOURS))).toBeNull();
+  });
+  test('a pinned task begins when it is pinned; what cannot be is missed by as little as can be, and said', () => {
+    const tasks = [activity({ id: 'a', work: 3 }), activity({ id: 'b', work: 2, after: [wait('a')], at: 9 })];
+    const kept = solve(instanceOf(tasks, 1, HOURS));
+    expect(kept?.placed.find((p) => p.task.id === 'b')?.pieces).toEqual([[9, 11]]);
+    expect(kept?.score.late).toBe(0);
+    const early = solve(
+      instanceOf([activity({ id: 'a', work: 3 }), activity({ id: 'b', work: 2, after: [wait('a')], at: 1 })], 1, HOURS),
+    );
+    expect(early?.score.late).toBeCloseTo(2, 9);
+  });
+});
+
+// Hillier and Lieberman, Introduction to Operations Research, the construction project of the chapter on PERT and CPM; from memory
+test('a textbook network: the critical path of fourteen activities takes 44', () => {
+  const rows: readonly (readonly [string, number, string])[] = [
+    ['A', 2, ''],
+    ['B', 4, 'A'],
+    ['C', 10, 'B'],
+    ['D', 6, 'C'],
+    ['E', 4, 'C'],
+    ['F', 5, 'E'],
+    ['G', 7, 'D'],
+    ['H', 9, 'EG'],
+    ['I', 7, 'C'],
+    ['J', 8, 'FI'],
+    ['K', 4, 'J'],
+    ['L', 5, 'J'],
+    ['M', 2, 'H'],
+    ['N', 6, 'KL'],
+  ];
+  const tasks = rows.map(([id, work, after]) => activity({ id, work, after: [...after].map((task) => wait(task)) }));
+  const solution = solve(instanceOf(tasks, 14, [[0, 1440]]));
+  expect(solution?.score.finish).toBe(44);
+  expect(solution?.bound).toBe(44);
+  expect(solution?.proven).toBe(true);
+});
+
+describe('days', () => {
+  const crew: Crew = {
+    ...STARTING_DAYS,
+    people: [],
+    hours: [
+      [480, 720],
+      [765, 1020],
+    ],
+    start: '2026-10-22',
+    zone: 'Europe/Berlin',
+  };
+  test('weekends, holidays and days off are not worked; a clock put back gives a night an hour more', () => {
+    const whole = calendarOf({ ...crew, holidays: ['2026-10-26'] }, null);
+    // Thursday and Friday; then Tuesday, 25 October 2026 having 25 hours
+    const days = whole.within(0, 8 * 1440).map(([from]) => dayOf(crew, from));
+    expect([...new Set(days)]).toEqual([0, 1, 5, 6, 7]);
+    expect(onClock(crew, 5, 480) - onClock(crew, 1, 480)).toBe(4 * 1440 + 60);
+    const ana = {
+      ...personOf({ id: 'a', name: 'Ana', day: 0, hand: 'right' }),
+      from: '2026-10-23',
+      away: ['2026-10-27'],
+    };
+    expect(dayOf(crew, calendarOf(crew, ana).next(0))).toBe(1);
+    expect(calendarOf(crew, { ...ana, hours: [[600, 660]] }).within(0, 7 * 1440)).toEqual([
+      [1560, 1620],
+      [onClock(crew, 4, 600), onClock(crew, 4, 660)],
+      [onClock(crew, 6, 600), onClock(crew, 6, 660)],
+    ]);
+  });
+  test('a year of Sundays: work goes on, a day a week', () => {
+    const sundays = calendarOf({ ...crew, weekdays: [7] }, null);
+    expect(dayOf(crew, sundays.at(10 * 495))).toBe(3 + 9 * 7);
+  });
+  test('worked minutes and moments are each other’s inverse, and work fits where it is said to', () => {
+    const calendar = calendarOf(crew, null);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 9000, noNaN: true }),
+        fc.integer({ min: 1, max: 240 }),
+        (worked, minutes) => {
+          expect(calendar.worked(calendar.at(worked))).toBeCloseTo(worked, 6);
+          const t = calendar.at(worked) + 333;
+          const start = calendar.start(t, minutes, false);
+          expect(start).toBeGreaterThanOrEqual(t);
+          expect(calendar.worked(start + minutes) - calendar.worked(start)).toBeCloseTo(minutes, 6);
+          const latest = calendar.startBy(start + minutes, minutes, false);
+          expect(latest).toBeCloseTo(start, 6);
+        },
       ),
-    ).toBeNull();
+      { numRuns: 200 },
+    );
   });
 });
 
@@ -232,25 +419,88 @@ describe('rooms', () => {
       },
     };
     const schedule = basePlan(job);
-    const day = job.crew.hours.map(([a, b]) => [a - 480, b - 480] as const);
-    expect(
-      faults(
-        schedule,
-        schedule.placed.map((p) => p.task),
-        day,
-        people,
-      ),
-    ).toEqual([]);
+    expect(faultsOf(scheduleContract(job, schedule))).toEqual([]);
     const end = (id: RegExp) =>
       Math.max(...schedule.placed.filter((p) => id.test(p.task.id)).map((p) => p.pieces.at(-1)?.[1] ?? 0));
     const start = (id: RegExp) =>
       Math.min(...schedule.placed.filter((p) => id.test(p.task.id)).map((p) => p.pieces[0]?.[0] ?? 0));
     const [first, second] =
-      trimOrder === 'trim-first' ? [/baseboard:brush/, /field:cut/] : [/field:roll/, /baseboard:brush/];
+      trimOrder === 'trim-first' ? [/baseboard:brush/, /field:cut/] : [/field:(roll|wet)/, /baseboard:brush/];
     expect(start(second)).toBeGreaterThanOrEqual(end(first) + 60);
-    expect(end(/:(wash|fill\d|sand)/)).toBeLessThanOrEqual(start(/:(cut|roll|brush|prime-\w+)\d/) + 1e-9);
+    expect(end(/:(wash|fill\d|sand)/)).toBeLessThanOrEqual(start(/:(cut|roll|wet|brush|prime-\w+)\d/) + 1e-9);
     expect(schedule.bound).toBeLessThanOrEqual(schedule.finish);
     expect(schedule.finish).toBeLessThanOrEqual(schedule.bound * 1.6 + 60);
+  });
+
+  test('nobody on any day, and pins that wait for themselves, are said', () => {
+    const job = bedroom('');
+    const gone = job.crew.people.map((person) => ({ ...person, until: '2020-01-01' }));
+    expect(basePlan({ ...job, crew: { ...job.crew, start: '2026-12-01', people: gone } }).problems[0]?.message).toMatch(
+      /Nobody works on any day/,
+    );
+  });
+
+  test('skills, people’s own days, a room wanted back and a pin are kept to', () => {
+    const job = bedroom('trim baseboard 5"\n');
+    const [one, two] = job.crew.people;
+    if (!one || !two) throw new Error('a crew of two');
+    const crew: Crew = {
+      ...job.crew,
+      start: '2026-12-01',
+      quiet: [[480, 600]],
+      people: [
+        { ...one, skills: ['prepare', 'mask', 'brush'] },
+        { ...two, from: '2026-12-02' },
+      ],
+    };
+    const plain = basePlan({ ...job, crew });
+    expect(faultsOf(scheduleContract(job, plain))).toEqual([]);
+    for (const { task, who, pieces } of plain.placed) {
+      if (task.kind === 'wet' || task.kind === 'roll') expect(who).toEqual([1]);
+      if (who.includes(1)) expect(dayOf(crew, pieces[0]?.[0] ?? 0)).toBeGreaterThanOrEqual(1);
+      if (task.kind === 'sand') expect((pieces[0]?.[0] ?? 0) % 1440).toBeGreaterThanOrEqual(120 - 1e-9);
+    }
+    const look = plain.placed.find((p) => p.task.kind === 'look');
+    const later = { day: dayOf(crew, look?.pieces[0]?.[0] ?? 0) + 1, time: 600 };
+    const pinned = basePlan({ ...job, crew, pins: { [look?.task.id ?? '']: { at: later, who: [two.id] } } });
+    const then = pinned.placed.find((p) => p.task.kind === 'look');
+    expect([then?.pieces[0]?.[0], then?.who, pinned.late]).toEqual([onClock(crew, later.day, 600), [1], 0]);
+    const room = job.rooms.order[0] ?? '';
+    expect(basePlan({ ...job, crew, wanted: { [room]: { day: 1, time: 600 } } }).late).toBeGreaterThan(0);
+  });
+
+  test('a last coat by stretches: none of its edges is older than its paint stays open, and its minutes are those of its work', () => {
+    const schedule = basePlan(bedroom('trim baseboard 5"\n'));
+    const wet = schedule.placed.filter((p) => p.task.kept);
+    expect(wet.length).toBeGreaterThanOrEqual(4);
+    for (const { task } of wet) {
+      const kept = task.kept;
+      if (!kept) continue;
+      expect(kept.age).toBeLessThanOrEqual(kept.open);
+      const laid = kept.stretches.reduce((sum, s) => sum + s.cut + s.roll, 0);
+      const own = task.operations.reduce((sum, op) => sum + op.minutes.value, 0);
+      if (task.kind === 'wet') expect(laid).toBeCloseTo(own, 6);
+      expect(task.work * task.people).toBeCloseTo(own + task.idle, 6);
+    }
+  });
+  test('one cuts and one follows: the roller begins with the lead, and not so late that an edge sets', () => {
+    const job = { ...bedroom('trim baseboard 5"\n'), practice: { ...STARTING_PRACTICE, roles: 'pair' as const } };
+    const schedule = basePlan(job);
+    expect(faultsOf(scheduleContract(job, schedule))).toEqual([]);
+    const rolls = schedule.placed.filter((p) => p.task.after.some((lag) => lag.because === 'lag.follow'));
+    expect(rolls.length).toBeGreaterThanOrEqual(4);
+    for (const { task, pieces, who } of rolls) {
+      const lead = task.after.find((lag) => lag.because === 'lag.follow');
+      const cut = schedule.placed.find((p) => p.task.id === lead?.task);
+      expect(cut?.who).not.toEqual(who);
+      const late = (pieces[0]?.[0] ?? 0) - (cut?.pieces[0]?.[0] ?? 0) - (lead?.minLag ?? 0);
+      expect((task.kept?.age ?? Infinity) + late).toBeLessThanOrEqual((task.kept?.open ?? 0) + 1e-6);
+    }
+  });
+  test('all of it cut and rolled later: nothing keeps the two together', () => {
+    const job = { ...bedroom(''), practice: { ...STARTING_PRACTICE, roles: 'cut-all' as const } };
+    const lags = basePlan(job).placed.flatMap((p) => p.task.after.filter((lag) => lag.maxLag !== null));
+    expect(lags).toEqual([]);
   });
 
   test('work that would take years is said to be a slip; the calendar ends on anything', () => {
@@ -259,15 +509,15 @@ describe('rooms', () => {
       placed: [],
       problems: [{ message: expect.stringMatching(/more than ten years.*probably a slip/) as unknown as string }],
     });
-    const calendar = calendarOf([[480, 495]]);
+    const calendar = daily([[0, 15]]);
     for (const [from, minutes] of [
       [0, Infinity],
       [0, 1e300],
       [1e300, 1],
       [Infinity, 1],
     ] as const)
-      expect(fit(calendar, from, minutes, true)).toBeNull();
-    expect([crewTime(calendar, Infinity, 2), nextWorking(calendar, 1e12)]).toEqual([Infinity, Infinity]);
+      expect(calendar.start(from, minutes, true)).toBe(Infinity);
+    expect([calendar.at(Infinity), calendar.next(1e12)]).toEqual([Infinity, Infinity]);
   });
 
   test('a surface too large for one stretch is said, with what would do', () => {

@@ -46,8 +46,8 @@ export interface SolveOptions {
 
 const NEAR = 1e-6;
 /** Placements that a search makes by itself: the same on every machine. */
-const PLACEMENTS = 260_000;
-const stepsFor = (count: number): number => Math.min(4000, Math.max(60, Math.round(PLACEMENTS / (count + 1))));
+const PLACEMENTS = 240_000;
+const stepsFor = (count: number): number => Math.min(1500, Math.max(60, Math.round(PLACEMENTS / (count + 1))));
 
 const isBetter = (a: Score, b: Score): boolean =>
   Math.abs(a.late - b.late) > NEAR
@@ -70,6 +70,12 @@ export const PRESS = {
   critical: 0.6,
 };
 
+/** First orders at most. */
+const OPENINGS = 80;
+/** Steps without getting better after which a walk ends, and how many are begun from first orders. */
+const PATIENCE = 160;
+const ELITE = 4;
+
 /** A search for a plan: each step tries one order of the tasks; the best stands at any time. */
 export class Search<T extends Activity = Activity> {
   /** The plan that is tried, and the one that the search stands on. */
@@ -84,6 +90,11 @@ export class Search<T extends Activity = Activity> {
   private readonly history: Float64Array;
   private nowCost = Infinity;
   private taken = 0;
+  /** Steps since this walk got better; the best of it; changes that the next step makes at once. */
+  private stale = 0;
+  private runCost = Infinity;
+  private kicks = 0;
+  private readonly elite: (Choice & { readonly cost: number })[] = [];
   /** The next step puts off what may wait in the plan of this one. */
   private justified = false;
   private readonly tail: Float64Array;
@@ -104,7 +115,7 @@ export class Search<T extends Activity = Activity> {
     this.tried = { key: new Float64Array(chains), who: new Int8Array(problem.count).fill(-1) };
     this.history = new Float64Array(PRESS.length).fill(Infinity);
     this.tail = tailsOf(problem);
-    this.openings = Math.max(12, Math.round(PRESS.open * (options.steps ?? stepsFor(problem.count))));
+    this.openings = Math.min(OPENINGS, Math.max(8, Math.round(15_000 / (problem.count + 1))));
   }
 
   get steps(): number {
@@ -128,9 +139,11 @@ export class Search<T extends Activity = Activity> {
       this.justify(key);
       if (this.random() < 0.5) who.fill(-1);
     } else {
+      if (n === this.openings || this.stale > PATIENCE) this.again();
       key.set(this.now.key);
       who.set(this.now.who);
-      this.change();
+      for (let kicks = this.kicks; kicks >= 0; kicks--) this.change();
+      this.kicks = 0;
     }
     const again = !this.justified && this.random() < PRESS.justify;
     this.justified = false;
@@ -139,7 +152,13 @@ export class Search<T extends Activity = Activity> {
     this.made = this.board;
     const score = this.scored();
     const cost = this.costOf(score);
+    if (n < this.openings) this.keep(cost, key, who);
     const at = n % this.history.length;
+    this.stale++;
+    if (cost < this.runCost - NEAR) {
+      this.runCost = cost;
+      this.stale = 0;
+    }
     if (cost <= this.nowCost + NEAR || cost <= (this.history[at] as number)) {
       this.nowCost = cost;
       this.now.who.set(who);
@@ -152,6 +171,28 @@ export class Search<T extends Activity = Activity> {
     return better;
   }
 
+  /** Of the first orders, the best few, to walk on from one after the other. */
+  private keep(cost: number, key: Float64Array, who: Int8Array): void {
+    const at = this.elite.findIndex((other) => cost < other.cost);
+    if (at < 0 && this.elite.length >= ELITE) return;
+    const own = { cost, key: Float64Array.from(key), who: Int8Array.from(who) };
+    this.elite.splice(at < 0 ? this.elite.length : at, 0, own);
+    this.elite.length = Math.min(this.elite.length, ELITE);
+  }
+  /** Where a walk gets no further: on from another of the first orders, or from the best, shaken. */
+  private again(): void {
+    const next = this.elite.shift();
+    const from = next ?? this.best?.choice;
+    if (!from) return;
+    this.now.key.set(from.key);
+    this.now.who.set(from.who);
+    this.kicks = next ? 0 : 3 + this.any(12);
+    this.nowCost = Infinity;
+    this.runCost = Infinity;
+    this.history.fill(Infinity);
+    this.stale = 0;
+  }
+
   /** The first orders: what was taken, then as a crew would take things up, going on where they are or to what is urgent. */
   private open(n: number): void {
     const { key, who } = this.tried;
@@ -162,20 +203,34 @@ export class Search<T extends Activity = Activity> {
       return;
     }
     const { tail, chains, tasks } = { ...this.problem, tail: this.tail };
-    const most = Math.max(1, ...tail);
+    const most = tail.reduce((longest, own) => Math.max(longest, own), 1);
     const first = n === 0 || (taken && n === 1);
-    const [stay, urgent, noise] = first
-      ? [4, 0.02, 0]
-      : [8 * this.random(), 0.06 * this.random(), 0.01 * this.random()];
-    const rooms = new Map(tasks.map((task) => [task.room, first ? 0 : this.random()]));
-    const apart = first ? 0 : 40 * this.random();
+    const between = (least: number, largest: number): number =>
+      first ? (least + largest) / 2 : least + (largest - least) * this.random();
+    const rule = {
+      stay: between(0.5, 5),
+      urgent: between(0.005, 0.06),
+      wait: between(1, 3),
+      least: between(5, 30),
+      noise: first ? 0 : 0.004 * most * this.random(),
+      stranger: this.random() < 0.5 ? 0 : between(5, 60),
+      apart: this.random() < 0.5 ? 0 : between(0, 30),
+    };
+    const rooms = new Map(
+      [...new Set(tasks.map((task) => task.room))].map((room, r) => [
+        room,
+        { home: r % this.problem.people, rank: first ? 0 : this.random() },
+      ]),
+    );
+    const home = tasks.map((task) => rooms.get(task.room) ?? { home: -1, rank: 0 });
+    // a large block of work with one paint in one room is worth going to; what much follows is urgent
     const done = this.board.dispatch(
-      (task, idle, fetch) =>
-        idle +
-        stay * fetch -
-        urgent * (tail[task] as number) +
-        noise * most * this.random() +
-        apart * (rooms.get(tasks[task]?.room ?? null) ?? 0),
+      (task, person, idle, fetch, block) =>
+        (10 * (rule.wait * idle + rule.stay * fetch)) / (rule.least + block) -
+        rule.urgent * (tail[task] as number) +
+        rule.noise * this.random() +
+        (home[task]?.home === person ? 0 : rule.stranger) +
+        rule.apart * (home[task]?.rank ?? 0),
     );
     if (!done) {
       key.set(Float64Array.from(chains, (chain) => most - (tail[chain[0] as number] as number)));
@@ -380,6 +435,8 @@ export class Search<T extends Activity = Activity> {
   run(steps = this.options.steps ?? stepsFor(this.problem.count)): this {
     for (let i = 0; i < steps; i++) {
       this.step();
+      // what no first order fits is not found by changing one
+      if (!this.best && i > 12) break;
       if (i % 50 === 20 && this.isProven) break;
     }
     return this;
