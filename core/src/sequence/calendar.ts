@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
 import type { Crew, Moment, Person } from '../job/crew.ts';
+import { rememberLast } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
 
 export type Span = readonly [start: Minutes, end: Minutes];
@@ -22,6 +23,8 @@ export class Calendar {
   /** Worked before each stretch. */
   private readonly before: number[] = [];
   private nextDay = 0;
+  /** The stretch that was found last. */
+  private last = 0;
   /** Longest stretch of the days that were looked at: at least a fortnight. */
   private longestSeen = 0;
   constructor(private readonly stretchesOf: DayStretches) {
@@ -47,12 +50,16 @@ export class Calendar {
   private after(t: Minutes): number {
     if (!(t < HORIZON)) return -1;
     while ((this.to.at(-1) ?? -Infinity) <= t + 1e-9) if (!this.extend()) return -1;
+    // mostly asked of the same stretch again, or of the next
+    for (let i = this.last; i <= this.last + 1 && i < this.to.length; i++)
+      if ((this.to[i] as number) > t + 1e-9 && (i === 0 || (this.to[i - 1] as number) <= t + 1e-9)) return (this.last = i);
     let [low, high] = [0, this.to.length - 1];
     while (low < high) {
       const middle = (low + high) >> 1;
       if ((this.to[middle] as number) > t + 1e-9) high = middle;
       else low = middle + 1;
     }
+    this.last = low;
     return low;
   }
 
@@ -163,33 +170,52 @@ export class Calendar {
 /** What of a job says when its people work. */
 export type Working = Pick<Crew, 'hours' | 'start' | 'weekdays' | 'holidays' | 'zone'>;
 
+/** Midnights of a job's days by its first date and zone: a calendar of time zones is slow to ask. */
+const midnights = rememberLast(
+  16,
+  (start: string, zone: string) => `${start} ${zone}`,
+  (start, zone) => {
+    const first = DateTime.fromISO(start, { zone }).startOf('day');
+    const known: number[] = [];
+    return (day: number): Minutes => (known[day] ??= first.plus({ days: day }).diff(first, 'minutes').minutes);
+  },
+);
+
 /** Minutes from the job's start to midnight before its nth day; in the zone, so that a day may have 23 or 25 hours. */
 export function midnight({ start, zone, hours }: Working, day: number): Minutes {
   const first = hours[0]?.[0] ?? 0;
   if (start === null) return day * DAY - first;
-  const zero = DateTime.fromISO(start, { zone }).startOf('day').plus({ minutes: first });
-  return DateTime.fromISO(start, { zone }).startOf('day').plus({ days: day }).diff(zero, 'minutes').minutes;
+  return midnights(start, zone)(day) - onWall(start, zone, 0, first);
+}
+/** Minutes from midnight of the nth day to a time by the clock on the wall: more or fewer on the day that it is put back or forward. */
+function onWall(start: string, zone: string, day: number, time: Minutes): Minutes {
+  const long = midnights(start, zone)(day + 1) - midnights(start, zone)(day);
+  if (long === DAY || time >= DAY) return time;
+  const local = DateTime.fromISO(start, { zone }).startOf('day').plus({ days: day });
+  const then = local.set({ hour: Math.floor(time / 60), minute: Math.floor(time % 60) });
+  return then.diff(local, 'minutes').minutes + (time % 1);
 }
 
 /** So many minutes after midnight by the clock on the wall. */
-export function onClock(crew: Working, day: number, time: Minutes): Minutes {
-  const { start, zone } = crew;
-  if (start === null) return midnight(crew, day) + time;
-  const local = DateTime.fromISO(start, { zone }).startOf('day').plus({ days: day });
-  const then = local.set({ hour: Math.floor(time / 60), minute: Math.floor(time % 60) });
-  return midnight(crew, day) + (time >= DAY ? DAY : then.diff(local, 'minutes').minutes + (time % 1));
-}
+export const onClock = (crew: Working, day: number, time: Minutes): Minutes =>
+  midnight(crew, day) + (crew.start === null ? time : onWall(crew.start, crew.zone, day, time));
 export const momentOf = (crew: Working, { day, time }: Moment): Minutes => onClock(crew, day, time);
 
 /** ISO date of the nth day; null: the first is not set. */
-export const dateOf = ({ start }: Pick<Crew, 'start'>, day: number): string | null =>
-  start === null ? null : (DateTime.fromISO(start, { zone: 'UTC' }).plus({ days: day }).toISODate() ?? null);
+export const dateOf = ({ start }: Pick<Crew, 'start'>, day: number): string | null => {
+  if (start === null) return null;
+  const date = new Date(`${start}T00:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + day);
+  return date.toISOString().slice(0, 10);
+};
+/** 1 (Monday) to 7. */
+const weekdayOf = (date: string): number => new Date(`${date}T00:00:00Z`).getUTCDay() || 7;
 
 /** Is anybody of the crew expected that day? Without dates there are no weekends. */
 function isWorked({ start, weekdays, holidays }: Working, day: number): boolean {
   const date = dateOf({ start }, day);
   if (date === null) return true;
-  return weekdays.includes(DateTime.fromISO(date, { zone: 'UTC' }).weekday) && !holidays.includes(date);
+  return weekdays.includes(weekdayOf(date)) && !holidays.includes(date);
 }
 function isThere({ from, until, away }: Person, date: string | null): boolean {
   return (

@@ -46,8 +46,8 @@ export interface SolveOptions {
 
 const NEAR = 1e-6;
 /** Placements that a search makes by itself: the same on every machine. */
-const PLACEMENTS = 240_000;
-const stepsFor = (count: number): number => Math.min(1500, Math.max(60, Math.round(PLACEMENTS / (count + 1))));
+const PLACEMENTS = 100_000;
+const stepsFor = (count: number): number => Math.min(800, Math.max(60, Math.round(PLACEMENTS / (count + 1))));
 
 const isBetter = (a: Score, b: Score): boolean =>
   Math.abs(a.late - b.late) > NEAR
