@@ -1,7 +1,10 @@
 import FlatQueue from 'flatqueue';
 import type { Minutes } from '../units/si.ts';
-import type { Calendar } from './calendar.ts';
+import { NEVER, type Calendar } from './calendar.ts';
 import type { Activity, Chain, Compiled } from './instance.ts';
+
+// looked up once: these are asked for millions of times
+const { max, min } = Math;
 
 /** What a search decides: in which order chains are placed, and who should do what. */
 export interface Choice {
@@ -70,16 +73,16 @@ export class Board<T extends Activity = Activity> {
         const g = group[task] as number;
         if (this.readyAt(task) <= free + 30) block[g] = (block[g] as number) + (tasks[task] as T).work;
       }
-      let [best, least] = [-1, Infinity];
+      let [best, least] = [-1, NEVER];
       for (let at = 0; at < open.length; at++) {
         const task = chains[open[at] as number]?.[0] as number;
         if (!(able[task] as readonly number[]).includes(person)) continue;
-        const ready = Math.max(this.readyAt(task), free);
+        const ready = max(this.readyAt(task), free);
         const begins = this.onPerson(person, task, ready);
-        if (begins === Infinity) continue;
+        if (begins === NEVER) continue;
         const fetch = this.fetching;
         const calendar = plain[person] as Calendar;
-        const idle = Math.max(0, calendar.worked(begins) - calendar.worked(free) - fetch);
+        const idle = max(0, calendar.worked(begins) - calendar.worked(free) - fetch);
         const cost = rule(task, person, idle, fetch, block[group[task] as number] as number);
         if (cost < least) [best, least] = [at, cost];
       }
@@ -101,10 +104,10 @@ export class Board<T extends Activity = Activity> {
     return true;
   }
   private firstFree(people: ReadonlySet<number>): readonly [person: number, free: Minutes] {
-    let [first, free] = [-1, Infinity];
+    let [first, free] = [-1, NEVER];
     for (const person of people) {
       const last = this.agendas[person]?.at(-1);
-      const t = this.problem.plain[person]?.next(last === undefined ? 0 : (this.end[last] as number)) ?? Infinity;
+      const t = this.problem.plain[person]?.next(last === undefined ? 0 : (this.end[last] as number)) ?? NEVER;
       if (t < free) [first, free] = [person, t];
     }
     return [first, free];
@@ -136,8 +139,8 @@ export class Board<T extends Activity = Activity> {
       let late = 0;
       let done = 0;
       for (const task of tasks) {
-        if (!this.one(task, Math.max(this.readyAt(task), done === 0 ? from : 0), wanted(task))) {
-          late = Infinity;
+        if (!this.one(task, max(this.readyAt(task), done === 0 ? from : 0), wanted(task))) {
+          late = NEVER;
           break;
         }
         done++;
@@ -147,8 +150,8 @@ export class Board<T extends Activity = Activity> {
       if (late <= NEAR) return true;
       const head = this.start[tasks[0] as number] as number;
       for (let i = done - 1; i >= 0; i--) this.remove(tasks[i] as number);
-      if (late === Infinity) return false;
-      from = head + Math.max(late, 0.5);
+      if (late === NEVER) return false;
+      from = head + max(late, 0.5);
     }
     return false;
   }
@@ -179,7 +182,7 @@ export class Board<T extends Activity = Activity> {
     const may = able[task] as readonly number[];
     for (let t = ready, tries = 0; Number.isFinite(t) && tries < 5000; tries++) {
       const begins = people === 1 ? this.byOne(task, t, wanted, may) : this.byMore(task, t, people, may);
-      if (begins === Infinity) return false;
+      if (begins === NEVER) return false;
       const person = this.crew[0] as number;
       const ends = this.endOf(task, person, begins);
       const free = this.allowed(task, begins, ends);
@@ -204,8 +207,8 @@ export class Board<T extends Activity = Activity> {
       this.crew[0] = wanted;
       return this.onPerson(wanted, task, t);
     }
-    let best = Infinity;
-    let least = Infinity;
+    let best = NEVER;
+    let least = NEVER;
     for (const person of may) {
       const begins = this.onPerson(person, task, t);
       const fetch = this.fetching;
@@ -222,7 +225,7 @@ export class Board<T extends Activity = Activity> {
   private byMore(task: number, from: Minutes, people: number, may: readonly number[]): Minutes {
     for (let t = from, tries = 0; Number.isFinite(t) && tries < 2000; tries++) {
       this.crew.length = 0;
-      let next = Infinity;
+      let next = NEVER;
       for (const person of may) {
         const begins = this.onPerson(person, task, t);
         if (begins <= t + NEAR) this.crew.push(person);
@@ -234,7 +237,7 @@ export class Board<T extends Activity = Activity> {
       }
       t = next;
     }
-    return Infinity;
+    return NEVER;
   }
 
   /** What has to be fetched before the place last found. */
@@ -256,14 +259,14 @@ export class Board<T extends Activity = Activity> {
     for (let i = low; i <= agenda.length; i++) {
       const before = i > 0 ? (agenda[i - 1] as number) : -1;
       const next = i < agenda.length ? (agenda[i] as number) : -1;
-      const follows = next < 0 ? Infinity : (this.start[next] as number);
+      const follows = next < 0 ? NEVER : (this.start[next] as number);
       // a gap too short for it in any case
-      if (follows - Math.max(t, before < 0 ? 0 : (this.end[before] as number)) < work - NEAR) continue;
+      if (follows - max(t, before < 0 ? 0 : (this.end[before] as number)) < work - NEAR) continue;
       const fetch = (travel[before < 0 ? 0 : (kind[before] as number) + 1] as Float64Array)[k] as number;
       const free =
         before < 0 ? (fetch > 0 ? fetched.later(0, fetch) : 0) : fetched.later(this.end[before] as number, fetch);
-      const begins = calendar.start(Math.max(t, free), work, interruptible);
-      if (begins === Infinity) return Infinity;
+      const begins = calendar.start(max(t, free), work, interruptible);
+      if (begins === NEVER) return NEVER;
       if (next < 0) {
         this.fetching = fetch;
         return begins;
@@ -276,7 +279,7 @@ export class Board<T extends Activity = Activity> {
         return begins;
       }
     }
-    return Infinity;
+    return NEVER;
   }
 
   /** Now, where places and what it must keep apart from allow it; else the earliest moment at which that may have changed. */
@@ -286,7 +289,7 @@ export class Board<T extends Activity = Activity> {
       if ((this.start[other] as number) < 0) continue;
       const before = (this.start[other] as number) >= ends + first - NEAR;
       const after = begins >= (this.end[other] as number) + second - NEAR;
-      if (!before && !after) free = Math.max(free, (this.end[other] as number) + second);
+      if (!before && !after) free = max(free, (this.end[other] as number) + second);
     }
     const { people } = this.problem.tasks[task] as T;
     for (const thing of this.problem.needs[task] as readonly number[]) {
@@ -301,14 +304,14 @@ export class Board<T extends Activity = Activity> {
     const places = this.problem.capacities[thing] as number;
     const own = this.users[thing] as number[];
     for (const one of own) {
-      const at = Math.max(begins, this.start[one] as number);
+      const at = max(begins, this.start[one] as number);
       if (at >= ends - NEAR || (this.end[one] as number) <= begins + NEAR) continue;
       let there = people;
-      let leaves = Infinity;
+      let leaves = NEVER;
       for (const other of own) {
         if ((this.start[other] as number) > at + NEAR || (this.end[other] as number) <= at + NEAR) continue;
         there += (this.problem.tasks[other] as T).people;
-        leaves = Math.min(leaves, this.end[other] as number);
+        leaves = min(leaves, this.end[other] as number);
       }
       if (there > places) return leaves;
     }

@@ -1,6 +1,9 @@
 import type { Minutes } from '../units/si.ts';
-import { HORIZON, type Calendar } from './calendar.ts';
+import { HORIZON, NEVER, type Calendar } from './calendar.ts';
 import type { Activity, Compiled } from './instance.ts';
+
+// looked up once: these are asked for millions of times
+const { max, min } = Math;
 
 /**
  * What can be proved of the finish without looking at any plan. A finish is shown to be too early by what cannot fit before it:
@@ -10,9 +13,9 @@ import type { Activity, Compiled } from './instance.ts';
 export function lowerBound(problem: Compiled, atMost: Minutes = HORIZON): Minutes {
   if (problem.count === 0) return 0;
   const path = pathOf(problem);
-  if (path === Infinity) return Infinity;
+  if (path === NEVER) return NEVER;
   const energy = energyBound(problem);
-  const least = Math.max(path, energy);
+  const least = max(path, energy);
   // somebody finishes by `atMost`, so nothing after it is looked at
   if (!(least < atMost) || atMost >= HORIZON) return least;
   const crew = new CrewTime(problem, problem.people, atMost);
@@ -42,7 +45,7 @@ export class CrewTime {
     const most = (at: Minutes): Minutes => {
       const each = plain.map((calendar) => calendar.worked(at));
       if (places >= people) return each.reduce((sum, worked) => sum + worked, 0);
-      return places * Math.max(0, ...each);
+      return places * max(0, ...each);
     };
     for (const mark of [...marks].sort((a, b) => a - b)) {
       if (mark <= 0) continue;
@@ -71,42 +74,42 @@ export class CrewTime {
   /** The first moment by which so much is worked; Infinity: not before the end that was looked at. */
   first(worked: Minutes): Minutes {
     if (worked <= 0) return 0;
-    if (worked > (this.w.at(-1) as number) + 1e-9) return Infinity;
+    if (worked > (this.w.at(-1) as number) + 1e-9) return NEVER;
     let i = CrewTime.below(this.w, worked - 1e-9);
     while (i > 0 && (this.w[i] as number) >= worked - 1e-9) i--;
     return this.between(this.w, this.t, i, worked);
   }
-  /** The last moment by which no more than so much is worked; -Infinity: there is none. */
+  /** The last moment by which no more than so much is worked; -NEVER: there is none. */
   last(worked: Minutes): Minutes {
-    if (worked < -1e-9) return -Infinity;
+    if (worked < -1e-9) return -NEVER;
     const i = CrewTime.below(this.w, worked + 1e-9);
-    return this.between(this.w, this.t, i, Math.max(worked, this.w[i] as number));
+    return this.between(this.w, this.t, i, max(worked, this.w[i] as number));
   }
 }
 
 /** Earliest start of a task by the best of those who may do it. */
 function startOf(problem: Compiled, i: number, ready: Minutes): Minutes {
   const { work, interruptible } = problem.tasks[i] as Activity;
-  let start = Infinity;
+  let start = NEVER;
   for (const person of problem.able[i] as readonly number[])
-    start = Math.min(start, (problem.calendars[i]?.[person] as Calendar).start(ready, work, interruptible));
+    start = min(start, (problem.calendars[i]?.[person] as Calendar).start(ready, work, interruptible));
   return start;
 }
 function endOf(problem: Compiled, i: number, ready: Minutes): Minutes {
   const { work, interruptible } = problem.tasks[i] as Activity;
-  let end = Infinity;
+  let end = NEVER;
   for (const person of problem.able[i] as readonly number[]) {
     const calendar = problem.calendars[i]?.[person] as Calendar;
     const begins = calendar.start(ready, work, interruptible);
-    if (begins < Infinity) end = Math.min(end, calendar.end(begins, work, interruptible));
+    if (begins < NEVER) end = min(end, calendar.end(begins, work, interruptible));
   }
   return end;
 }
 function latestStart(problem: Compiled, i: number, by: Minutes): Minutes {
   const { work, interruptible } = problem.tasks[i] as Activity;
-  let latest = -Infinity;
+  let latest = -NEVER;
   for (const person of problem.able[i] as readonly number[])
-    latest = Math.max(latest, (problem.calendars[i]?.[person] as Calendar).startBy(by, work, interruptible));
+    latest = max(latest, (problem.calendars[i]?.[person] as Calendar).startBy(by, work, interruptible));
   return latest;
 }
 
@@ -118,10 +121,10 @@ export function pathOf(problem: Compiled): Minutes {
   for (const i of order) {
     let ready = (tasks[i] as Activity).at ?? 0;
     for (const { from, end, least } of waits[i] as Compiled['waits'][number])
-      ready = Math.max(ready, ((end ? ends[from] : starts[from]) as number) + least);
+      ready = max(ready, ((end ? ends[from] : starts[from]) as number) + least);
     starts[i] = startOf(problem, i, ready);
     ends[i] = endOf(problem, i, ready);
-    path = Math.max(path, ends[i] as number);
+    path = max(path, ends[i] as number);
   }
   return path;
 }
@@ -148,7 +151,7 @@ export function relationsOf({ order, waits, tasks, count }: Compiled): Relations
       if (own === undefined) continue;
       for (const { from, end, least } of waits[i] as Compiled['waits'][number]) {
         const through = own + least + (end ? work(from) : 0);
-        if (!(through <= (gap.get(from) ?? -Infinity))) gap.set(from, through);
+        if (!(through <= (gap.get(from) ?? -NEVER))) gap.set(from, through);
       }
     }
     gap.delete(j);
@@ -166,7 +169,7 @@ export function headsOf(problem: Compiled, crew: CrewTime, { before }: Relations
   for (const j of order) {
     let ready = (tasks[j] as Activity).at ?? 0;
     for (const { from, end, least } of waits[j] as Compiled['waits'][number])
-      ready = Math.max(ready, ((end ? ends[from] : starts[from]) as number) + least);
+      ready = max(ready, ((end ? ends[from] : starts[from]) as number) + least);
     const own = before[j] as Relations['before'][number];
     // all that begins no sooner than some moment, and ends so long before j
     for (const from of new Set(own.map(([i]) => starts[i] as number))) {
@@ -176,7 +179,7 @@ export function headsOf(problem: Compiled, crew: CrewTime, { before }: Relations
         if ((starts[i] as number) < from) continue;
         const { work, people } = tasks[i] as Activity;
         sum += work * people;
-        ready = Math.max(ready, crew.first(sum) + gap);
+        ready = max(ready, crew.first(sum) + gap);
       }
     }
     starts[j] = startOf(problem, j, ready);
@@ -189,7 +192,7 @@ export function headsOf(problem: Compiled, crew: CrewTime, { before }: Relations
 function tailsOf(problem: Compiled, crew: CrewTime, { after }: Relations, finish: Minutes): Float64Array {
   const { order, waits, tasks, count } = problem;
   const ends = new Float64Array(count).fill(finish);
-  const starts = new Float64Array(count).fill(Infinity);
+  const starts = new Float64Array(count).fill(NEVER);
   for (let k = count - 1; k >= 0; k--) {
     const i = order[k] as number;
     let by = ends[i] as number;
@@ -200,17 +203,17 @@ function tailsOf(problem: Compiled, crew: CrewTime, { after }: Relations, finish
         if ((ends[j] as number) > until) continue;
         const { work, people } = tasks[j] as Activity;
         left -= work * people;
-        by = Math.min(by, crew.last(left) - gap);
+        by = min(by, crew.last(left) - gap);
       }
     }
-    const start = Math.min(starts[i] as number, latestStart(problem, i, by));
+    const start = min(starts[i] as number, latestStart(problem, i, by));
     starts[i] = start;
     const { work, interruptible } = tasks[i] as Activity;
     // what has to begin by then ends by so much later
-    ends[i] = start === -Infinity ? -Infinity : interruptible ? by : Math.min(by, start + work);
+    ends[i] = start === -NEVER ? -NEVER : interruptible ? by : min(by, start + work);
     for (const { from, end, least } of waits[i] as Compiled['waits'][number])
-      if (end) ends[from] = Math.min(ends[from] as number, start - least);
-      else starts[from] = Math.min(starts[from] as number, start - least);
+      if (end) ends[from] = min(ends[from] as number, start - least);
+      else starts[from] = min(starts[from] as number, start - least);
   }
   return ends;
 }
@@ -280,7 +283,7 @@ function energyBound(problem: Compiled): Minutes {
   const worked = (t: Minutes) => plain.reduce((sum, calendar) => sum + calendar.worked(t), 0);
   let [low, high] = [0, 1440];
   while (worked(high) < minutes) {
-    if (high >= HORIZON / 2) return Infinity;
+    if (high >= HORIZON / 2) return NEVER;
     [low, high] = [high, high * 2];
   }
   for (let i = 0; i < 60 && high - low > 1e-6; i++) {
@@ -301,12 +304,12 @@ export function leastTravel({ instance, tasks, people }: Pick<Compiled, 'instanc
   const painted = new Map<string, Set<string | null>>();
   for (const { room, paint, tool } of tasks)
     if (paint !== null) painted.set(`${room} ${paint}`, (painted.get(`${room} ${paint}`) ?? new Set()).add(tool));
-  const each = Math.min(travel.room, travel.paint);
-  const tool = Math.min(each, travel.tool);
+  const each = min(travel.room, travel.paint);
+  const tool = min(each, travel.tool);
   let least = 0;
   for (const tools of painted.values()) least += each + tool * (tools.size - 1);
   const rooms = new Set(tasks.flatMap(({ room }) => room ?? []));
   const first = (task: Activity): boolean => task.after.length === 0;
   const plainFirst = tasks.every((task) => task.paint === null || !first(task));
-  return least + (plainFirst ? Math.max(0, rooms.size - people) * travel.room : 0);
+  return least + (plainFirst ? max(0, rooms.size - people) * travel.room : 0);
 }

@@ -3,6 +3,11 @@ import type { Crew, Moment, Person } from '../job/crew.ts';
 import { rememberLast } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
 
+// looked up once: these are asked for millions of times
+const { max, min } = Math;
+/** A moment that never comes. */
+export const NEVER: Minutes = Infinity;
+
 export type Span = readonly [start: Minutes, end: Minutes];
 
 export const DAY = 1440;
@@ -40,7 +45,7 @@ export class Calendar {
       this.from.push(from);
       this.to.push(to);
       this.before.push(done);
-      this.longestSeen = Math.max(this.longestSeen, to - from);
+      this.longestSeen = max(this.longestSeen, to - from);
     }
     this.nextDay++;
     return true;
@@ -49,10 +54,11 @@ export class Calendar {
   /** Index of the first stretch that ends after `t`; -1: beyond the horizon. */
   private after(t: Minutes): number {
     if (!(t < HORIZON)) return -1;
-    while ((this.to.at(-1) ?? -Infinity) <= t + 1e-9) if (!this.extend()) return -1;
+    while ((this.to.at(-1) ?? -NEVER) <= t + 1e-9) if (!this.extend()) return -1;
     // mostly asked of the same stretch again, or of the next
     for (let i = this.last; i <= this.last + 1 && i < this.to.length; i++)
-      if ((this.to[i] as number) > t + 1e-9 && (i === 0 || (this.to[i - 1] as number) <= t + 1e-9)) return (this.last = i);
+      if ((this.to[i] as number) > t + 1e-9 && (i === 0 || (this.to[i - 1] as number) <= t + 1e-9))
+        return (this.last = i);
     let [low, high] = [0, this.to.length - 1];
     while (low < high) {
       const middle = (low + high) >> 1;
@@ -70,7 +76,7 @@ export class Calendar {
   /** First working moment at or after `t`; Infinity: beyond the horizon. */
   next(t: Minutes): Minutes {
     const i = this.after(t);
-    return i < 0 ? Infinity : Math.max(t, this.from[i] as number);
+    return i < 0 ? NEVER : max(t, this.from[i] as number);
   }
 
   /** Minutes worked before `t`. */
@@ -81,7 +87,7 @@ export class Calendar {
       const last = this.to.length - 1;
       return last < 0 ? 0 : (this.before[last] as number) + (this.to[last] as number) - (this.from[last] as number);
     }
-    return (this.before[i] as number) + Math.max(0, t - (this.from[i] as number));
+    return (this.before[i] as number) + max(0, t - (this.from[i] as number));
   }
 
   /** The moment by which so much has been worked; Infinity: beyond the horizon. */
@@ -93,7 +99,7 @@ export class Calendar {
         const all = (this.before[last] as number) + (this.to[last] as number) - (this.from[last] as number);
         if (all >= worked - 1e-9) break;
       }
-      if (!this.extend()) return Infinity;
+      if (!this.extend()) return NEVER;
     }
     let [low, high] = [0, this.before.length - 1];
     while (low < high) {
@@ -111,37 +117,37 @@ export class Calendar {
 
   /**
    * Earliest start at or after `t` of so much work: inside one stretch, or, interruptible, over as many as it takes.
-   * @returns Infinity where it fits nowhere before the horizon.
+   * @returns NEVER where it fits nowhere before the horizon.
    */
   start(t: Minutes, minutes: Minutes, interruptible: boolean): Minutes {
-    if (interruptible) return Number.isFinite(this.later(this.next(t), minutes)) ? this.next(t) : Infinity;
+    if (interruptible) return Number.isFinite(this.later(this.next(t), minutes)) ? this.next(t) : NEVER;
     for (let i = this.after(t); i >= 0; i++) {
-      if (i >= this.to.length && !this.extend()) return Infinity;
+      if (i >= this.to.length && !this.extend()) return NEVER;
       if (i >= this.to.length) {
         i--;
         continue;
       }
-      const begins = Math.max(t, this.from[i] as number);
+      const begins = max(t, this.from[i] as number);
       if ((this.to[i] as number) - begins >= minutes - 1e-9) return begins;
     }
-    return Infinity;
+    return NEVER;
   }
 
-  /** Latest start of so much work that ends by `t`; -Infinity: it does not fit before. */
+  /** Latest start of so much work that ends by `t`; -NEVER: it does not fit before. */
   startBy(t: Minutes, minutes: Minutes, interruptible: boolean): Minutes {
-    if (t === Infinity) return Infinity;
+    if (t === NEVER) return NEVER;
     if (interruptible) {
       const left = this.worked(t) - minutes;
-      if (left < -1e-9) return -Infinity;
+      if (left < -1e-9) return -NEVER;
       // a moment that a break follows is as late as the end of that break
       const i = this.after(this.at(left));
-      return i < 0 ? this.at(left) : Math.max(this.at(left), this.from[i] as number);
+      return i < 0 ? this.at(left) : max(this.at(left), this.from[i] as number);
     }
     for (let i = this.lastBefore(t); i >= 0; i--) {
-      const ends = Math.min(t, this.to[i] as number);
+      const ends = min(t, this.to[i] as number);
       if (ends - (this.from[i] as number) >= minutes - 1e-9) return ends - minutes;
     }
-    return -Infinity;
+    return -NEVER;
   }
   /** Index of the last stretch that begins before `t`; -1: none. */
   private lastBefore(t: Minutes): number {
@@ -152,14 +158,14 @@ export class Calendar {
 
   /** The end of work that starts then. */
   end(start: Minutes, minutes: Minutes, interruptible: boolean): Minutes {
-    return interruptible ? Math.max(start, this.later(start, minutes)) : start + minutes;
+    return interruptible ? max(start, this.later(start, minutes)) : start + minutes;
   }
 
   /** The parts of [from, to] that are worked. */
   within(from: Minutes, to: Minutes): Span[] {
     const parts: Span[] = [];
     for (let i = this.after(from); i >= 0 && i < this.to.length && (this.from[i] as number) < to; i++) {
-      const part: Span = [Math.max(from, this.from[i] as number), Math.min(to, this.to[i] as number)];
+      const part: Span = [max(from, this.from[i] as number), min(to, this.to[i] as number)];
       if (part[1] > part[0]) parts.push(part);
       if (i === this.to.length - 1) this.extend();
     }
@@ -228,7 +234,7 @@ function between(spans: readonly Span[], first: Minutes, last: Minutes): Span[] 
   const cut = (own: readonly Span[], minutes: Minutes): Span[] => {
     let left = minutes;
     return own.flatMap(([from, to]): Span[] => {
-      const gone = Math.min(left, to - from);
+      const gone = min(left, to - from);
       left -= gone;
       return to - from > gone + 1e-9 ? [[from + gone, to]] : [];
     });
@@ -242,8 +248,8 @@ const without = (spans: readonly Span[], others: readonly Span[]): Span[] =>
     (left, [a, b]) =>
       left.flatMap(([from, to]): Span[] => {
         const parts: Span[] = [
-          [from, Math.min(to, a)],
-          [Math.max(from, b), to],
+          [from, min(to, a)],
+          [max(from, b), to],
         ];
         return parts.filter(([x, y]) => y > x + 1e-9);
       }),
@@ -268,14 +274,14 @@ export function calendarOf(crew: Working, person: Person | null, cuts: Cuts = {}
   return new Calendar((n) => {
     if (!isWorked(crew, n) || (person && !isThere(person, dateOf(crew, n)))) return [];
     return day
-      .map(([from, to]): Span => [Math.max(0, onClock(crew, n, from)), onClock(crew, n, to)])
+      .map(([from, to]): Span => [max(0, onClock(crew, n, from)), onClock(crew, n, to)])
       .filter(([from, to]) => to > from);
   });
 }
 
 /** The day, counted from the first, in which a moment lies. */
 export function dayOf(crew: Working, t: Minutes): number {
-  let day = Math.max(0, Math.floor((t + (crew.hours[0]?.[0] ?? 0)) / DAY));
+  let day = max(0, Math.floor((t + (crew.hours[0]?.[0] ?? 0)) / DAY));
   if (crew.start === null) return day;
   // a day may have 23 or 25 hours
   while (midnight(crew, day + 1) <= t) day++;

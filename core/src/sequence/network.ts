@@ -64,7 +64,9 @@ function capacityOf(
   takeoffs: readonly RoomTakeoff[],
   tasks: readonly Task[],
 ): Record<string, number> {
-  const least = (room: string): number => Math.max(1, ...tasks.map((t) => (t.room === room ? t.people : 1)));
+  // who follows a cutter is in the room with them
+  const together = (task: Task): number => (task.after.some((lag) => lag.from === 'start') ? 2 : task.people);
+  const least = (room: string): number => Math.max(1, ...tasks.map((t) => (t.room === room ? together(t) : 1)));
   const places = takeoffs.flatMap(({ room, floorArea }) =>
     floorArea === null
       ? []

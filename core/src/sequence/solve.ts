@@ -6,6 +6,8 @@ import type { Calendar, Span } from './calendar.ts';
 import { HORIZON } from './calendar.ts';
 import { compile, type Activity, type Compiled, type Instance } from './instance.ts';
 
+const { abs, floor, max, min, round } = Math;
+
 /** How good a plan is, the first that differs deciding. */
 export interface Score {
   /** Minutes by which pins and hours wanted back are missed. */
@@ -47,14 +49,14 @@ export interface SolveOptions {
 const NEAR = 1e-6;
 /** Placements that a search makes by itself: the same on every machine. */
 const PLACEMENTS = 100_000;
-const stepsFor = (count: number): number => Math.min(800, Math.max(60, Math.round(PLACEMENTS / (count + 1))));
+const stepsFor = (count: number): number => min(800, max(60, round(PLACEMENTS / (count + 1))));
 
 const isBetter = (a: Score, b: Score): boolean =>
-  Math.abs(a.late - b.late) > NEAR
+  abs(a.late - b.late) > NEAR
     ? a.late < b.late
-    : Math.abs(a.finish - b.finish) > 0.05
+    : abs(a.finish - b.finish) > 0.05
       ? a.finish < b.finish
-      : Math.abs(a.idle - b.idle) > 0.5
+      : abs(a.idle - b.idle) > 0.5
         ? a.idle < b.idle
         : a.travel < b.travel - NEAR;
 
@@ -115,7 +117,7 @@ export class Search<T extends Activity = Activity> {
     this.tried = { key: new Float64Array(chains), who: new Int8Array(problem.count).fill(-1) };
     this.history = new Float64Array(PRESS.length).fill(Infinity);
     this.tail = tailsOf(problem);
-    this.openings = Math.min(OPENINGS, Math.max(8, Math.round(15_000 / (problem.count + 1))));
+    this.openings = min(OPENINGS, max(8, round(15_000 / (problem.count + 1))));
   }
 
   get steps(): number {
@@ -177,7 +179,7 @@ export class Search<T extends Activity = Activity> {
     if (at < 0 && this.elite.length >= ELITE) return;
     const own = { cost, key: Float64Array.from(key), who: Int8Array.from(who) };
     this.elite.splice(at < 0 ? this.elite.length : at, 0, own);
-    this.elite.length = Math.min(this.elite.length, ELITE);
+    this.elite.length = min(this.elite.length, ELITE);
   }
   /** Where a walk gets no further: on from another of the first orders, or from the best, shaken. */
   private again(): void {
@@ -203,7 +205,7 @@ export class Search<T extends Activity = Activity> {
       return;
     }
     const { tail, chains, tasks } = { ...this.problem, tail: this.tail };
-    const most = tail.reduce((longest, own) => Math.max(longest, own), 1);
+    const most = tail.reduce((longest, own) => max(longest, own), 1);
     const first = n === 0 || (taken && n === 1);
     const between = (least: number, largest: number): number =>
       first ? (least + largest) / 2 : least + (largest - least) * this.random();
@@ -245,7 +247,7 @@ export class Search<T extends Activity = Activity> {
   private justify(key: Float64Array): void {
     const { start, end } = this.made;
     const { waits, tasks, count, calendars, plain, people, travel, kind, chains } = this.problem;
-    const finish = end.reduce((most, t) => Math.max(most, t), 0);
+    const finish = end.reduce((most, t) => max(most, t), 0);
     const byEnd = Int32Array.from({ length: count }, (_, i) => i).sort(
       (a, b) => (end[b] as number) - (end[a] as number) || (start[b] as number) - (start[a] as number),
     );
@@ -261,17 +263,17 @@ export class Search<T extends Activity = Activity> {
         if (after >= 0) {
           const fetch = (travel[(kind[i] as number) + 1] as Float64Array)[kind[after] as number] as number;
           const until = latestStart[after] as number;
-          by = Math.min(by, fetch > 0 ? (plain[person] as Calendar).startBy(until, fetch, true) : until);
+          by = min(by, fetch > 0 ? (plain[person] as Calendar).startBy(until, fetch, true) : until);
         }
         next[person] = i;
-        begins = Math.min(begins, (calendars[i]?.[person] as Calendar).startBy(by, work, interruptible));
+        begins = min(begins, (calendars[i]?.[person] as Calendar).startBy(by, work, interruptible));
       }
       // never earlier than it stands: the shift is an estimate where rooms are narrow
-      begins = Math.max(begins, start[i] as number);
+      begins = max(begins, start[i] as number);
       latestStart[i] = begins;
       for (const { from, end: atEnd, least } of waits[i] as Compiled['waits'][number]) {
-        if (atEnd) latestEnd[from] = Math.min(latestEnd[from] as number, begins - least);
-        else latestStart[from] = Math.min(latestStart[from] as number, begins - least);
+        if (atEnd) latestEnd[from] = min(latestEnd[from] as number, begins - least);
+        else latestStart[from] = min(latestStart[from] as number, begins - least);
       }
     }
     chains.forEach((chain, c) => (key[c] = latestStart[chain[0] as number] as number));
@@ -311,7 +313,7 @@ export class Search<T extends Activity = Activity> {
     }
   }
   private any(n: number): number {
-    return Math.min(n - 1, Math.floor(this.random() * n));
+    return min(n - 1, floor(this.random() * n));
   }
 
   /** Something on the critical path that waited for people, and not for paint, begins before what kept them. @returns false: nothing did. */
@@ -375,8 +377,8 @@ export class Search<T extends Activity = Activity> {
     let [late, finish] = [0, 0];
     for (let i = 0; i < count; i++) {
       const { at, by } = tasks[i] as T;
-      if (at !== null) late += Math.max(0, (start[i] as number) - at);
-      if (by !== null) late += Math.max(0, (end[i] as number) - by);
+      if (at !== null) late += max(0, (start[i] as number) - at);
+      if (by !== null) late += max(0, (end[i] as number) - by);
       if ((end[i] as number) > finish) finish = end[i] as number;
     }
     let [idle, fetched] = [0, 0];
@@ -392,7 +394,7 @@ export class Search<T extends Activity = Activity> {
       fetched += trips;
       if (last !== undefined) idle += (plain[person] as Calendar).worked(end[last] as number) - busy - trips;
     }
-    return { late, finish, idle: Math.max(0, idle), travel: fetched };
+    return { late, finish, idle: max(0, idle), travel: fetched };
   }
 
   /** One figure that goes down where a plan gets better a little: the search walks on it. */
@@ -425,7 +427,7 @@ export class Search<T extends Activity = Activity> {
     return {
       placed: placedOf(this.problem, this.board),
       score,
-      bound: Math.min(this.bound, score.finish),
+      bound: min(this.bound, score.finish),
       steps: this.taken,
       proven: this.isProven,
     };
@@ -450,18 +452,16 @@ function tailsOf({ order, tasks, waits, count }: Compiled): Float64Array {
     const i = order[k] as number;
     tail[i] = (tail[i] as number) + (tasks[i] as Activity).work;
     for (const { from, least } of waits[i] as Compiled['waits'][number])
-      tail[from] = Math.max(tail[from] as number, (tail[i] as number) + least);
+      tail[from] = max(tail[from] as number, (tail[i] as number) + least);
   }
   return tail;
 }
 /** The one person of a set of bits; -1: several. */
-const whoAlone = (on: number): number => (on > 0 && (on & (on - 1)) === 0 ? Math.round(Math.log2(on)) : -1);
+const whoAlone = (on: number): number => (on > 0 && (on & (on - 1)) === 0 ? round(Math.log2(on)) : -1);
 
 function keysOf({ chains, tasks }: Compiled, order: readonly string[]): Float64Array {
   const at = new Map(order.map((id, i) => [id, i]));
-  return Float64Array.from(chains, (chain) =>
-    Math.min(...chain.map((i) => at.get(tasks[i]?.id ?? '') ?? Infinity), 1e6),
-  );
+  return Float64Array.from(chains, (chain) => min(...chain.map((i) => at.get(tasks[i]?.id ?? '') ?? Infinity), 1e6));
 }
 function wishesOf({ tasks, able }: Compiled, who: Readonly<Record<string, readonly number[]>>): Int8Array {
   return Int8Array.from(tasks, (task, i) => {
