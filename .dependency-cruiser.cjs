@@ -10,7 +10,7 @@ const may = {
   climate: ['units', 'job'],
   plays: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'climate'],
   wetEdge: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'climate', 'plays'],
-  work: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays'],
+  work: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'climate'],
   order: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'work'],
   sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'wetEdge', 'work'],
   whole: [

@@ -163,7 +163,7 @@ export async function askOracle(
             });
             return { status: answer.status, finish: answer.solution?.output.json?.finish ?? null };
           } catch (reason) {
-            throw new Error(JSON.stringify(reason));
+            throw new Error(JSON.stringify(reason), { cause: reason });
           }
         },
         [text, seconds * 1000] as const,

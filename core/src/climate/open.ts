@@ -29,6 +29,29 @@ export interface OpenTime {
   readonly dries: boolean;
 }
 
+/** The air of a label, or that in which times are taken where it names none. */
+const labelled = ({ labelAir: label }: Pick<Product, 'labelAir'>): AirNow =>
+  label ? { ...LABEL_AIR, ...label, surface: label.temperature } : LABEL_AIR;
+
+/** The model is not trusted beyond so many times slower or faster. */
+const FURTHEST = 4;
+
+/**
+ * How long a film takes to be dry to the touch in this air: the time of its label, scaled as its open time is, for water-borne
+ * paint only, and no further than the model is trusted. Recoat, tape and cure stay the label's.
+ */
+export function touchDryOf(product: Pick<Product, 'base' | 'dry' | 'labelAir'>, air: AirNow): Computed {
+  const drying = product.base === 'water-borne' ? dryingIn(air, labelled(product)) : 1;
+  const slower = drying > 0 ? Math.min(FURTHEST, Math.max(1 / FURTHEST, 1 / drying)) : FURTHEST;
+  return compute(
+    'product',
+    'dry to the touch',
+    'minutes',
+    given('by its label', product.dry, 'minutes'),
+    given('air', slower, 'ratio'),
+  );
+}
+
 /** Conditioner, L to L, that doubles open time [common practice, no source]. */
 const DOUBLES = 0.19;
 
@@ -39,9 +62,7 @@ const DOUBLES = 0.19;
 export function openTimeOf(job: Pick<Job, 'settings'>, film: Film, air: AirNow): OpenTime {
   const { product, dose, porous, deep } = film;
   const water = product.base === 'water-borne';
-  const label = product.labelAir;
-  const of: AirNow = label ? { ...LABEL_AIR, ...label, surface: label.temperature } : LABEL_AIR;
-  const drying = water ? dryingIn(air, of) : 1;
+  const drying = water ? dryingIn(air, labelled(product)) : 1;
   const dries = drying > 0;
   const start = product.open ?? setting(job, water ? 'open.minutes' : 'open.oil');
   const working = compute(

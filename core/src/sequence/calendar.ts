@@ -121,14 +121,12 @@ export class Calendar {
    */
   start(t: Minutes, minutes: Minutes, interruptible: boolean): Minutes {
     if (interruptible) return Number.isFinite(this.later(this.next(t), minutes)) ? this.next(t) : NEVER;
-    for (let i = this.after(t); i >= 0; i++) {
-      if (i >= this.to.length && !this.extend()) return NEVER;
-      if (i >= this.to.length) {
-        i--;
-        continue;
-      }
+    let i = this.after(t);
+    while (i >= 0) {
+      while (i >= this.to.length) if (!this.extend()) return NEVER;
       const begins = max(t, this.from[i] as number);
       if ((this.to[i] as number) - begins >= minutes - 1e-9) return begins;
+      i++;
     }
     return NEVER;
   }

@@ -2,7 +2,7 @@ import type { OperationKind } from '../job/vocabulary.ts';
 import type { Minutes } from '../units/si.ts';
 import type { Kept } from '../wetEdge/keep.ts';
 import type { Operation } from '../work/operations.ts';
-import type { Keep, Lag, Task } from './tasks.ts';
+import type { Keep, Lag, Task } from './task.ts';
 
 /** Of a cut's or a roll's go, what a play of the coat has; the rest is done before it (rubbing) or after it (pulling tape). */
 const BEFORE: ReadonlySet<OperationKind> = new Set<OperationKind>(['rub']);

@@ -8,7 +8,7 @@ import { driesAfter } from '../work/lags.ts';
 import { momentOf } from './calendar.ts';
 import { PLAIN, type Activity } from './instance.ts';
 
-type Needing = Pick<Job, 'settings' | 'practice' | 'crew' | 'pins' | 'wanted'>;
+type Needing = Pick<Job, 'settings' | 'practice' | 'crew' | 'air' | 'pins' | 'wanted'>;
 
 /** What somebody must be able to do; none: anybody can. */
 const SKILLS: Readonly<Record<TaskKind, readonly Skill[]>> = {

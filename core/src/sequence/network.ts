@@ -13,7 +13,7 @@ import { driesAfter } from '../work/lags.ts';
 import { calendarOf, type Calendar, type Cuts } from './calendar.ts';
 import { PLAIN, type Apart, type Instance } from './instance.ts';
 import { BEFORE, PLATFORM, QUIET } from './needs.ts';
-import type { Task } from './tasks.ts';
+import type { Task } from './task.ts';
 
 /** Two tasks of a job that keep apart, and why. */
 export interface ApartTask extends Apart {
@@ -25,7 +25,7 @@ export interface Network extends Instance<Task> {
 
 /** The tasks of a job with its people's days, its rooms' places and what must keep apart. */
 export function networkOf(
-  job: Pick<Job, 'settings' | 'practice' | 'crew'>,
+  job: Pick<Job, 'settings' | 'practice' | 'crew' | 'air'>,
   takeoffs: readonly RoomTakeoff[],
   tasks: readonly Task[],
 ): Network {
@@ -88,7 +88,11 @@ const DUSTY: ReadonlySet<OperationKind> = new Set<OperationKind>(['rub', 'sand']
  * What in a room may come in either order but not at once: edges of two finishes that touch, dust and a wet film. Where lags
  * already say which comes first, nothing is added.
  */
-function apartIn(job: Pick<Job, 'settings' | 'practice'>, takeoff: RoomTakeoff, tasks: readonly Task[]): ApartTask[] {
+function apartIn(
+  job: Pick<Job, 'settings' | 'practice' | 'air'>,
+  takeoff: RoomTakeoff,
+  tasks: readonly Task[],
+): ApartTask[] {
   const comesBefore = orderIn(tasks);
   const beside = new Set(takeoff.meetings.flatMap(({ a, b }) => [`${a} ${b}`, `${b} ${a}`]));
   const wet = (task: Task): Minutes => Math.max(driesAfter(job, task.go).touch, 0);

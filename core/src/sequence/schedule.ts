@@ -14,7 +14,8 @@ import { calendarOf, dayOf, HORIZON, midnight, type Calendar, type Span } from '
 import { compile } from './instance.ts';
 import { networkOf, type Network } from './network.ts';
 import { Search, type Placed, type Solution, type SolveOptions } from './solve.ts';
-import { tasksOf, type Keep, type Sequencing, type Task } from './tasks.ts';
+import type { Keep, Sequencing, Task } from './task.ts';
+import { tasksOf } from './tasks.ts';
 
 /** A person's day, minutes from the job's start. */
 export interface PersonDay {

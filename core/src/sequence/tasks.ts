@@ -1,39 +1,13 @@
-import { setting } from '../job/defaults.ts';
-import type { Job } from '../job/types.ts';
-import type { SurfaceId } from '../job/table.ts';
 import type { TaskKind } from '../job/vocabulary.ts';
 import { ruleOf } from '../paces/rules.ts';
 import { groupBy } from '../units/group.ts';
 import type { Minutes } from '../units/si.ts';
 import { keptWet } from './keeping.ts';
-import { goesOf, paintOf, type Go } from '../work/goes.ts';
+import { goesOf } from '../work/goes.ts';
 import { driesAfter, lagsOf } from '../work/lags.ts';
 import { needsOf } from './needs.ts';
-import type { Activity, Wait } from './instance.ts';
+import type { Keep, Sequencing, Task } from './task.ts';
 import type { Operation } from '../work/operations.ts';
-import type { Kept } from '../wetEdge/keep.ts';
-import type { RuleId } from '../words/reasons.ts';
-
-export interface Lag extends Wait {
-  readonly because: RuleId;
-}
-/** A go of work that is planned. */
-export interface Task extends Activity {
-  readonly go: Go;
-  readonly surface: SurfaceId;
-  readonly kind: TaskKind;
-  readonly coat: number;
-  readonly operations: readonly Operation[];
-  readonly after: readonly Lag[];
-  /** What then dries, minutes after its end, before the next coat. */
-  readonly drying: Minutes;
-  /** Of `work` with all who are on it: changing tools and waiting for each other, which no operation holds. */
-  readonly idle: Minutes;
-  /** A last coat that is cut and rolled by stretches; null: all in one. */
-  readonly kept: Kept | null;
-}
-
-export type Sequencing = Pick<Job, 'settings' | 'practice' | 'crew' | 'pins' | 'wanted'>;
 
 /**
  * Operations of a job as tasks with lags. In each room: cover, prepare, then top down; trim before or after the walls
@@ -50,8 +24,6 @@ export function tasksOf(
     keptWet(roomTasks(job, ops, longest), keep, job.practice.roles === 'cut-all' ? 0 : longest),
   );
 }
-/** How the last coat of a surface is kept wet; null: it is not rolled in strips. */
-export type Keep = (surface: SurfaceId, longest: Minutes) => Kept | null;
 
 /** Goes after which nothing of their own dries for the next coat. */
 const EDGING: ReadonlySet<TaskKind> = new Set<TaskKind>(['lap', 'cut', 'prime-cut', 'mask', 'unmask']);

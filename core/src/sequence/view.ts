@@ -6,7 +6,7 @@ import type { RuleId } from '../words/reasons.ts';
 import { paintOf } from '../work/goes.ts';
 import { paintWord } from '../words/systems.ts';
 import type { JobSchedule } from './schedule.ts';
-import type { Task } from './tasks.ts';
+import type { Task } from './task.ts';
 
 /** A task of the schedule with the names a person reads; small enough to hand from a worker. */
 export interface TaskView {

@@ -8,7 +8,7 @@ import { openOf } from '../plays/manner.ts';
 import type { Play } from '../plays/play.ts';
 import { playOf } from '../plays/plays.ts';
 import { remember } from '../units/remember.ts';
-import type { Metres, Minutes } from '../units/si.ts';
+import type { Minutes } from '../units/si.ts';
 import { setUp, type Setup, type Spread } from './simulate.ts';
 import { sigmaOf, type Uniform } from './uniform.ts';
 import { wetWallOf, type WetWall } from './wall.ts';

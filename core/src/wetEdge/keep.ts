@@ -1,4 +1,3 @@
-import { setting } from '../job/defaults.ts';
 import type { Crew } from '../job/crew.ts';
 import type { Role } from '../job/vocabulary.ts';
 import type { PlayAsk } from '../plays/ground.ts';

@@ -21,7 +21,7 @@ export interface Remedy {
 }
 
 /** Widths of covers, metres. */
-const WIDTHS = [4, 6, 9, 12, 18].map((n) => n * INCH);
+export const WIDTHS = [4, 6, 9, 12, 18].map((n) => n * INCH);
 /** Draught of a room with its windows and doors shut, m/s [starting judgement]. */
 const SHUT = 0.05;
 

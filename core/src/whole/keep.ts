@@ -1,4 +1,4 @@
-import type { Keep } from '../sequence/tasks.ts';
+import type { Keep } from '../sequence/task.ts';
 import type { PlayAsk } from '../plays/ground.ts';
 import { coatsOf } from '../plays/plays.ts';
 import { numberOf, rememberLast } from '../units/remember.ts';

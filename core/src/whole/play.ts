@@ -1,5 +1,4 @@
 import type { SurfaceId } from '../job/table.ts';
-import type { Job } from '../job/types.ts';
 import { familyOf, type Hand, type OperationKind } from '../job/vocabulary.ts';
 import type { PlayAsk } from '../plays/ground.ts';
 import { coatsOf, handOf, playOf } from '../plays/plays.ts';

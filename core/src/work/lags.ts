@@ -1,4 +1,7 @@
+import { airAt } from '../climate/air.ts';
+import { touchDryOf } from '../climate/open.ts';
 import { setting } from '../job/defaults.ts';
+import type { Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
 import { familyOf, type OperationKind, type TaskKind } from '../job/vocabulary.ts';
 import { effective } from '../specify/reasons.ts';
@@ -10,7 +13,7 @@ import type { RuleId } from '../words/reasons.ts';
 import { paintOf, type Go } from './goes.ts';
 import { deepestIn } from './preparation.ts';
 
-type Waiting = Pick<Job, 'settings' | 'practice'>;
+type Waiting = Pick<Job, 'settings' | 'practice' | 'air'>;
 
 /** What one go waits for, elapsed minutes after the other ends; drying runs through breaks. */
 export interface Lag {
@@ -32,11 +35,18 @@ interface LagRow {
 
 /** What dries after a go: the longest of its operations. */
 export function driesAfter(job: Waiting, go: Go): Lags {
+  const product = inTheAir(job, go);
   const lags = go.operations.flatMap((op) => {
     const deepest = op.specified ? deepestIn(op.specified.survey, op.coat) : null;
-    return ruleOf(op.kind).dries?.({ job, product: paintOf(go), deepest }) ?? [];
+    return ruleOf(op.kind).dries?.({ job, product, deepest }) ?? [];
   });
   return { touch: Math.max(0, ...lags.map((l) => l.touch)), next: Math.max(0, ...lags.map((l) => l.next)) };
+}
+/** What was laid, as soon dry to the touch as it is in the rooms' air: warmer under a ceiling. */
+function inTheAir({ air }: Waiting, go: Go): Product | null {
+  const product = paintOf(go);
+  const up = go.specified?.surface.kind === 'ceiling' ? 1 : 0;
+  return product && { ...product, dry: touchDryOf(product, airAt(air, null, up)).value };
 }
 const next = (from: Go, job: Waiting): Minutes => driesAfter(job, from).next;
 const atOnce = (): Minutes => 0;

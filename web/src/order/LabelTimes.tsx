@@ -1,4 +1,4 @@
-import { ENDS } from '@kovelin/core/job/limits.ts';
+import { ENDS, within } from '@kovelin/core/job/limits.ts';
 import type { Product } from '@kovelin/core/job/paints.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { System } from '@kovelin/core/units/si.ts';
@@ -35,9 +35,21 @@ function range(text: string, system: System): Result<Product['labelRange']> {
   return good({ least: low.value, most: high.value });
 }
 
+/** 23 °C, 50 %: the air in which the label's times were taken. */
+function air(text: string, system: System): Result<Product['labelAir']> {
+  if (!text.trim()) return good(null);
+  const [, degrees = '', share = ''] = /^(.*?)[\s,;]+(\d+(?:[.,]\d+)?)\s*%?$/.exec(text.trim()) ?? [];
+  const temperature = parseTemperature(degrees, system);
+  const humidity = Number(share.replace(',', '.')) / 100;
+  const sound = temperature.ok && share !== '' && within(humidity, ENDS.share);
+  return sound && within(temperature.value, ENDS.temperature)
+    ? good({ temperature: temperature.value, humidity })
+    : bad('Write the air of the label: its temperature, then its humidity, for example 73 F, 50 % or 23 C, 50 %.');
+}
+
 /** Times of the label that the wet edge, tape and the plan go by; what is not given is left to the starting values. */
 export function LabelTimes({ product, system, set }: LabelTimesProps) {
-  const { open, tapeAfter, recoatBefore, labelRange } = product;
+  const { open, tapeAfter, recoatBefore, labelRange, labelAir } = product;
   const rows = [
     ['Open time, minutes', open, ENDS.open, (value: number | null) => set({ open: value })],
     ['Tape on it after, minutes', tapeAfter, ENDS.minutes, (value: number | null) => set({ tapeAfter: value })],
@@ -55,6 +67,15 @@ export function LabelTimes({ product, system, set }: LabelTimesProps) {
           onCommit={onCommit}
         />
       ))}
+      <DraftField
+        label="Its times are for air of"
+        value={
+          labelAir ? `${formatTemperature(labelAir.temperature, system)}, ${Math.round(labelAir.humidity * 100)} %` : ''
+        }
+        placeholder="not given"
+        parse={(text) => air(text, system)}
+        onCommit={(value) => set({ labelAir: value })}
+      />
       <DraftField
         label="Laid in, from … to …"
         value={

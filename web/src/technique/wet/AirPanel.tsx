@@ -1,4 +1,5 @@
-import { airAt, dewPoint, dryingIn } from '@kovelin/core/climate/air.ts';
+import { airAt, dewPoint, dryingIn, isDoubtful } from '@kovelin/core/climate/air.ts';
+import { touchDryOf } from '@kovelin/core/climate/open.ts';
 import { limitsOf } from '@kovelin/core/climate/limits.ts';
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import type { Air } from '@kovelin/core/job/region.ts';
@@ -7,7 +8,8 @@ import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { formatDegrees, formatTemperature, parseDegrees, parseTemperature } from '@kovelin/core/units/temperature.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
-import { between, DraftField, Section } from '../../app/fields.tsx';
+import { between, DraftField, Line, Section } from '../../app/fields.tsx';
+import { Figure } from '../../app/Working.tsx';
 import type { WholeView } from '../../app/whole.ts';
 import { ClimateLog } from './ClimateLog.tsx';
 
@@ -35,7 +37,8 @@ export function AirPanel({ view, specified: s }: { view: WholeView; specified: S
   const { air } = state.shown;
   const set = (change: Partial<Air>) => session.edit({ name: 'setAir', args: { set: change } });
   const now = airAt(air, null, s.surface.kind === 'ceiling' ? 1 : 0);
-  const limits = limitsOf(now, s.product, s.product.base === 'oil' ? 1 : dryingIn(now));
+  const drying = dryingIn(now);
+  const limits = limitsOf(now, s.product, s.product.base === 'oil' ? 1 : drying);
   const temperature = between(
     (text) => parseTemperature(text, system),
     ENDS.temperature,
@@ -85,6 +88,12 @@ export function AirPanel({ view, specified: s }: { view: WholeView; specified: S
       <p className="hint">
         Dew point {formatTemperature(dew, system)}; the surface is {formatDegrees(now.surface - dew, system)} above it.
       </p>
+      <Line label="Dry to the touch here">
+        <Figure working={touchDryOf(s.product, now)} system={system} />
+      </Line>
+      {isDoubtful(drying) && s.product.base === 'water-borne' && (
+        <p className="hint">So far from the label’s air that the model’s share in these times is doubtful.</p>
+      )}
       {limits.map((rule) => (
         <p key={rule} className="problem">
           {heading(reasonWord({ rule, with: {} }), system)}

@@ -27,9 +27,16 @@ const STEP = 0.15;
 
 const WORDS: Readonly<Record<Mark, string>> = {
   miss: 'missed',
-  thin: 'thin: the cover was empty',
-  lap: 'lapped: gone over when it had set',
-  ridge: 'ridges: too much left lying',
+  thin: 'thin',
+  lap: 'lapped',
+  ridge: 'ridges',
+};
+/** Why there is a mark, and what would have spared it. */
+const WHY: Readonly<Record<Mark, string>> = {
+  miss: 'no stroke went there: overlap the last strip by a third, and keep the ends for the end',
+  thin: 'the cover was empty there: dip sooner, or spread a load over less',
+  lap: 'it had set when it was gone over: do less before you come back, or go on without coming back',
+  ridge: 'more was left lying than lays itself off: go over it once more, lightly, while it is wet',
 };
 
 const channels = (hex: string): [number, number, number] => [
@@ -227,6 +234,12 @@ export function PracticeWallView({
               </tbody>
             </table>
           )}
+          {lit &&
+            MARKS.filter((mark) => lit.mine.shares[mark] >= 0.005).map((mark) => (
+              <p key={mark} className="hint">
+                <b>{WORDS[mark]}:</b> {WHY[mark]}.
+              </p>
+            ))}
         </div>
       </div>
     </section>

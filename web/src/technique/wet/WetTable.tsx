@@ -5,14 +5,14 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { clockTime } from '@kovelin/core/units/date.ts';
 import { aboutLength } from '@kovelin/core/units/length.ts';
 import { formatMinutes, formatMoney, formatPercent } from '@kovelin/core/units/quantities.ts';
-import { heading, said } from '@kovelin/core/units/word.ts';
+import { heading, phrase, said, type Word } from '@kovelin/core/units/word.ts';
 import { adviceOf, stretchOf } from '@kovelin/core/wetEdge/advice.ts';
-import { ranked, remedyCount } from '@kovelin/core/wetEdge/remedies.ts';
+import { ranked, remedyCount, WIDTHS } from '@kovelin/core/wetEdge/remedies.ts';
 import { wetEdgeOf, type WetAnswer, type WetAsk } from '@kovelin/core/wetEdge/wetEdge.ts';
 import { wetAskFor, withRemedy, type WetWish } from '@kovelin/core/whole/wet.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
-import { conditionerWord } from '@kovelin/core/words/systems.ts';
-import { CHANGE, ROLE } from '@kovelin/core/words/terms.ts';
+import { across, conditionerWord } from '@kovelin/core/words/systems.ts';
+import { CHANGE, ROLE, THE } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useQueryClient } from '@tanstack/react-query';
@@ -36,6 +36,8 @@ const PEOPLE = [
   [2, 'Two'],
 ] as const;
 const ROLES: Readonly<Record<1 | 2, readonly Role[]>> = { 1: ['stretches', 'cut-all'], 2: ['follow', 'two'] };
+
+const coverOf = (width: number): Word => phrase`${across(width)} ${THE.cover}`;
 
 interface WetTableProps {
   readonly view: WholeView;
@@ -97,6 +99,15 @@ export function WetTable({ view, painted, specified: s }: WetTableProps) {
           onChange={(at) => set({ at: at === 'typed' ? null : Number(at) })}
         />
       )}
+      <Choice
+        label="Width of the cover"
+        hideLabel
+        value={String(wish.width ?? effective(s.system.cover).width)}
+        options={[...new Set([...WIDTHS, effective(s.system.cover).width])]
+          .sort((a, b) => a - b)
+          .map((width) => [String(width), said(coverOf(width), system)] as const)}
+        onChange={(width) => set({ width: Number(width), strips: null })}
+      />
       <Choice
         label="Conditioner"
         hideLabel
