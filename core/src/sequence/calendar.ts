@@ -286,3 +286,12 @@ export function dayOf(crew: Working, t: Minutes): number {
   while (day > 0 && midnight(crew, day) > t) day--;
   return day;
 }
+
+/** A moment as people name it: the day, and the time by the clock on the wall. */
+export function momentAt(crew: Working, t: Minutes): Moment {
+  const day = dayOf(crew, t);
+  const since = t - midnight(crew, day);
+  const more = midnight(crew, day + 1) - midnight(crew, day) - DAY;
+  // clocks are changed before anybody works
+  return { day, time: since >= 240 ? since - more : since };
+}

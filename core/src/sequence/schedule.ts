@@ -1,5 +1,5 @@
 import { setting } from '../job/defaults.ts';
-import type { Person } from '../job/crew.ts';
+import type { Person, TakenPlan } from '../job/crew.ts';
 import type { Job } from '../job/types.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { capital, phrase, type Word } from '../units/word.ts';
@@ -87,6 +87,12 @@ const takenOf = ({ taken, crew }: Pick<Job, 'taken' | 'crew'>): NonNullable<Solv
       ]),
     ),
   };
+
+/** A plan as it is taken: its tasks in their order, with who does them. */
+export const takenFrom = ({ placed, crew }: Pick<JobSchedule, 'placed' | 'crew'>): TakenPlan => ({
+  order: placed.map((p) => p.task.id),
+  who: Object.fromEntries(placed.map((p) => [p.task.id, p.who.map((n) => crew[n]?.id ?? '')])),
+});
 
 /** Tasks of a job on its days: what a plan is sought for. `longest`: the longest stretch of a day that is worked. */
 export function networkFor(
@@ -240,3 +246,11 @@ export function daysOf(
     planned: true,
   };
 }
+
+/** Does one plan beat another: fewer misses, an earlier finish, less fetching? */
+export const isBetterPlan = (a: JobSchedule, b: JobSchedule): boolean =>
+  Math.abs(a.late - b.late) > 0.5
+    ? a.late < b.late
+    : Math.abs(a.finish - b.finish) > 0.5
+      ? a.finish < b.finish
+      : a.travel < b.travel - 1;

@@ -29,8 +29,13 @@ export interface TaskView {
   readonly operations: readonly string[];
   /** What it waits for: the rule, and the longest time that it asks for. */
   readonly waits: readonly { readonly because: RuleId; readonly least: number }[];
+  /** Of a last coat that is cut and rolled by stretches: how many; 0: it is not. */
+  readonly stretches: number;
 }
-export type ScheduleView = Pick<JobSchedule, 'finish' | 'bound' | 'workingTime' | 'personDays' | 'problems'> & {
+export type ScheduleView = Pick<
+  JobSchedule,
+  'finish' | 'bound' | 'gap' | 'late' | 'workingTime' | 'personDays' | 'problems'
+> & {
   readonly tasks: readonly TaskView[];
 };
 
@@ -42,7 +47,7 @@ function waitsOf({ after }: Task): TaskView['waits'] {
 }
 
 export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeoff[]): ScheduleView {
-  const { placed, finish, bound, workingTime, personDays, problems } = schedule;
+  const { placed, finish, bound, gap, late, workingTime, personDays, problems } = schedule;
   const names = new Map(takeoffs.flatMap((t) => t.surfaces.map((s) => [s.id, s.name] as const)));
   const rooms = new Map(takeoffs.map((t) => [t.room.id, t.room.name]));
   const tasks = placed.map(({ task, pieces, who }): TaskView => {
@@ -64,7 +69,8 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
       drying: task.drying,
       operations: task.operations.map((op) => op.id),
       waits: waitsOf(task),
+      stretches: task.kept?.role === 'stretches' ? task.kept.stretches.length : 0,
     };
   });
-  return { tasks, finish, bound, workingTime, personDays, problems };
+  return { tasks, finish, bound, gap, late, workingTime, personDays, problems };
 }

@@ -1,7 +1,10 @@
 import { orderMaterials, type MaterialLine } from '../order/materials.ts';
 import type { PaintLine } from '../order/paint.ts';
 import { priceLabour, priceOf, type Labour, type Price } from '../order/price.ts';
-import { daysOf, scheduleJob, type JobSchedule } from '../sequence/schedule.ts';
+import { setting } from '../job/defaults.ts';
+import { replay, type Replays } from '../sequence/replay.ts';
+import { daysOf, scheduleJob, takenFrom, type JobSchedule } from '../sequence/schedule.ts';
+import { sigmaOf } from '../wetEdge/uniform.ts';
 import type { Money } from '../units/si.ts';
 import type { WorkDays } from '../work/days.ts';
 import { PLANNED, WHOLE, type Planned, type WholeInput } from './inputs.ts';
@@ -16,6 +19,25 @@ import { painted, wholeOf } from './whole.ts';
 export const basePlan = stage(PLANNED, (job): JobSchedule =>
   scheduleJob(job, wholeOf(job).takeoffs, wholeOf(job).operations, keepFor(job)),
 );
+
+/** A search that goes on from the base plan, with other chances each time. */
+export function searchOn(job: Planned, seed: number, steps: number): JobSchedule {
+  const { takeoffs, operations } = wholeOf(job);
+  const from = { ...job, taken: takenFrom(basePlan(job)) };
+  return scheduleJob(from, takeoffs, operations, keepFor(job), { seed, steps });
+}
+
+/** Times that the base plan is worked through with minutes and drying as they come. */
+const REPLAYS = 500;
+export const replays = stage(PLANNED, (job): Replays => {
+  const { network, placed } = basePlan(job);
+  const varying = {
+    people: sigmaOf(setting(job, 'replay.people')),
+    tasks: sigmaOf(setting(job, 'replay.tasks')),
+    drying: sigmaOf(setting(job, 'replay.drying')),
+  };
+  return replay(network, placed, varying, REPLAYS);
+});
 
 export interface JobOrder {
   readonly paints: readonly PaintLine[];

@@ -1,5 +1,6 @@
 import type { Crew } from '@kovelin/core/job/crew.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
+import { dayOf } from '@kovelin/core/sequence/calendar.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
@@ -38,12 +39,12 @@ const LOOK: Readonly<Record<Mark, readonly [colour: keyof Palette, letter: strin
 const DEEP: ReadonlySet<keyof Palette> = new Set(['spruce', 'slate', 'clay']);
 
 /** Nights and breaks hold no work: the axis shows working time only, with days set apart. */
-function squeeze(schedule: ScheduleView, only: number | null) {
+function squeeze(schedule: ScheduleView, crew: Crew, only: number | null) {
   const spans: { from: number; to: number; at: number }[] = [];
   let at = 0;
   let day = -1;
   for (const [from, to] of schedule.workingTime) {
-    const here = Math.floor(from / 1440);
+    const here = dayOf(crew, from);
     if (only !== null && only !== here) continue;
     if (day >= 0) at += here === day ? 8 : 40;
     day = here;
@@ -78,7 +79,7 @@ export function CrewChart({
   const option = useMemo(() => {
     const { ink } = palette;
     const base = charted(palette);
-    const { spans, place: at, end } = squeeze(schedule, day);
+    const { spans, place: at, end } = squeeze(schedule, crew, day);
     const onDay = (t: number) => day === null || Math.floor(t / 1440) === day;
     const bars: Bar[] = schedule.tasks.flatMap((task, i) =>
       task.who.flatMap((who) => [

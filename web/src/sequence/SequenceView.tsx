@@ -1,5 +1,4 @@
-import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
-import { ENDS, MOST, within } from '@kovelin/core/job/limits.ts';
+import { bad, good } from '@kovelin/core/units/problem.ts';
 import { personOf, type Crew } from '@kovelin/core/job/crew.ts';
 import { TRIM_ORDERS, type TrimOrder } from '@kovelin/core/job/vocabulary.ts';
 import { isDay } from '@kovelin/core/units/day.ts';
@@ -21,7 +20,11 @@ import { Figure } from '../app/Working.tsx';
 import { freshId } from '../store/ids.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { usePlan } from '../workers/whole.ts';
+import { Better } from './Better.tsx';
 import { clock, dayWord, laterWord } from './clock.ts';
+import { CrewDays } from './CrewDays.tsx';
+import { readHours, writeHours } from './hours.ts';
+import { TaskPin } from './TaskPin.tsx';
 import { waitingWords } from './waiting.ts';
 import './sequence.css';
 
@@ -45,8 +48,8 @@ export default function SequenceView() {
   const schedule = data?.schedule;
   const crew = state.job.crew;
   const [picked, setPicked] = useState<number | null>(null);
-  const days = schedule ? Math.max(1, Math.ceil(schedule.finish / 1440)) : 1;
-  const day = picked !== null && picked < days ? picked : null;
+  const days = [...new Set(schedule?.personDays.map((p) => p.day))];
+  const day = picked !== null && days.includes(picked) ? picked : null;
   const actions = useRef({ select, goTo, room: takeoff?.room.id });
   useEffect(() => {
     actions.current = { select, goTo, room: takeoff?.room.id };
@@ -85,13 +88,10 @@ export default function SequenceView() {
         <div className="entry-panel chart-panel">
           <div className="panel-head">
             <h2>Who does what, when?</h2>
-            {days > 1 && (
+            {days.length > 1 && (
               <Sides
                 label="Days shown"
-                sides={[
-                  ['all', 'All'],
-                  ...Array.from({ length: Math.min(days, 10) }, (_, i) => [i, `Day ${i + 1}`] as const),
-                ]}
+                sides={[['all', 'All'], ...days.slice(0, 10).map((n) => [n, `Day ${n + 1}`] as const)]}
                 value={day ?? 'all'}
                 onChange={(next) => setPicked(next === 'all' ? null : next)}
               />
@@ -157,6 +157,7 @@ export default function SequenceView() {
         </div>
       </main>
       <aside className="panel" aria-label="Crew and tasks">
+        <Better view={view} />
         <CrewForm view={view} crew={crew} finish={schedule?.finish ?? null} />
         <Section title="Task by task">
           <ol className="tasks" aria-label="Tasks in order">
@@ -200,6 +201,7 @@ function TaskRow({ view, task, before, onChoose }: TaskRowProps) {
         </time>
         <span>
           {said(taskWord(task), system)}
+          {state.job.pins[task.id] && <b className="pinned"> · pinned</b>}
           <small>
             {task.who.map((w) => crew.people[w]?.name).join(' and ')} · {task.roomName} · {formatMinutes(task.work)}
           </small>
@@ -216,6 +218,12 @@ function TaskWork({ view, task }: { view: WholeView; task: TaskView }) {
   const operations = derived.operations.filter((op) => task.operations.includes(op.id));
   return (
     <div className="task-work">
+      {task.stretches > 1 && (
+        <p className="because">
+          In {task.stretches} stretches, each cut and rolled before the next: no edge is older than its paint stays
+          open.
+        </p>
+      )}
       {operations.map((op) => (
         <Line
           key={op.id}
@@ -233,6 +241,7 @@ function TaskWork({ view, task }: { view: WholeView; task: TaskView }) {
           {said(reasonWord({ rule: because, with: {} }), system)}
         </p>
       ))}
+      <TaskPin view={view} task={task} />
     </div>
   );
 }
@@ -271,26 +280,6 @@ function Verdict({ view }: { view: WholeView }) {
       </dl>
     </div>
   );
-}
-
-const time = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
-
-function readHours(text: string): Result<Crew['hours']> {
-  const parts = text
-    .split(/[,;]/)
-    .map((part) => /^\s*(\d{1,2})(?::([0-5]\d))?\s*(?:-|–|to)\s*(\d{1,2})(?::([0-5]\d))?\s*$/.exec(part));
-  const hours = parts.map(
-    (m) => [Number(m?.[1]) * 60 + Number(m?.[2] ?? 0), Number(m?.[3]) * 60 + Number(m?.[4] ?? 0)] as const,
-  );
-  const sound =
-    parts.every(Boolean) &&
-    hours.length <= MOST.stretches &&
-    hours.every(([a, b], i) => within(b - a, ENDS.stretch) && b <= 1440 && a >= (hours[i - 1]?.[1] ?? 0));
-  return sound
-    ? good(hours)
-    : bad(
-        `Write stretches of the day in order, of at least ${ENDS.stretch[0]} minutes, for example 8:00-12:00, 12:45-17:00.`,
-      );
 }
 
 function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish: number | null }) {
@@ -370,7 +359,7 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
       />
       <DraftField
         label="Hours of a day"
-        value={crew.hours.map(([a, b]) => `${time(a)}-${time(b)}`).join(', ')}
+        value={writeHours(crew.hours)}
         parse={readHours}
         onCommit={(hours) => session.edit({ name: 'setCrew', args: { set: { hours } } })}
       />
@@ -389,6 +378,7 @@ function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish:
           onCommit={(start) => session.edit({ name: 'setCrew', args: { set: { start } } })}
         />
       </div>
+      <CrewDays view={view} crew={crew} />
       <fieldset>
         <legend>Trim before or after the walls?</legend>
         {TRIM_ORDERS.map((order) => (

@@ -1,4 +1,5 @@
 import type { Crew } from '@kovelin/core/job/crew.ts';
+import { momentAt } from '@kovelin/core/sequence/calendar.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { DateTime } from 'luxon';
 
@@ -7,10 +8,8 @@ const STEP = 5;
 
 /** Minutes from the job's start, as a day and a time on the wall, to five minutes. */
 export function clock(minutes: number, crew: Crew): { day: number; date: string | null; time: string } {
-  const zero = crew.hours[0]?.[0] ?? 480;
-  const total = minutes + zero;
-  const day = Math.floor(total / 1440);
-  const inDay = Math.round((total - day * 1440) / STEP) * STEP;
+  const { day, time } = momentAt(crew, minutes);
+  const inDay = Math.round(time / STEP) * STEP;
   const date = crew.start ? DateTime.fromISO(crew.start).plus({ days: day }).toFormat('ccc d LLL') : null;
   return { day, date, time: `${Math.floor(inDay / 60)}:${String(inDay % 60).padStart(2, '0')}` };
 }

@@ -72,3 +72,41 @@ export function usePlan(job: Job) {
     placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
 }
+
+/** How the plan does when minutes and drying vary; asked when the plan is there. */
+export function useReplays(job: Job) {
+  const key = keyOf(job, WHOLE);
+  const { data } = usePlan(job);
+  return useQuery({
+    ...AS_LONG_AS_ASKED,
+    enabled: (data?.schedule.tasks.length ?? 0) > 0,
+    queryKey: ['replays', job.id, key],
+    queryFn: async ({ signal }) => {
+      await quiet(signal);
+      return askAside((api) => api.replays(key, inputsOf(job, WHOLE)), signal);
+    },
+    placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
+  });
+}
+
+/** When the job would end without its pins. */
+export function useUnpinned(job: Job) {
+  const key = keyOf(job, WHOLE);
+  return useQuery({
+    ...AS_LONG_AS_ASKED,
+    enabled: Object.keys(job.pins).length > 0,
+    queryKey: ['unpinned', job.id, key],
+    queryFn: ({ signal }) => askAside((api) => api.unpinned(key, inputsOf(job, WHOLE)), signal),
+  });
+}
+
+/** A plan sought beyond the base plan; `round`: which time it is asked for, 0 not yet. */
+export function useSearchOn(job: Job, round: number) {
+  const key = keyOf(job, WHOLE);
+  return useQuery({
+    ...AS_LONG_AS_ASKED,
+    enabled: round > 0,
+    queryKey: ['better', job.id, key, round],
+    queryFn: ({ signal }) => askAside((api) => api.searchOn(key, inputsOf(job, WHOLE), round + 1), signal),
+  });
+}

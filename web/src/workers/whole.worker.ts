@@ -9,7 +9,10 @@ import { schoolPrice, SCHOOLS, type SchoolPrice } from '@kovelin/core/whole/scho
 import type { WholeInput } from '@kovelin/core/whole/inputs.ts';
 import { orderedOf, type Ordered } from '@kovelin/core/whole/ledger.ts';
 import { assumedIn, type Assumed } from '@kovelin/core/whole/rests.ts';
-import { baseDays, baseOrder, basePlan } from '@kovelin/core/whole/plan.ts';
+import type { TakenPlan } from '@kovelin/core/job/crew.ts';
+import { isBetterPlan, takenFrom } from '@kovelin/core/sequence/schedule.ts';
+import type { Replays } from '@kovelin/core/sequence/replay.ts';
+import { baseDays, baseOrder, basePlan, replays, searchOn } from '@kovelin/core/whole/plan.ts';
 import { wholeOf } from '@kovelin/core/whole/whole.ts';
 import { expose } from 'comlink';
 
@@ -27,6 +30,18 @@ const known = rememberLast(
   (_key, job) => job,
 );
 
+/** What searching on found: when it ends, and the plan to be taken. */
+export interface Better {
+  readonly finish: number;
+  readonly gap: number;
+  readonly travel: number;
+  readonly now: number;
+  readonly plan: TakenPlan;
+  readonly isBetter: boolean;
+}
+/** Orders tried each time that somebody searches on. */
+const STEPS_ON = 1500;
+
 const api = {
   plan(key: string, job: WholeInput): BasePlan {
     const mine = known(key, job);
@@ -34,6 +49,32 @@ const api = {
       schedule: viewSchedule(basePlan(mine), wholeOf(mine).takeoffs),
       days: baseDays(mine),
       ordered: orderedOf(baseOrder(mine)),
+    };
+  },
+  /** How the plan does when minutes and drying vary; asked with the same job as the plan. */
+  replays(
+    key: string,
+    job: WholeInput,
+  ): Pick<Replays, 'runs' | 'p50' | 'p80' | 'p90'> & { readonly delays: Replays['delays'] } {
+    const found = replays(known(key, job));
+    return { ...found, delays: found.delays.slice(0, 5) };
+  },
+  /** The finish without any pin. */
+  unpinned(key: string, job: WholeInput): number {
+    return basePlan({ ...known(key, job), pins: {} }).finish;
+  },
+  /** A plan found by searching on. */
+  searchOn(key: string, job: WholeInput, seed: number): Better {
+    const mine = known(key, job);
+    const now = basePlan(mine);
+    const then = searchOn(mine, seed, STEPS_ON);
+    return {
+      finish: then.finish,
+      gap: then.gap,
+      travel: then.travel,
+      now: now.finish,
+      plan: takenFrom(then),
+      isBetter: isBetterPlan(then, now),
     };
   },
   /** What the price rests on although nobody said so; asked with the same job as the plan. */

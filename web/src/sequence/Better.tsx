@@ -1,0 +1,105 @@
+import { formatMinutes, formatPercent } from '@kovelin/core/units/quantities.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import Button from '@mui/material/Button';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Line, Section } from '../app/fields.tsx';
+import type { WholeView } from '../app/whole.ts';
+import { usePlan, useReplays, useSearchOn, useUnpinned } from '../workers/whole.ts';
+import { clock, dayWord } from './clock.ts';
+
+/** How good the plan is, what it does when people and paint vary, and whether a better one is found by searching on. */
+export function Better({ view }: { view: WholeView }) {
+  const { state, system, session } = view;
+  const { job } = state;
+  const { crew } = job;
+  const { data } = usePlan(job);
+  const { data: replays } = useReplays(job);
+  const { data: unpinned } = useUnpinned(job);
+  const [round, setRound] = useState(0);
+  const { data: better, isFetching } = useSearchOn(job, round);
+  const queries = useQueryClient();
+  const schedule = data?.schedule;
+  if (!schedule?.tasks.length) return null;
+  const when = (t: number): string => `${dayWord(t, crew, true)}, ${clock(t, crew).time}`;
+  const worst = replays?.delays[0];
+  const task = schedule.tasks.find((t) => t.id === worst?.task);
+  const pins = Object.keys(job.pins).length;
+  const take = () => session.edit({ name: 'takePlan', args: { plan: better?.plan ?? null } });
+  return (
+    <Section title="How good is this plan?">
+      <Line label="Over what is proved to be the least">{formatPercent(schedule.gap)}</Line>
+      {replays && replays.runs > 0 && (
+        <>
+          <Line label="Half of the time done by">{when(replays.p50)}</Line>
+          <Line label="Nine times in ten by">{when(replays.p90)}</Line>
+          {task && worst && (
+            <p className="hint">
+              Held up oftenest by: {said(taskWord(task), system)}, {task.roomName} ({formatPercent(worst.share)} of{' '}
+              {replays.runs} times).
+            </p>
+          )}
+        </>
+      )}
+      {pins > 0 && unpinned !== undefined && (
+        <p className="hint">
+          {pins === 1 ? 'One pin' : `${pins} pins`}:{' '}
+          {schedule.finish - unpinned > 1
+            ? `without ${pins === 1 ? 'it' : 'them'} it would be done ${when(unpinned)}.`
+            : 'the end is no later for it.'}
+          {schedule.late > 0.5 &&
+            ` Missed by ${formatMinutes(schedule.late)} in all: what is pinned waits for something.`}
+        </p>
+      )}
+      {schedule.late > 0.5 && pins === 0 && (
+        <p className="problem">A room is not back when it is wanted: late by {formatMinutes(schedule.late)} in all.</p>
+      )}
+      <div className="better">
+        {isFetching ? (
+          <>
+            <span role="status">trying other orders …</span>
+            <button
+              type="button"
+              className="link"
+              onClick={() => void queries.cancelQueries({ queryKey: ['better', job.id] })}
+            >
+              Stop
+            </button>
+          </>
+        ) : (
+          <Button variant="outlined" onClick={() => setRound(round + 1)}>
+            Search on
+          </Button>
+        )}
+        {job.taken && (
+          <button
+            type="button"
+            className="link"
+            onClick={() => session.edit({ name: 'takePlan', args: { plan: null } })}
+          >
+            Back to the base plan
+          </button>
+        )}
+      </div>
+      {better && !isFetching && (
+        <p className="hint" role="status">
+          {better.isBetter ? (
+            <>
+              A better one: done {when(better.finish)}
+              {better.now - better.finish > 0.5
+                ? `, ${formatMinutes(better.now - better.finish)} sooner`
+                : ', with less fetching'}
+              .{' '}
+              <button type="button" className="link" onClick={take}>
+                Take it
+              </button>
+            </>
+          ) : (
+            'Nothing better among 1,500 other orders.'
+          )}
+        </p>
+      )}
+    </Section>
+  );
+}

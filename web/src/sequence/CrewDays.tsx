@@ -1,0 +1,141 @@
+import type { Crew, Person } from '@kovelin/core/job/crew.ts';
+import { SKILLS, type Skill } from '@kovelin/core/job/vocabulary.ts';
+import { isDay } from '@kovelin/core/units/day.ts';
+import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { SKILL } from '@kovelin/core/words/terms.ts';
+import { DraftField } from '../app/fields.tsx';
+import type { WholeView } from '../app/whole.ts';
+import { readHours, writeHours } from './hours.ts';
+
+const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
+function days(text: string): Result<string[]> {
+  const all = text.split(/[\s,;]+/).filter(Boolean);
+  const wrong = all.find((day) => !isDay(day));
+  return wrong === undefined
+    ? good([...new Set(all)])
+    : bad(`“${wrong}” is not a day: write year-month-day, for example 2026-12-25, with commas between.`);
+}
+const maybeDay = (text: string): Result<string | null> => {
+  const day = text.trim();
+  return day === '' || isDay(day) ? good(day || null) : bad('Write a day there is as year-month-day: 2026-12-01.');
+};
+const maybeHours = (text: string): Result<Crew['hours'] | null> => (text.trim() ? readHours(text) : good(null));
+const time = (text: string): Result<number | null> => {
+  if (!text.trim()) return good(null);
+  const [, hours = '', minutes = '00'] = /^\s*(\d{1,2})(?::([0-5]\d))?\s*$/.exec(text) ?? [];
+  const at = Number(hours) * 60 + Number(minutes);
+  return hours && at <= 1440
+    ? good(at)
+    : bad('Write a time of the day, for example 20:00; nothing where it does not matter.');
+};
+
+/** Which days are worked, and what each of the crew does and when. */
+export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
+  const { session, system } = view;
+  const set = (change: Partial<Crew>) => session.edit({ name: 'setCrew', args: { set: change } });
+  const setPerson = (person: Person, change: Partial<Person>) =>
+    set({ people: crew.people.map((p) => (p.id === person.id ? { ...p, ...change } : p)) });
+  const toggleDay = (day: number) => {
+    const weekdays = crew.weekdays.includes(day)
+      ? crew.weekdays.filter((other) => other !== day)
+      : [...crew.weekdays, day].sort((a, b) => a - b);
+    if (weekdays.length) set({ weekdays });
+  };
+  const toggleSkill = (person: Person, skill: Skill) => {
+    const has = person.skills ?? SKILLS;
+    const next = has.includes(skill)
+      ? has.filter((other) => other !== skill)
+      : SKILLS.filter((s) => s === skill || has.includes(s));
+    if (next.length) setPerson(person, { skills: next.length === SKILLS.length ? null : next });
+  };
+  return (
+    <>
+      <div role="group" aria-label="Days of the week that are worked" className="week">
+        {WEEK.map((name, i) => (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={crew.weekdays.includes(i + 1)}
+            onClick={() => toggleDay(i + 1)}
+          >
+            {name}
+          </button>
+        ))}
+      </div>
+      {crew.start === null && <p className="hint">Weekends count once the first day is known.</p>}
+      <DraftField
+        label="Holidays"
+        value={crew.holidays.join(', ')}
+        placeholder="2026-12-25, 2026-12-26"
+        parse={days}
+        onCommit={(holidays) => set({ holidays })}
+      />
+      <div className="pair">
+        <DraftField
+          label="No noise or dust"
+          value={writeHours(crew.quiet)}
+          placeholder="13:00-14:00"
+          parse={(text) => (text.trim() ? readHours(text) : good([]))}
+          onCommit={(quiet) => set({ quiet })}
+        />
+        <DraftField
+          label="Windows shut by"
+          value={crew.closing === null ? '' : (writeHours([[crew.closing, crew.closing]]).split('-')[0] ?? '')}
+          placeholder="never"
+          parse={time}
+          onCommit={(closing) => set({ closing })}
+        />
+      </div>
+      {crew.people.map((person) => (
+        <details key={person.id} className="crew-person">
+          <summary>{person.name}: hours, days, work</summary>
+          <DraftField
+            label={`Own hours of ${person.name}`}
+            value={person.hours ? writeHours(person.hours) : ''}
+            placeholder={writeHours(crew.hours)}
+            parse={maybeHours}
+            onCommit={(hours) => setPerson(person, { hours })}
+          />
+          <div className="pair">
+            <DraftField
+              label={`First day of ${person.name}`}
+              value={person.from ?? ''}
+              placeholder="the job’s"
+              parse={maybeDay}
+              onCommit={(from) => setPerson(person, { from })}
+            />
+            <DraftField
+              label={`Last day of ${person.name}`}
+              value={person.until ?? ''}
+              placeholder="the job’s"
+              parse={maybeDay}
+              onCommit={(until) => setPerson(person, { until })}
+            />
+          </div>
+          <DraftField
+            label={`Days off of ${person.name}`}
+            value={person.away.join(', ')}
+            placeholder="2026-12-03"
+            parse={days}
+            onCommit={(away) => setPerson(person, { away })}
+          />
+          <fieldset>
+            <legend>Does</legend>
+            {SKILLS.map((skill) => (
+              <label key={skill} className="check">
+                <input
+                  type="checkbox"
+                  checked={person.skills?.includes(skill) ?? true}
+                  onChange={() => toggleSkill(person, skill)}
+                />
+                {said(SKILL[skill], system)}
+              </label>
+            ))}
+          </fieldset>
+        </details>
+      ))}
+    </>
+  );
+}
