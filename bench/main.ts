@@ -19,7 +19,7 @@ const wanted = (part: string) => parts.length === 0 || parts.includes(part);
 
 if (wanted('whole')) await benchWhole();
 if (wanted('work')) benchWork();
-if (wanted('plan')) benchPlan();
+if (wanted('plan')) await benchPlan();
 if (wanted('lines')) await benchLines();
 if (wanted('wet')) benchWet();
 if (wanted('measure')) benchMeasure();

@@ -143,7 +143,7 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   await page.getByRole('button', { name: 'Starting values …' }).click();
   await page.getByLabel('cutting in a line').fill('-1');
   await expect(page.getByRole('alert')).toContainText('From 0.033 to 320 ft/min is accepted');
-  await page.getByLabel('cutting in a line').fill('2');
+  await page.getByLabel('cutting in a line').fill('1');
   await page.keyboard.press('Enter');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await expect.poll(async () => (await ledger(page))['Work']).toBeGreaterThan(work);

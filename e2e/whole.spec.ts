@@ -41,7 +41,7 @@ test('days in the plan, in the price and on the quote are one figure', async ({ 
   const { Price } = await ledger(page);
   const days = Number.parseInt((await page.locator('[data-entry=Days] b').textContent()) ?? '');
   await goTo(page, 'Sequence');
-  await expect(page.getByText(`Done on day ${days}`)).toBeVisible();
+  await expect(page.locator('.closing .facts')).toContainText(`${days} days`);
   await goTo(page, 'Order');
   await page.getByRole('button', { name: 'Labour and price' }).click();
   await expect(page.getByText(`Labour, ${days} working days for 2 people`)).toBeVisible();

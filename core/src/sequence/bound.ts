@@ -23,7 +23,9 @@ export function lowerBound(problem: Compiled, atMost: Minutes = HORIZON): Minute
   const heads = headsOf(problem, crew, relations);
   const groups = groupsOf(problem, crew, atMost);
   let [low, high] = [least, atMost];
-  for (let i = 0; i < 12 && high - low > 0.5; i++) {
+  // each look takes longer the more tasks there are
+  const looks = problem.count < 120 ? 12 : 7;
+  for (let i = 0; i < looks && high - low > 0.5; i++) {
     const finish = (low + high) / 2;
     if (isRefuted(problem, crew, relations, heads, groups, finish)) low = finish;
     else high = finish;
@@ -268,7 +270,7 @@ function isOverfull(problem: Compiled, { tasks, crew }: Group, heads: Float64Arr
   return false;
 }
 /** So many moments are looked at; of more, every so manieth. */
-const MOMENTS = 160;
+const MOMENTS = 80;
 function thinned(moments: readonly number[]): readonly number[] {
   if (moments.length <= MOMENTS) return moments;
   const step = moments.length / MOMENTS;

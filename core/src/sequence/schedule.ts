@@ -165,8 +165,15 @@ export function scheduleJob(
   };
 }
 
-function whyNone({ crew }: Pick<Job, 'crew'>, network: Network): PlanProblem {
+function whyNone({ crew, settings }: Pick<Job, 'crew' | 'settings'>, network: Network): PlanProblem {
+  const daily = setting({ settings }, 'day.setUp') + setting({ settings }, 'day.cleanUp');
+  const longest = Math.max(...crew.people.map((p) => length(p.hours ?? crew.hours)));
   const nobody = network.calendars['plain']?.every((calendar) => calendar.next(0) === Infinity);
+  if (nobody && longest <= daily)
+    return {
+      path: 'crew/hours',
+      message: 'These hours leave nothing beside setting up and cleaning up. Lengthen a stretch.',
+    };
   if (nobody)
     return {
       path: 'crew/people',
@@ -186,6 +193,8 @@ function whyNone({ crew }: Pick<Job, 'crew'>, network: Network): PlanProblem {
           'No order of work fits these hours: a cut and its rolling must fit into one working stretch. Lengthen a stretch.',
       };
 }
+
+const length = (hours: readonly Span[]): Minutes => hours.reduce((sum, [from, to]) => sum + to - from, 0);
 
 /** Working minutes of all calendars by a moment. */
 const workedBy = ({ calendars }: Network, t: Minutes): Minutes =>

@@ -13,6 +13,7 @@ import { basePlan } from '../whole/plan.ts';
 import { lowerBound } from './bound.ts';
 import { Calendar, calendarOf, dayOf, onClock, type Span } from './calendar.ts';
 import { compile, type Activity, type Instance } from './instance.ts';
+import { replay } from './replay.ts';
 import { solve } from './solve.ts';
 
 const activity = (own: Partial<Activity> & Pick<Activity, 'id' | 'work'>): Activity => ({
@@ -501,6 +502,21 @@ describe('rooms', () => {
     const job = { ...bedroom(''), practice: { ...STARTING_PRACTICE, roles: 'cut-all' as const } };
     const lags = basePlan(job).placed.flatMap((p) => p.task.after.filter((lag) => lag.maxLag !== null));
     expect(lags).toEqual([]);
+  });
+
+  test('replays: without chance the plan itself; with it, later oftener than sooner; the same seed the same', () => {
+    const { network, placed, finish } = basePlan(bedroom('trim baseboard 5"\n'));
+    const still = replay(network, placed, { people: 0, tasks: 0, drying: 0 }, 3);
+    expect(still.p50).toBeLessThanOrEqual(finish + 1e-6);
+    expect(still.p50).toBe(still.p90);
+    const varying = { people: 0.1, tasks: 0.2, drying: 0.15 };
+    const some = replay(network, placed, varying, 200);
+    expect(some).toEqual(replay(network, placed, varying, 200));
+    expect(some.p50).toBeLessThanOrEqual(some.p80);
+    expect(some.p80).toBeLessThanOrEqual(some.p90);
+    expect(some.p90).toBeGreaterThan(still.p50);
+    for (const { share } of some.delays) expect(share).toBeGreaterThan(0);
+    expect(replay(network, [], varying, 10).runs).toBe(0);
   });
 
   test('work that would take years is said to be a slip; the calendar ends on anything', () => {

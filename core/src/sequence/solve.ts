@@ -48,8 +48,8 @@ export interface SolveOptions {
 
 const NEAR = 1e-6;
 /** Placements that a search makes by itself: the same on every machine. */
-const PLACEMENTS = 100_000;
-const stepsFor = (count: number): number => min(800, max(60, round(PLACEMENTS / (count + 1))));
+const PLACEMENTS = 60_000;
+const stepsFor = (count: number): number => min(600, max(60, round(PLACEMENTS / (count + 1))));
 
 const isBetter = (a: Score, b: Score): boolean =>
   abs(a.late - b.late) > NEAR
@@ -73,7 +73,7 @@ export const PRESS = {
 };
 
 /** First orders at most. */
-const OPENINGS = 80;
+const OPENINGS = 60;
 /** Steps without getting better after which a walk ends, and how many are begun from first orders. */
 const PATIENCE = 160;
 const ELITE = 4;
@@ -117,7 +117,7 @@ export class Search<T extends Activity = Activity> {
     this.tried = { key: new Float64Array(chains), who: new Int8Array(problem.count).fill(-1) };
     this.history = new Float64Array(PRESS.length).fill(Infinity);
     this.tail = tailsOf(problem);
-    this.openings = min(OPENINGS, max(8, round(15_000 / (problem.count + 1))));
+    this.openings = min(OPENINGS, max(8, round(7000 / (problem.count + 1))));
   }
 
   get steps(): number {

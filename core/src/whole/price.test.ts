@@ -12,7 +12,7 @@ import { baseDays, baseOrder, basePlan } from './plan.ts';
 import { wholeOf } from './whole.ts';
 import { priceLabour, priceOf, shareOut } from '../order/price.ts';
 import { quoteOf } from './quote.ts';
-import { schoolPrices } from './schools.ts';
+import { schoolPrice, SCHOOLS, type School } from './schools.ts';
 import { shoppingList } from '../order/shopping.ts';
 
 const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
@@ -177,10 +177,12 @@ describe('a quote', () => {
 test('each school’s price is what the job costs under it, against the practice as it is', () => {
   const job = edited({ name: 'setPractice', args: { set: { coats: 'thin-then-full' } } });
   const now = baseOrder(job).price.total;
-  const prices = schoolPrices(job);
+  const tried = ['coats', 'walls', 'trimOrder', 'roles'];
+  const isChosen = ({ of, set }: School) => JSON.stringify(job.practice[of]) === JSON.stringify(set[of]);
+  const prices = SCHOOLS.filter((s) => tried.includes(s.of) || isChosen(s)).map((s) => schoolPrice(job, s));
   expect(prices.filter((p) => p.chosen).every((p) => p.cost === 0 && p.minutes === 0)).toBe(true);
   expect(new Set(prices.filter((p) => p.chosen).map((p) => p.of)).size).toBe(new Set(prices.map((p) => p.of)).size);
-  for (const { set, cost, of } of prices.filter((p) => ['coats', 'walls', 'trimOrder'].includes(p.of))) {
+  for (const { set, cost, of } of prices.filter((p) => tried.includes(p.of))) {
     const then = baseOrder({ ...job, practice: { ...job.practice, ...set } }).price.total;
     expect([of, cost]).toEqual([of, then - now]);
   }

@@ -44,9 +44,7 @@ export const SCHOOLS: readonly School[] = [
   ...of('roles', ['as-needed', 'alone', 'pair', 'cut-all']),
 ];
 
-/** Every school with its price on this job: all of it is worked out under each, its base plan with it. */
-export const schoolPrices = (job: WholeInput): SchoolPrice[] => SCHOOLS.map((school) => schoolPrice(job, school));
-
+/** What the job costs under a school: all of it is worked out, its base plan with it. */
 export function schoolPrice(job: WholeInput, school: School): SchoolPrice {
   const chosen = JSON.stringify(job.practice[school.of]) === JSON.stringify(school.set[school.of]);
   const now = baseOrder(job);
