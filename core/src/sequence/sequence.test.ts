@@ -448,6 +448,7 @@ describe('rooms', () => {
     const crew: Crew = {
       ...job.crew,
       start: '2026-12-01',
+      weekdays: [1, 2, 3, 4, 5, 6, 7],
       quiet: [[480, 600]],
       people: [
         { ...one, skills: ['prepare', 'mask', 'brush'] },

@@ -21,6 +21,8 @@ export interface WetCase {
   /** Of each strip and line by its height. */
   readonly openAt: (up: number) => Minutes;
   readonly paces: Uniform;
+  /** Moving a ladder along. */
+  readonly ladder: Minutes;
   /** One strip with its loads, on average. */
   readonly strip: Minutes;
 }
@@ -43,6 +45,7 @@ export function wetCaseOf(ask: PlayAsk & { readonly at: Minutes | null }): WetCa
       roll: rolled > 0 ? wall.length / rolled : Infinity,
       turn: setting(ask.job, 'turn.minutes'),
     },
+    ladder: setting(ask.job, 'ladder.minutes'),
     strip: rolled / wall.strips.length,
   };
 }
@@ -81,7 +84,7 @@ export function tryPlan(found: WetCase, role: Role, strips: number): TriedPlan {
   const key = `${role} ${strips}`;
   const before = known.get(key);
   if (before) return before;
-  const setup = setUp(found.wall, { role, strips, turn: found.paces.turn });
+  const setup = setUp(found.wall, { role, strips, turn: found.paces.turn, ladder: found.ladder });
   const open = opensOf(found, setup);
   const tried = { setup, open, worst: worstOf(setup, open) };
   known.set(key, tried);

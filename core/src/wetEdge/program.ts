@@ -9,6 +9,8 @@ export interface Plan {
   readonly strips: number;
   /** From brush to roller, and back. */
   readonly turn: Minutes;
+  /** Moving a ladder along. */
+  readonly ladder: Minutes;
 }
 
 /** Something that takes time without a stop: a part of a line, a strip, a change of tools. */
@@ -41,6 +43,13 @@ export function programOf(wall: WetWall, plan: Plan): Program {
   const add = (who: 0 | 1, minutes: Minutes, after: readonly number[] = [], afterStart = -1): number =>
     acts.push({ who, minutes, after, afterStart }) - 1;
   const cuts = wall.cuts.map((cut, n) => ({ ...cut, n }));
+  const stands = [-1, -1];
+  /** A part of a line, the ladder moved to it first where it stands elsewhere. */
+  const addCut = (who: 0 | 1, cut: WetCut, afterStart = -1): number => {
+    if (cut.ladder >= 0 && cut.ladder !== stands[who] && plan.ladder > 0) add(who, plan.ladder);
+    if (cut.ladder >= 0) stands[who] = cut.ladder;
+    return add(who, cut.minutes, [], afterStart);
+  };
   const count = wall.strips.length;
   const minutesOf = (strip: number) => wall.strips[strip]?.minutes ?? 0;
 
@@ -51,7 +60,7 @@ export function programOf(wall: WetWall, plan: Plan): Program {
       const mine = cuts.filter((cut) => own.includes(cut.strip));
       const backwards = (own[0] ?? 0) > (own.at(-1) ?? 0);
       for (const cut of backwards ? inOrder(mine, REACH).reverse() : inOrder(mine, REACH))
-        cutBy[cut.n] = add(who, cut.minutes);
+        cutBy[cut.n] = addCut(who, cut);
       if (mine.length) add(who, plan.turn);
       for (const strip of own) rolledBy[strip] = add(who, minutesOf(strip));
       if (i + size < strips.length) add(who, plan.turn);
@@ -75,7 +84,7 @@ export function programOf(wall: WetWall, plan: Plan): Program {
         Math.min(REACH, lead),
       )) {
         const waitsFor = cut.strip - lead;
-        cutBy[cut.n] = add(0, cut.minutes, [], waitsFor >= 0 ? (rolledBy[waitsFor] ?? -1) : -1);
+        cutBy[cut.n] = addCut(0, cut, waitsFor >= 0 ? (rolledBy[waitsFor] ?? -1) : -1);
       }
       for (const strip of own)
         rolledBy[strip] = add(

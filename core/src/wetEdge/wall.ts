@@ -27,6 +27,8 @@ export interface WetCut {
   readonly ends: readonly [Point, Point] | null;
   /** Which stretch of an arm's reach it belongs to, in the order of the play. */
   readonly piece: number;
+  /** Where the ladder stands for it; -1: it is reached from the floor. */
+  readonly ladder: number;
 }
 
 /** A coat of a broad surface as what is wet of it: strips in their order, and what was cut along each. */
@@ -50,7 +52,9 @@ export function wetWallOf(play: Play): WetWall | null {
   const sign = Math.sign(way.to - way.from) || 1;
   const along = (p: Point): Metres => (p[way.axis] - way.from) * sign;
   const strips = stripsOf(play, along);
-  const cuts = cutsOf(lastPasses(strokes), strips, along);
+  const ladders = play.stations.filter((station) => station.kind === 'ladder');
+  const ladderOf = new Map(ladders.flatMap(({ strokes: own }, n) => own.map((id) => [id, n] as const)));
+  const cuts = cutsOf(lastPasses(strokes), strips, along, ladderOf);
   return { strips, cuts, length: Math.abs(way.to - way.from), way };
 }
 
@@ -86,16 +90,22 @@ function lastPasses(strokes: readonly Stroke[]): Stroke[] {
 }
 
 /** Each cut stroke taken apart where strips meet; what has no place is cut in the middle of the wall. */
-function cutsOf(strokes: readonly Stroke[], strips: readonly WetStrip[], along: (p: Point) => Metres): WetCut[] {
+function cutsOf(
+  strokes: readonly Stroke[],
+  strips: readonly WetStrip[],
+  along: (p: Point) => Metres,
+  ladderOf: ReadonlyMap<string, number>,
+): WetCut[] {
   const stripAt = (u: Metres): number => {
     const found = strips.findIndex((s) => u < s.to - 1e-9);
     return found < 0 ? strips.length - 1 : found;
   };
   return strokes.flatMap((stroke, piece): WetCut[] => {
+    const ladder = ladderOf.get(stroke.id) ?? -1;
     const [p, q] = stroke.path;
     if (!p || !q) {
       const middle = (strips.at(-1)?.to ?? 0) / 2;
-      return [{ strip: stripAt(middle), from: middle, to: middle, minutes: stroke.minutes, ends: null, piece }];
+      return [{ strip: stripAt(middle), from: middle, to: middle, minutes: stroke.minutes, ends: null, piece, ladder }];
     }
     const [a, b] = [along(p), along(q)];
     // cut the way it is rolled
@@ -104,7 +114,8 @@ function cutsOf(strokes: readonly Stroke[], strips: readonly WetStrip[], along: 
       const share = to - from > 1e-9 ? (u - from) / (to - from) : 0;
       return { x: start.x + (end.x - start.x) * share, y: start.y + (end.y - start.y) * share };
     };
-    if (to - from < 1e-6) return [{ strip: stripAt(from), from, to, minutes: stroke.minutes, ends: [p, q], piece }];
+    if (to - from < 1e-6)
+      return [{ strip: stripAt(from), from, to, minutes: stroke.minutes, ends: [p, q], piece, ladder }];
     const marks = [from, ...strips.map((s) => s.to).filter((u) => u > from + 1e-9 && u < to - 1e-9), to];
     return marks.slice(1).map((mark, i): WetCut => {
       const before = marks[i] as Metres;
@@ -115,6 +126,7 @@ function cutsOf(strokes: readonly Stroke[], strips: readonly WetStrip[], along: 
         minutes: (stroke.minutes * (mark - before)) / (to - from),
         ends: [point(before), point(mark)],
         piece,
+        ladder,
       };
     });
   });

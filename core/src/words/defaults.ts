@@ -149,6 +149,7 @@ export const STARTING: Words<DefaultKey> = {
   'open.oil': 'open time of oil paint',
   'open.porous': 'open time on porous ground, over that on sealed',
   'open.deep': 'open time in a deep base, over that in a pale one',
+  'ladder.minutes': 'moving a ladder along',
   'turn.minutes': 'from brush to roller, or back',
   'wet.people': 'unevenness of a person’s pace from wall to wall',
   'wet.open': 'unevenness of open time',

@@ -109,6 +109,16 @@ export function WetTable({ view, painted, specified: s }: WetTableProps) {
         onChange={(width) => set({ width: Number(width), strips: null })}
       />
       <Choice
+        label="Windows and doors"
+        hideLabel
+        value={wish.shut ? 'shut' : 'as-they-are'}
+        options={[
+          ['as-they-are', 'windows as they are'],
+          ['shut', 'windows shut'],
+        ]}
+        onChange={(way) => set({ shut: way === 'shut', strips: null })}
+      />
+      <Choice
         label="Conditioner"
         hideLabel
         value={String(dose)}
