@@ -1,6 +1,7 @@
 import type { Keep } from '../sequence/task.ts';
 import type { PlayAsk } from '../plays/ground.ts';
 import { coatsOf } from '../plays/plays.ts';
+import type { Skill } from '../job/vocabulary.ts';
 import { numberOf, rememberLast } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
 import { keepOf, type Kept } from '../wetEdge/keep.ts';
@@ -18,9 +19,14 @@ const kept = rememberLast(
     const { settings, practice, crew, air } = job;
     return [...[specified, made, takeoff, settings, practice, crew, air].map(numberOf), litres, longest].join();
   },
-  (ask, _room, { crew }, longest): Kept | null =>
-    keepOf(ask, { hours: crew.hours, people: crew.people.length }, longest),
+  (ask, _room, { crew }, longest): Kept | null => keepOf(ask, { hours: crew.hours, people: together(crew) }, longest),
 );
+
+/** Two where one can cut while another rolls behind. */
+function together({ people }: Planned['crew']): number {
+  const able = (skill: Skill) => people.filter((person) => person.skills?.includes(skill) ?? true);
+  return able('cut').some((one) => able('roll').some((other) => other !== one)) ? people.length : 1;
+}
 
 export function keepFor(job: Planned): Keep {
   if (job.practice.roles === 'cut-all') return () => null;
