@@ -22,7 +22,7 @@ test('a Saturday is worked when it is chosen; a task is pinned and let go; the r
   await look.click();
   const pin = page.getByLabel('Pinned to');
   await pin.fill('tomorrow');
-  await expect(page.getByText('Write when it begins: 10:30, or day 2, 10:30.')).toBeVisible();
+  await expect(page.getByText('Write a time of the day, for example 10:30, or day 2, 10:30.')).toBeVisible();
   await pin.fill('day 8, 9:30');
   await pin.press('Enter');
   await settled(page);

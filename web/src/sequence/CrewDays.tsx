@@ -1,12 +1,14 @@
 import type { Crew, Person } from '@kovelin/core/job/crew.ts';
+import { MOST, within } from '@kovelin/core/job/limits.ts';
 import { SKILLS, type Skill } from '@kovelin/core/job/vocabulary.ts';
-import { isDay } from '@kovelin/core/units/day.ts';
+import { isDay, isZone } from '@kovelin/core/units/day.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { SKILL } from '@kovelin/core/words/terms.ts';
 import { DraftField } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { readHours, writeHours } from './hours.ts';
+import { momentWords, readMoment } from './moment.ts';
 
 const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
@@ -31,9 +33,17 @@ const time = (text: string): Result<number | null> => {
     : bad('Write a time of the day, for example 20:00; nothing where it does not matter.');
 };
 
+const count = (text: string): Result<number | null> => {
+  if (!text.trim()) return good(null);
+  const n = Number(text);
+  return Number.isInteger(n) && within(n, [1, MOST.count])
+    ? good(n)
+    : bad('Write how many there are, for example 1; nothing where there are enough.');
+};
+
 /** Which days are worked, and what each of the crew does and when. */
 export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
-  const { session, system } = view;
+  const { session, system, state, takeoff } = view;
   const set = (change: Partial<Crew>) => session.edit({ name: 'setCrew', args: { set: change } });
   const setPerson = (person: Person, change: Partial<Person>) =>
     set({ people: crew.people.map((p) => (p.id === person.id ? { ...p, ...change } : p)) });
@@ -88,6 +98,32 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
           onCommit={(closing) => set({ closing })}
         />
       </div>
+      <div className="pair">
+        <DraftField
+          label="Work platforms"
+          value={crew.platforms === null ? '' : String(crew.platforms)}
+          placeholder="as many as wanted"
+          parse={count}
+          onCommit={(platforms) => set({ platforms })}
+        />
+        <DraftField
+          label="Time zone"
+          value={crew.zone}
+          parse={(text) =>
+            isZone(text.trim()) ? good(text.trim()) : bad('Write a time zone as area/city, for example Europe/London.')
+          }
+          onCommit={(zone) => set({ zone })}
+        />
+      </div>
+      {takeoff && (
+        <DraftField
+          label={`${takeoff.room.name} wanted back`}
+          value={momentWords(state.job.wanted[takeoff.room.id] ?? null)}
+          placeholder="whenever it is done"
+          parse={(text) => readMoment(text, 0)}
+          onCommit={(at) => session.edit({ name: 'wantRoom', args: { room: takeoff.room.id, at } })}
+        />
+      )}
       {crew.people.map((person) => (
         <details key={person.id} className="crew-person">
           <summary>{person.name}: hours, days, work</summary>
