@@ -5,7 +5,9 @@ import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Line, Section } from '../app/fields.tsx';
+import { say } from '../app/say.ts';
 import type { WholeView } from '../app/whole.ts';
+import { exportPlan } from '../store/take-out.ts';
 import { usePlan, useReplays, useSearchOn, useUnpinned } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
 
@@ -100,6 +102,18 @@ export function Better({ view }: { view: WholeView }) {
           )}
         </p>
       )}
+      <div className="better">
+        {(['ics', 'csv'] as const).map((format) => (
+          <button
+            key={format}
+            type="button"
+            className="link"
+            onClick={() => void exportPlan(job, schedule, format).then((why) => why && say(why))}
+          >
+            {format === 'ics' ? 'Plan as a calendar' : 'Plan as a table'}
+          </button>
+        ))}
+      </div>
     </Section>
   );
 }

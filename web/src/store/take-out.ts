@@ -1,6 +1,7 @@
 import { systemOf } from '@kovelin/core/job/region.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
+import type { ScheduleView } from '@kovelin/core/sequence/view.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 
 /** What is taken out of a job as files; each way of writing comes when it is asked for. */
@@ -43,6 +44,19 @@ export async function exportDrawing(job: Job, takeoff: RoomTakeoff, format: 'dxf
     const { writeSvg } = await import('@kovelin/core/exchange/plan/svg.ts');
     download(name, writeSvg(marks, `${takeoff.room.name}, ${job.name}`), 'image/svg+xml');
   }
+}
+
+/** The plan as a calendar or a table. @returns a sentence where it cannot be written. */
+export async function exportPlan(job: Job, plan: ScheduleView, format: 'ics' | 'csv'): Promise<string | null> {
+  const { planCsv, planIcs } = await import('@kovelin/core/exchange/plan-files.ts');
+  if (format === 'csv') {
+    download(`${fileName(job)}-plan.csv`, planCsv(job, plan), 'text/csv');
+    return null;
+  }
+  const written = planIcs(job, plan);
+  if (!written.ok) return written.problems[0]?.message ?? '';
+  download(`${fileName(job)}-plan.ics`, written.value, 'text/calendar');
+  return null;
 }
 
 export const exportJob = (job: Job): void =>
