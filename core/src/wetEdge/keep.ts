@@ -48,6 +48,8 @@ export function keepOf(
   { hours, people }: { readonly hours: Crew['hours']; readonly people: number },
   longest: Minutes,
 ): Kept | null {
+  // more than two have hours for without a stop
+  if (ask.done.reduce((sum, { minutes }) => sum + minutes, 0) > 2 * longest) return null;
   const found = wetCaseOf({ ...ask, at: driestHour(ask, hours) });
   if (!found) return null;
   // where a lap would not show, nobody pays to be surer than the medians

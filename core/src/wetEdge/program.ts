@@ -1,3 +1,4 @@
+import { groupBy } from '../units/group.ts';
 import type { Role } from '../job/vocabulary.ts';
 import type { Minutes } from '../units/si.ts';
 import type { WetCut, WetWall } from './wall.ts';
@@ -43,6 +44,8 @@ export function programOf(wall: WetWall, plan: Plan): Program {
   const add = (who: 0 | 1, minutes: Minutes, after: readonly number[] = [], afterStart = -1): number =>
     acts.push({ who, minutes, after, afterStart }) - 1;
   const cuts = wall.cuts.map((cut, n) => ({ ...cut, n }));
+  const atStrip = groupBy(cuts, (cut) => cut.strip);
+  const cutsOf = (strips: readonly number[]) => strips.flatMap((strip) => atStrip.get(strip) ?? []);
   const stands = [-1, -1];
   /** A part of a line, the ladder moved to it first where it stands elsewhere. */
   const addCut = (who: 0 | 1, cut: WetCut, afterStart = -1): number => {
@@ -57,7 +60,7 @@ export function programOf(wall: WetWall, plan: Plan): Program {
   const byStretches = (who: 0 | 1, strips: readonly number[], size: number) => {
     for (let i = 0; i < strips.length; i += size) {
       const own = strips.slice(i, i + size);
-      const mine = cuts.filter((cut) => own.includes(cut.strip));
+      const mine = cutsOf(own);
       const backwards = (own[0] ?? 0) > (own.at(-1) ?? 0);
       for (const cut of backwards ? inOrder(mine, REACH).reverse() : inOrder(mine, REACH))
         cutBy[cut.n] = addCut(who, cut);
@@ -79,10 +82,7 @@ export function programOf(wall: WetWall, plan: Plan): Program {
     const blocks = Math.ceil(count / lead);
     for (let b = 0; b < blocks; b++) {
       const own = all.slice(b * lead, (b + 1) * lead);
-      for (const cut of inOrder(
-        cuts.filter((c) => own.includes(c.strip)),
-        Math.min(REACH, lead),
-      )) {
+      for (const cut of inOrder(cutsOf(own), Math.min(REACH, lead))) {
         const waitsFor = cut.strip - lead;
         cutBy[cut.n] = addCut(0, cut, waitsFor >= 0 ? (rolledBy[waitsFor] ?? -1) : -1);
       }
@@ -90,7 +90,7 @@ export function programOf(wall: WetWall, plan: Plan): Program {
         rolledBy[strip] = add(
           1,
           minutesOf(strip),
-          cuts.filter((c) => c.strip === strip).map((c) => cutBy[c.n] ?? -1),
+          cutsOf([strip]).map((c) => cutBy[c.n] ?? -1),
         );
     }
   }
