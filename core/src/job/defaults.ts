@@ -238,7 +238,7 @@ const PLAYS = grouped('plays', {
   'open.oil': d(20, 'min', 'starting judgement', [0.5, 240]),
   'open.porous': d(0.7, 'x', 'starting judgement'),
   'open.deep': d(1.2, 'x', 'starting judgement'),
-  'ladder.minutes': d(0.5, 'min', 'starting judgement'),
+  'ladder.minutes': d(0.25, 'min', 'starting judgement'),
   'turn.minutes': d(0.5, 'min', 'starting judgement'),
   'wet.people': d(0.25, 'cv', 'starting judgement'),
   'wet.open': d(0.2, 'cv', 'starting judgement'),

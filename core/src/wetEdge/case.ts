@@ -9,6 +9,7 @@ import type { Play } from '../plays/play.ts';
 import { playOf } from '../plays/plays.ts';
 import { remember } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
+import type { Plan } from './program.ts';
 import { setUp, type Setup, type Spread } from './simulate.ts';
 import { sigmaOf, type Uniform } from './uniform.ts';
 import { wetWallOf, type WetWall } from './wall.ts';
@@ -21,8 +22,7 @@ export interface WetCase {
   /** Of each strip and line by its height. */
   readonly openAt: (up: number) => Minutes;
   readonly paces: Uniform;
-  /** Moving a ladder along. */
-  readonly ladder: Minutes;
+  readonly ladder: Plan['ladder'];
   /** One strip with its loads, on average. */
   readonly strip: Minutes;
 }
@@ -45,7 +45,7 @@ export function wetCaseOf(ask: PlayAsk & { readonly at: Minutes | null }): WetCa
       roll: rolled > 0 ? wall.length / rolled : Infinity,
       turn: setting(ask.job, 'turn.minutes'),
     },
-    ladder: setting(ask.job, 'ladder.minutes'),
+    ladder: { minutes: setting(ask.job, 'ladder.minutes'), reach: setting(ask.job, 'place.ladder') },
     strip: rolled / wall.strips.length,
   };
 }

@@ -1,6 +1,6 @@
 import { groupBy } from '../units/group.ts';
 import type { Role } from '../job/vocabulary.ts';
-import type { Minutes } from '../units/si.ts';
+import type { Metres, Minutes } from '../units/si.ts';
 import type { WetCut, WetWall } from './wall.ts';
 
 /** How the people on a wall go about it. */
@@ -10,8 +10,8 @@ export interface Plan {
   readonly strips: number;
   /** From brush to roller, and back. */
   readonly turn: Minutes;
-  /** Moving a ladder along. */
-  readonly ladder: Minutes;
+  /** Moving a ladder along, and how much of a line is cut from one place of it. */
+  readonly ladder: { readonly minutes: Minutes; readonly reach: Metres };
 }
 
 /** Something that takes time without a stop: a part of a line, a strip, a change of tools. */
@@ -46,11 +46,15 @@ export function programOf(wall: WetWall, plan: Plan): Program {
   const cuts = wall.cuts.map((cut, n) => ({ ...cut, n }));
   const atStrip = groupBy(cuts, (cut) => cut.strip);
   const cutsOf = (strips: readonly number[]) => strips.flatMap((strip) => atStrip.get(strip) ?? []);
-  const stands = [-1, -1];
-  /** A part of a line, the ladder moved to it first where it stands elsewhere. */
+  /** Where each one's ladder stands along the wall. */
+  const stands: [Metres, Metres] = [-Infinity, -Infinity];
+  /** A part of a line; the ladder is moved along first where it stands out of reach. */
   const addCut = (who: 0 | 1, cut: WetCut, afterStart = -1): number => {
-    if (cut.ladder >= 0 && cut.ladder !== stands[who] && plan.ladder > 0) add(who, plan.ladder);
-    if (cut.ladder >= 0) stands[who] = cut.ladder;
+    const middle = (cut.from + cut.to) / 2;
+    if (cut.high && Math.abs(middle - stands[who]) > plan.ladder.reach / 2) {
+      stands[who] = middle;
+      if (plan.ladder.minutes > 0) add(who, plan.ladder.minutes);
+    }
     return add(who, cut.minutes, [], afterStart);
   };
   const count = wall.strips.length;

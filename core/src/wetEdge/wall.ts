@@ -27,8 +27,8 @@ export interface WetCut {
   readonly ends: readonly [Point, Point] | null;
   /** Which stretch of an arm's reach it belongs to, in the order of the play. */
   readonly piece: number;
-  /** Where the ladder stands for it; -1: it is reached from the floor. */
-  readonly ladder: number;
+  /** It is cut from a ladder, not from the floor. */
+  readonly high: boolean;
 }
 
 /** A coat of a broad surface as what is wet of it: strips in their order, and what was cut along each. */
@@ -53,8 +53,8 @@ export function wetWallOf(play: Play): WetWall | null {
   const along = (p: Point): Metres => (p[way.axis] - way.from) * sign;
   const strips = stripsOf(play, along);
   const ladders = play.stations.filter((station) => station.kind === 'ladder');
-  const ladderOf = new Map(ladders.flatMap(({ strokes: own }, n) => own.map((id) => [id, n] as const)));
-  const cuts = cutsOf(lastPasses(strokes), strips, along, ladderOf);
+  const high = new Set(ladders.flatMap((station) => station.strokes));
+  const cuts = cutsOf(lastPasses(strokes), strips, along, high);
   return { strips, cuts, length: Math.abs(way.to - way.from), way };
 }
 
@@ -94,18 +94,18 @@ function cutsOf(
   strokes: readonly Stroke[],
   strips: readonly WetStrip[],
   along: (p: Point) => Metres,
-  ladderOf: ReadonlyMap<string, number>,
+  fromLadder: ReadonlySet<string>,
 ): WetCut[] {
   const stripAt = (u: Metres): number => {
     const found = strips.findIndex((s) => u < s.to - 1e-9);
     return found < 0 ? strips.length - 1 : found;
   };
   return strokes.flatMap((stroke, piece): WetCut[] => {
-    const ladder = ladderOf.get(stroke.id) ?? -1;
+    const high = fromLadder.has(stroke.id);
     const [p, q] = stroke.path;
     if (!p || !q) {
       const middle = (strips.at(-1)?.to ?? 0) / 2;
-      return [{ strip: stripAt(middle), from: middle, to: middle, minutes: stroke.minutes, ends: null, piece, ladder }];
+      return [{ strip: stripAt(middle), from: middle, to: middle, minutes: stroke.minutes, ends: null, piece, high }];
     }
     const [a, b] = [along(p), along(q)];
     // cut the way it is rolled
@@ -115,7 +115,7 @@ function cutsOf(
       return { x: start.x + (end.x - start.x) * share, y: start.y + (end.y - start.y) * share };
     };
     if (to - from < 1e-6)
-      return [{ strip: stripAt(from), from, to, minutes: stroke.minutes, ends: [p, q], piece, ladder }];
+      return [{ strip: stripAt(from), from, to, minutes: stroke.minutes, ends: [p, q], piece, high }];
     const marks = [from, ...strips.map((s) => s.to).filter((u) => u > from + 1e-9 && u < to - 1e-9), to];
     return marks.slice(1).map((mark, i): WetCut => {
       const before = marks[i] as Metres;
@@ -126,7 +126,7 @@ function cutsOf(
         minutes: (stroke.minutes * (mark - before)) / (to - from),
         ends: [point(before), point(mark)],
         piece,
-        ladder,
+        high,
       };
     });
   });

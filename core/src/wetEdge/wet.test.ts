@@ -35,6 +35,7 @@ function wet(wish: WetWish = {}, surface = loft, job: Job = cottage): WetAnswer 
 }
 
 /** A wall with one line along it, cut and rolled at uniform paces. */
+const NO_LADDER = { minutes: 0, reach: 1 } as const;
 function plainWall(length: number, strips: number, cut: number, roll: number): WetWall {
   const w = length / strips;
   return {
@@ -58,7 +59,7 @@ function plainWall(length: number, strips: number, cut: number, roll: number): W
         { x: (i + 1) * w, y: 2.4 },
       ],
       piece: 0,
-      ladder: -1,
+      high: false,
     })),
   };
 }
@@ -75,7 +76,7 @@ describe('uniform paces', () => {
   test('one person: every age of the simulation is the closed form’s at its edges, to 1e-9', () => {
     fc.assert(
       fc.property(paces, ({ length, strips, cut, roll, turn }) => {
-        const setup = setUp(plainWall(length, strips, cut, roll), { role: 'cut-all', strips, turn, ladder: 0 });
+        const setup = setUp(plainWall(length, strips, cut, roll), { role: 'cut-all', strips, turn, ladder: NO_LADDER });
         const w = length / strips;
         bandsOf(setup).forEach((age, i) => {
           const at = (x: number) => ageAt({ cut, roll, turn }, length, x);
@@ -86,15 +87,18 @@ describe('uniform paces', () => {
       }),
     );
   });
-  test('a ladder is moved once for each place it stands at, before what is cut from there', () => {
+  test('a ladder is moved when what is to be cut from it is out of reach, and only then', () => {
     const plain = plainWall(3, 10, 0.5, 0.4);
-    const high = { ...plain, cuts: plain.cuts.map((cut, n) => ({ ...cut, ladder: Math.floor(n / 4) })) };
-    const places = new Set(high.cuts.map((cut) => cut.ladder)).size;
-    const plan = { role: 'cut-all', strips: 10, turn: 0.5, ladder: 0.7 } as const;
-    expect(setUp(high, plan).minutes - setUp(plain, plan).minutes).toBeCloseTo(0.7 * places, 9);
-    const moves = setUp(high, plan).program.acts.length - setUp(plain, plan).program.acts.length;
-    expect(moves).toBe(places);
-    expect(setUp(high, { ...plan, ladder: 0 }).minutes).toBeCloseTo(setUp(plain, plan).minutes, 9);
+    const high = { ...plain, cuts: plain.cuts.map((cut) => ({ ...cut, high: true })) };
+    const plan = { role: 'cut-all', strips: 10, turn: 0.5, ladder: { minutes: 0.7, reach: 1.2 } } as const;
+    const more = setUp(high, plan).minutes - setUp(plain, plan).minutes;
+    // 3 m by places of which each serves 0.6 m to either side of it
+    expect(more / 0.7).toBeCloseTo(Math.round(more / 0.7), 9);
+    expect(more / 0.7).toBeGreaterThanOrEqual(3);
+    expect(more / 0.7).toBeLessThanOrEqual(5);
+    const long = { ...plan, ladder: { minutes: 0.7, reach: 99 } };
+    expect(setUp(high, long).minutes - setUp(plain, long).minutes).toBeCloseTo(0.7, 9);
+    expect(setUp(high, { ...plan, ladder: NO_LADDER }).minutes).toBeCloseTo(setUp(plain, plan).minutes, 9);
   });
   test('the longest stretch is the longest whose greatest age is open; a strip’s edge waits one strip and its loads', () => {
     fc.assert(
@@ -104,24 +108,29 @@ describe('uniform paces', () => {
         if (longest === 0) expect(turn).toBeGreaterThanOrEqual(open);
       }),
     );
-    const setup = setUp(plainWall(3, 10, 0.5, 0.4), { role: 'cut-all', strips: 10, turn: 0.5, ladder: 0 });
+    const setup = setUp(plainWall(3, 10, 0.5, 0.4), { role: 'cut-all', strips: 10, turn: 0.5, ladder: NO_LADDER });
     for (const age of setup.ages.slice(setup.cells.bands)) expect(age).toBeCloseTo(0.3 / 0.4, 9);
   });
   test('a cutter who waits: no age is above the lead and one strip; running free it goes from d to d + L/r - L/c', () => {
     fc.assert(
       fc.property(paces, fc.integer({ min: 1, max: 6 }), ({ length, strips, cut, roll }, lead) => {
         const strip = length / strips / roll;
-        const setup = setUp(plainWall(length, strips, cut, roll), { role: 'follow', strips: lead, turn: 0, ladder: 0 });
+        const setup = setUp(plainWall(length, strips, cut, roll), {
+          role: 'follow',
+          strips: lead,
+          turn: 0,
+          ladder: NO_LADDER,
+        });
         // the cutter's own strip is laid while the roller waits for it
         const own = length / strips / cut;
         for (const age of bandsOf(setup)) expect(age).toBeLessThanOrEqual((lead + 1) * Math.max(strip, own) + 1e-9);
       }),
     );
     const [length, cut, roll] = [4, 0.8, 0.5];
-    const free = setUp(plainWall(length, 8, cut, roll), { role: 'follow', strips: 8, turn: 0, ladder: 0 });
+    const free = setUp(plainWall(length, 8, cut, roll), { role: 'follow', strips: 8, turn: 0, ladder: NO_LADDER });
     const ahead = length / 8 / cut;
     expect(bandsOf(free).at(-1)).toBeCloseTo(ageRunningFree({ cut, roll, turn: 0 }, length, ahead), 9);
-    const walked = setUp(plainWall(length, 8, cut, roll), { role: 'follow', strips: 1, turn: 0, ladder: 0 });
+    const walked = setUp(plainWall(length, 8, cut, roll), { role: 'follow', strips: 1, turn: 0, ladder: NO_LADDER });
     expect(Math.max(...bandsOf(walked))).toBeLessThan(Math.max(...bandsOf(free)));
     expect(ageRunningFree({ cut, roll, turn: 0 }, length, 1)).toBeCloseTo(1 + 8 - 5, 9);
   });
@@ -129,7 +138,7 @@ describe('uniform paces', () => {
 
 describe('chance', () => {
   test('one person: a wall laps as the closed form of its oldest edge says', () => {
-    const setup = setUp(plainWall(3, 10, 0.6, 0.5), { role: 'cut-all', strips: 10, turn: 0.5, ladder: 0 });
+    const setup = setUp(plainWall(3, 10, 0.6, 0.5), { role: 'cut-all', strips: 10, turn: 0.5, ladder: NO_LADDER });
     const age = Math.max(...bandsOf(setup));
     const open = new Float64Array(setup.cells.count).fill(age * 1.2);
     const { halo, chance } = simulate(setup, open, { people: sigmaOf(0.25), open: sigmaOf(0.2) }, 40_000, 3);
@@ -142,7 +151,7 @@ describe('chance', () => {
   test('two people: as a run written by itself says, with other numbers', () => {
     const [strips, lead] = [8, 2];
     const wall = plainWall(4, strips, 0.55, 0.5);
-    const setup = setUp(wall, { role: 'follow', strips: lead, turn: 0, ladder: 0 });
+    const setup = setUp(wall, { role: 'follow', strips: lead, turn: 0, ladder: NO_LADDER });
     const open = 3.2;
     const { halo } = simulate(
       setup,
