@@ -24,7 +24,7 @@ export function lowerBound(problem: Compiled, atMost: Minutes = HORIZON): Minute
   const groups = groupsOf(problem, crew, atMost);
   let [low, high] = [least, atMost];
   // each look takes longer the more tasks there are
-  const looks = problem.count < 120 ? 12 : 7;
+  const looks = problem.count < 120 ? 10 : 5;
   for (let i = 0; i < looks && high - low > 0.5; i++) {
     const finish = (low + high) / 2;
     if (isRefuted(problem, crew, relations, heads, groups, finish)) low = finish;

@@ -48,7 +48,7 @@ export interface SolveOptions {
 
 const NEAR = 1e-6;
 /** Placements that a search makes by itself: the same on every machine. */
-const PLACEMENTS = 60_000;
+const PLACEMENTS = 40_000;
 const stepsFor = (count: number): number => min(600, max(60, round(PLACEMENTS / (count + 1))));
 
 const isBetter = (a: Score, b: Score): boolean =>
@@ -117,7 +117,7 @@ export class Search<T extends Activity = Activity> {
     this.tried = { key: new Float64Array(chains), who: new Int8Array(problem.count).fill(-1) };
     this.history = new Float64Array(PRESS.length).fill(Infinity);
     this.tail = tailsOf(problem);
-    this.openings = min(OPENINGS, max(8, round(7000 / (problem.count + 1))));
+    this.openings = min(OPENINGS, max(8, round(4500 / (problem.count + 1))));
   }
 
   get steps(): number {
