@@ -49,7 +49,10 @@ export interface SolveOptions {
 const NEAR = 1e-6;
 /** Placements that a search makes by itself: the same on every machine. */
 const PLACEMENTS = 40_000;
-const stepsFor = (count: number): number => min(600, max(60, round(PLACEMENTS / (count + 1))));
+/** A small job has many more orders tried: it takes no time, and its days hang on few tasks. */
+const SMALL = { tasks: 60, steps: 3000 };
+const stepsFor = (count: number): number =>
+  count <= SMALL.tasks ? SMALL.steps : min(600, max(60, round(PLACEMENTS / (count + 1))));
 
 const isBetter = (a: Score, b: Score): boolean =>
   abs(a.late - b.late) > NEAR
@@ -141,11 +144,14 @@ export class Search<T extends Activity = Activity> {
       this.justify(key);
       if (this.random() < 0.5) who.fill(-1);
     } else {
-      if (n === this.openings || this.stale > PATIENCE) this.again();
-      key.set(this.now.key);
-      who.set(this.now.who);
-      for (let kicks = this.kicks; kicks >= 0; kicks--) this.change();
-      this.kicks = 0;
+      const afresh = (n === this.openings || this.stale > PATIENCE) && this.again();
+      if (afresh) this.open(n);
+      else {
+        key.set(this.now.key);
+        who.set(this.now.who);
+        for (let kicks = this.kicks; kicks >= 0; kicks--) this.change();
+        this.kicks = 0;
+      }
     }
     const again = !this.justified && this.random() < PRESS.justify;
     this.justified = false;
@@ -181,18 +187,21 @@ export class Search<T extends Activity = Activity> {
     this.elite.splice(at < 0 ? this.elite.length : at, 0, own);
     this.elite.length = min(this.elite.length, ELITE);
   }
-  /** Where a walk gets no further: on from another of the first orders, or from the best, shaken. */
-  private again(): void {
+  /** Where a walk gets no further: on from another of the first orders; from the best, shaken; or afresh. @returns whether afresh. */
+  private again(): boolean {
     const next = this.elite.shift();
     const from = next ?? this.best?.choice;
-    if (!from) return;
-    this.now.key.set(from.key);
-    this.now.who.set(from.who);
-    this.kicks = next ? 0 : 3 + this.any(12);
+    const afresh = !from || (!next && this.random() < 0.6);
+    if (from && !afresh) {
+      this.now.key.set(from.key);
+      this.now.who.set(from.who);
+      this.kicks = next ? 0 : 3 + this.any(12);
+    }
     this.nowCost = Infinity;
     this.runCost = Infinity;
     this.history.fill(Infinity);
     this.stale = 0;
+    return afresh;
   }
 
   /** The first orders: what was taken, then as a crew would take things up, going on where they are or to what is urgent. */

@@ -83,7 +83,8 @@ export function useReplays(job: Job) {
     queryKey: ['replays', job.id, key],
     queryFn: async ({ signal }) => {
       await quiet(signal);
-      return askAside((api) => api.replays(key, inputsOf(job, WHOLE)), signal);
+      // the worker that made the plan still knows it
+      return ask((api) => api.replays(key, inputsOf(job, WHOLE)), signal);
     },
     placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
@@ -107,6 +108,6 @@ export function useSearchOn(job: Job, round: number) {
     ...AS_LONG_AS_ASKED,
     enabled: round > 0,
     queryKey: ['better', job.id, key, round],
-    queryFn: ({ signal }) => askAside((api) => api.searchOn(key, inputsOf(job, WHOLE), round + 1), signal),
+    queryFn: ({ signal }) => ask((api) => api.searchOn(key, inputsOf(job, WHOLE), round + 1), signal),
   });
 }
