@@ -91,6 +91,8 @@ export class Board<T extends Activity = Activity> {
         left.delete(person);
         continue;
       }
+      // what comes after it may be theirs again
+      for (let other = 0; other < people; other++) left.add(other);
       const c = open[best] as number;
       open.splice(best, 1);
       const head = (chains[c] as Chain)[0] as number;

@@ -64,16 +64,11 @@ const isBetter = (a: Score, b: Score): boolean =>
         : a.travel < b.travel - NEAR;
 
 /** Weights of what a search walks on besides the finish, tried on the demo and on plain bedrooms. */
-export const PRESS = {
-  latest: 0.2,
-  all: 0.05,
-  idle: 0.08,
-  travel: 0.04,
-  length: 5,
-  open: 0.25,
-  justify: 1,
-  critical: 0.6,
-};
+const PRESS = { latest: 0.2, all: 0.05, idle: 0.08, travel: 0.04 };
+/** A plan may stand in for one that it is worse than, if it is no worse than so many steps ago. */
+const MEMORY = 5;
+/** Share of the changes that are made where the end is held up. */
+const HASTENED = 0.6;
 
 /** First orders at most. */
 const OPENINGS = 60;
@@ -105,7 +100,9 @@ export class Search<T extends Activity = Activity> {
   private readonly tail: Float64Array;
   /** Orders made afresh before the search walks on from them. */
   private readonly openings: number;
-  private bound_: Minutes | null = null;
+  private proved: Minutes = 0;
+  /** The finish for which the bound was last sought. */
+  private looked: Minutes = Infinity;
 
   constructor(
     private readonly problem: Compiled<T>,
@@ -118,7 +115,7 @@ export class Search<T extends Activity = Activity> {
     const chains = problem.chains.length;
     this.now = { key: new Float64Array(chains), who: new Int8Array(problem.count).fill(-1) };
     this.tried = { key: new Float64Array(chains), who: new Int8Array(problem.count).fill(-1) };
-    this.history = new Float64Array(PRESS.length).fill(Infinity);
+    this.history = new Float64Array(MEMORY).fill(Infinity);
     this.tail = tailsOf(problem);
     this.openings = min(OPENINGS, max(8, round(4500 / (problem.count + 1))));
   }
@@ -126,9 +123,14 @@ export class Search<T extends Activity = Activity> {
   get steps(): number {
     return this.taken;
   }
+  /** The more is known of the finish, the closer it is looked for. */
   get bound(): Minutes {
-    this.bound_ ??= lowerBound(this.problem, this.best?.score.finish ?? HORIZON);
-    return this.bound_;
+    const finish = this.best?.score.finish ?? HORIZON;
+    if (finish < this.looked - 1) {
+      this.proved = max(this.proved, lowerBound(this.problem, finish));
+      this.looked = finish;
+    }
+    return this.proved;
   }
   get isProven(): boolean {
     return this.best !== null && this.best.score.late < NEAR && this.best.score.finish <= this.bound + NEAR;
@@ -153,7 +155,7 @@ export class Search<T extends Activity = Activity> {
         this.kicks = 0;
       }
     }
-    const again = !this.justified && this.random() < PRESS.justify;
+    const again = !this.justified;
     this.justified = false;
     if (!this.board.place(this.tried)) return false;
     this.justified = again;
@@ -213,7 +215,8 @@ export class Search<T extends Activity = Activity> {
       who.set(wishesOf(this.problem, taken.who));
       return;
     }
-    const { tail, chains, tasks } = { ...this.problem, tail: this.tail };
+    const { tail } = this;
+    const { chains, tasks } = this.problem;
     const most = tail.reduce((longest, own) => max(longest, own), 1);
     const first = n === 0 || (taken && n === 1);
     const between = (least: number, largest: number): number =>
@@ -290,7 +293,7 @@ export class Search<T extends Activity = Activity> {
 
   /** One small change of the order: of what holds up the end, or of anything. */
   private change(): void {
-    if (this.random() < PRESS.critical && this.hasten()) return;
+    if (this.random() < HASTENED && this.hasten()) return;
     const { key, who } = this.tried;
     const { chains, chainOf, count, able, tasks } = this.problem;
     const kind = this.random();
@@ -448,7 +451,7 @@ export class Search<T extends Activity = Activity> {
       this.step();
       // what no first order fits is not found by changing one
       if (!this.best && i > 12) break;
-      if (i % 50 === 20 && this.isProven) break;
+      if (i % 400 === 20 && this.isProven) break;
     }
     return this;
   }
