@@ -4,7 +4,7 @@ import { readAny } from '../core/src/exchange/read.ts';
 import { lowerBound } from '../core/src/sequence/bound.ts';
 import { Calendar, type Span } from '../core/src/sequence/calendar.ts';
 import { compile, type Instance } from '../core/src/sequence/instance.ts';
-import { Search } from '../core/src/sequence/solve.ts';
+import { planOf } from '../core/src/sequence/solve.ts';
 import type { Job } from '../core/src/job/types.ts';
 import { basePlan } from '../core/src/whole/plan.ts';
 import { inWholeMinutes, type PlanJson } from './oracle.ts';
@@ -57,7 +57,7 @@ export function compared([name, sheet]: readonly [string, string]): Compared {
   };
   const problem = compile(instance);
   const start = performance.now();
-  const solution = problem && new Search(problem).run().solution();
+  const solution = problem && planOf(problem);
   const ms = performance.now() - start;
   if (!problem || !solution) throw new Error(`no plan of ${name}`);
   const worked = (t: number): number => problem.plain[0]?.worked(t) ?? 0;

@@ -13,7 +13,7 @@ import { lowerBound } from './bound.ts';
 import { calendarOf, dayOf, HORIZON, midnight, type Calendar, type Span } from './calendar.ts';
 import { compile } from './instance.ts';
 import { networkOf, type Network } from './network.ts';
-import { Search, type Placed, type Solution, type SolveOptions } from './solve.ts';
+import { solve, type Placed, type Solution, type SolveOptions } from './solve.ts';
 import type { Keep, Sequencing, Task } from './task.ts';
 import { tasksOf } from './tasks.ts';
 
@@ -63,10 +63,7 @@ const search = rememberLast(
   8,
   (network: Network, crew: Job['crew'], options: SolveOptions) =>
     JSON.stringify([network.tasks.map(bare), network.capacity, network.apart, network.travel, said(crew), options]),
-  (network, _crew, options) => {
-    const problem = compile(network);
-    return problem && new Search<Task>(problem, options).run().solution();
-  },
+  (network, _crew, options) => solve<Task>(network, options),
 );
 
 /** A plan of these very tasks: one that was found for tasks alike is read with these. */
