@@ -1,6 +1,6 @@
 import { networkFor, scheduleJob } from '../core/src/sequence/schedule.ts';
 import { compile } from '../core/src/sequence/instance.ts';
-import { Search } from '../core/src/sequence/solve.ts';
+import { Search } from '../core/src/sequence/search.ts';
 import { keepFor } from '../core/src/whole/keep.ts';
 import { wholeOf } from '../core/src/whole/whole.ts';
 import { BEDROOMS, compared } from './bedrooms.ts';

@@ -14,6 +14,27 @@ export interface Choice {
   readonly who: Int8Array;
 }
 
+/** A choice that says nothing yet. */
+export const choiceFor = ({ chains, count }: Compiled): Choice => ({
+  key: new Float64Array(chains.length),
+  who: new Int8Array(count).fill(-1),
+});
+
+/** How a crew takes up what may be done: what counts least comes next. */
+export interface Rule {
+  /** A minute of waiting and a minute of fetching, for ten minutes of the work that then lies there and `least` more. */
+  readonly wait: number;
+  readonly stay: number;
+  readonly least: Minutes;
+  /** What it counts besides, a figure a task: what much follows is urgent, the turn of its room, chance. */
+  readonly bias: Float64Array;
+  /** Of each task: whose it is; and what it counts to take up another's. */
+  readonly home: Int8Array;
+  readonly stranger: number;
+}
+/** Work that may begin so soon is there for whoever goes to it. */
+const SOON: Minutes = 30;
+
 /** So often a chain is moved later until all of it fits. */
 const MOVES = 200;
 const NEAR = 1e-7;
@@ -53,66 +74,119 @@ export class Board<T extends Activity = Activity> {
   }
 
   /**
-   * Places tasks as a crew would take them up: whoever is free first takes what costs least by `rule`, at the end of what they
+   * Places tasks as a crew would take them up: whoever is free first takes what counts least by the rule, at the end of what they
    * have. @returns false where some chain fits nowhere before the horizon.
    */
-  dispatch(rule: (task: number, person: number, idle: Minutes, fetch: Minutes, block: Minutes) => number): boolean {
-    const { chains, followers, people, able, tasks, plain } = this.problem;
+  dispatch({ wait, stay, least, stranger, bias, home }: Rule): boolean {
+    const { chains, followers, people, able, tasks, group, groups } = this.problem;
     this.clear();
+    /** Chains that may begin, and when what they wait for lets them. */
     const open: number[] = [];
-    for (let c = 0; c < chains.length; c++) if (this.waiting[c] === 0) open.push(c);
-    const { group, groups } = this.problem;
+    const ready: Minutes[] = [];
+    const opened = (c: number): void => {
+      open.push(c);
+      ready.push(this.readyAt((chains[c] as Chain)[0] as number));
+    };
+    for (let c = 0; c < chains.length; c++) if (this.waiting[c] === 0) opened(c);
     const block = new Float64Array(groups);
-    const left = new Set(Array.from({ length: people }, (_, person) => person));
+    const busy = new Uint8Array(people);
     while (open.length) {
-      const [person, free] = this.firstFree(left);
+      const [person, free] = this.firstFree(busy);
       if (person < 0) return false;
+      this.standAt(person, free);
       block.fill(0);
-      for (const c of open) {
-        const task = chains[c]?.[0] as number;
-        const g = group[task] as number;
-        if (this.readyAt(task) <= free + 30) block[g] = (block[g] as number) + (tasks[task] as T).work;
-      }
-      let [best, least] = [-1, NEVER];
       for (let at = 0; at < open.length; at++) {
-        const task = chains[open[at] as number]?.[0] as number;
+        const task = (chains[open[at] as number] as Chain)[0] as number;
+        const g = group[task] as number;
+        if ((ready[at] as number) <= free + SOON) block[g] = (block[g] as number) + (tasks[task] as T).work;
+      }
+      let [best, lowest] = [-1, NEVER];
+      for (let at = 0; at < open.length; at++) {
+        const task = (chains[open[at] as number] as Chain)[0] as number;
         if (!(able[task] as readonly number[]).includes(person)) continue;
-        const ready = max(this.readyAt(task), free);
-        const begins = this.onPerson(person, task, ready);
-        if (begins === NEVER) continue;
-        const fetch = this.fetching;
-        const calendar = plain[person] as Calendar;
-        const idle = max(0, calendar.worked(begins) - calendar.worked(free) - fetch);
-        const cost = rule(task, person, idle, fetch, block[group[task] as number] as number);
-        if (cost < least) [best, least] = [at, cost];
+        const share = 10 / (least + (block[group[task] as number] as number));
+        const away = home[task] === person ? 0 : stranger;
+        const fixed = (bias[task] as number) + away + share * stay * this.fetchTo(task);
+        // waiting only adds to it
+        if (fixed >= lowest) continue;
+        const idle = this.idleBefore(task, ready[at] as number);
+        const counts = fixed + share * wait * idle;
+        if (counts < lowest) [best, lowest] = [at, counts];
       }
       // what is left is for others
       if (best < 0) {
-        left.delete(person);
+        busy[person] = 1;
         continue;
       }
       // what comes after it may be theirs again
-      for (let other = 0; other < people; other++) left.add(other);
+      busy.fill(0);
       const c = open[best] as number;
-      open.splice(best, 1);
+      open[best] = open.at(-1) as number;
+      ready[best] = ready.at(-1) as number;
+      open.pop();
+      ready.pop();
       const head = (chains[c] as Chain)[0] as number;
       const wanted = (tasks[head] as T).people === 1 ? person : -1;
       if (!this.chainFrom(chains[c] as Chain, free, (task) => (task === head ? wanted : -1))) return false;
       for (const next of followers[c] as readonly number[]) {
         this.waiting[next] = (this.waiting[next] as number) - 1;
-        if (this.waiting[next] === 0) open.push(next);
+        if (this.waiting[next] === 0) opened(next);
       }
     }
     return true;
   }
-  private firstFree(people: ReadonlySet<number>): readonly [person: number, free: Minutes] {
+  private firstFree(busy: Uint8Array): readonly [person: number, free: Minutes] {
     let [first, free] = [-1, NEVER];
-    for (const person of people) {
+    for (let person = 0; person < busy.length; person++) {
+      if (busy[person]) continue;
       const last = this.agendas[person]?.at(-1);
       const t = this.problem.plain[person]?.next(last === undefined ? 0 : (this.end[last] as number)) ?? NEVER;
       if (t < free) [first, free] = [person, t];
     }
     return [first, free];
+  }
+
+  /** Who is asked what comes next, and where they are: the same for all that they might take up. */
+  private person = 0;
+  private row: Float64Array = new Float64Array(0);
+  private from: Minutes = 0;
+  private workedFree: Minutes = 0;
+  private readonly fetches: Minutes[] = [];
+  private readonly there: Minutes[] = [];
+  private standAt(person: number, free: Minutes): void {
+    const last = this.agendas[person]?.at(-1) ?? -1;
+    this.person = person;
+    this.row = this.problem.travel[last < 0 ? 0 : (this.problem.kind[last] as number) + 1] as Float64Array;
+    this.from = last < 0 ? 0 : (this.end[last] as number);
+    this.workedFree = (this.problem.plain[person] as Calendar).worked(free);
+    this.fetches.length = 0;
+    this.there.length = 0;
+  }
+  private fetchTo(task: number): Minutes {
+    return this.row[this.problem.kind[task] as number] as number;
+  }
+  /** When they are there with all that was fetched: of few kinds, so each is found once. */
+  private arrives(fetch: Minutes): Minutes {
+    if (fetch === 0) return this.from;
+    const known = this.fetches.indexOf(fetch);
+    if (known >= 0) return this.there[known] as Minutes;
+    const t = (this.problem.plain[this.person] as Calendar).later(this.from, fetch);
+    this.fetches.push(fetch);
+    this.there.push(t);
+    return t;
+  }
+  /** Minutes paid and not worked before a task. */
+  private idleBefore(task: number, ready: Minutes): Minutes {
+    const { calendars, plain, tasks } = this.problem;
+    const { work, interruptible } = tasks[task] as T;
+    const fetch = this.fetchTo(task);
+    const begins = (calendars[task]?.[this.person] as Calendar).start(
+      max(ready, this.arrives(fetch)),
+      work,
+      interruptible,
+    );
+    if (begins === NEVER) return NEVER;
+    return max(0, (plain[this.person] as Calendar).worked(begins) - this.workedFree - fetch);
   }
 
   /** @returns false where some chain fits nowhere before the horizon. */

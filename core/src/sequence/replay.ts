@@ -3,7 +3,7 @@ import { normals, seeded } from '../units/random.ts';
 import type { Minutes } from '../units/si.ts';
 import { NEVER, type Calendar } from './calendar.ts';
 import { compile, type Instance } from './instance.ts';
-import type { Placed } from './solve.ts';
+import type { Placed } from './placed.ts';
 import type { Task } from './task.ts';
 
 /** How much people's minutes and drying vary: standard deviations of the logarithms of their factors. */

@@ -13,7 +13,9 @@ import { lowerBound } from './bound.ts';
 import { calendarOf, dayOf, HORIZON, midnight, type Calendar, type Span } from './calendar.ts';
 import { compile } from './instance.ts';
 import { networkOf, type Network } from './network.ts';
-import { solve, type Placed, type Solution, type SolveOptions } from './solve.ts';
+import type { Placed } from './placed.ts';
+import type { Solution } from './search.ts';
+import { solve, type SolveOptions } from './solve.ts';
 import type { Keep, Sequencing, Task } from './task.ts';
 import { tasksOf } from './tasks.ts';
 
