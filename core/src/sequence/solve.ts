@@ -13,7 +13,7 @@ export interface SolveOptions {
 }
 
 /** Placements that a search makes by itself: the same on every machine. */
-const PLACEMENTS = 60_000;
+const PLACEMENTS = 40_000;
 /** A small job is searched several times over, each with other chances: it takes no time, and its days hang on few tasks. */
 const SMALL = { tasks: 60, searches: 5, steps: 600 };
 const stepsFor = (count: number): number => min(SMALL.steps, max(60, round(PLACEMENTS / (count + 1))));
