@@ -3,8 +3,10 @@ import type { TaskKind } from '../job/vocabulary.ts';
 import type { Word } from '../units/word.ts';
 import type { Name } from '../words/names.ts';
 import type { RuleId } from '../words/reasons.ts';
+import { groupBy } from '../units/group.ts';
 import { paintOf } from '../work/goes.ts';
 import { paintWord } from '../words/systems.ts';
+import { criticalChain, heldIn, type Held } from './held.ts';
 import type { JobSchedule } from './schedule.ts';
 import type { Task } from './task.ts';
 
@@ -27,8 +29,12 @@ export interface TaskView {
   readonly drying: number;
   /** Ids of the operations done in it. */
   readonly operations: readonly string[];
-  /** What it waits for: the rule, and the longest time that it asks for. */
-  readonly waits: readonly { readonly because: RuleId; readonly least: number }[];
+  /** What it waits for: each rule with the longest time that it asks for, and the last of the tasks it speaks of. */
+  readonly waits: readonly { readonly because: RuleId; readonly least: number; readonly task: string }[];
+  /** What of all that kept it from beginning sooner; null: nothing but hours or a pin. */
+  readonly held: Held | null;
+  /** It waited for the hours of the day, too. */
+  readonly overHours: boolean;
   /** Of a last coat that is cut and rolled by stretches: how many; 0: it is not. */
   readonly stretches: number;
 }
@@ -37,16 +43,23 @@ export type ScheduleView = Pick<
   'finish' | 'bound' | 'gap' | 'late' | 'workingTime' | 'personDays' | 'problems'
 > & {
   readonly tasks: readonly TaskView[];
+  /** Ids of the tasks that one after the other hold up the end. */
+  readonly chain: readonly string[];
 };
 
-/** Each rule once, with the longest of its times. */
-function waitsOf({ after }: Task): TaskView['waits'] {
-  const longest = new Map<RuleId, number>();
-  for (const { because, minLag } of after) longest.set(because, Math.max(longest.get(because) ?? 0, minLag));
-  return [...longest].map(([because, least]) => ({ because, least }));
+/** Each rule once, with the longest of its times, and the last of its tasks to be over. */
+function waitsOf({ after }: Task, ends: ReadonlyMap<string, number>): TaskView['waits'] {
+  const byRule = groupBy(after, ({ because }) => because);
+  return [...byRule].map(([because, own]) => ({
+    because,
+    least: Math.max(...own.map((lag) => lag.minLag)),
+    task: own.reduce((late, lag) => ((ends.get(lag.task) ?? 0) > (ends.get(late.task) ?? 0) ? lag : late)).task,
+  }));
 }
 
 export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeoff[]): ScheduleView {
+  const held = heldIn(schedule.network, schedule.placed);
+  const ends = new Map(schedule.placed.map((p) => [p.task.id, p.pieces.at(-1)?.[1] ?? 0]));
   const { placed, finish, bound, gap, late, workingTime, personDays, problems } = schedule;
   const names = new Map(takeoffs.flatMap((t) => t.surfaces.map((s) => [s.id, s.name] as const)));
   const rooms = new Map(takeoffs.map((t) => [t.room.id, t.room.name]));
@@ -68,9 +81,12 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
       who,
       drying: task.drying,
       operations: task.operations.map((op) => op.id),
-      waits: waitsOf(task),
+      waits: waitsOf(task, ends),
+      held: held.get(task.id)?.held ?? null,
+      overHours: held.get(task.id)?.overHours ?? false,
       stretches: task.kept?.role === 'stretches' ? task.kept.stretches.length : 0,
     };
   });
-  return { tasks, finish, bound, gap, late, workingTime, personDays, problems };
+  const chain = criticalChain(placed, held);
+  return { tasks, chain, finish, bound, gap, late, workingTime, personDays, problems };
 }
