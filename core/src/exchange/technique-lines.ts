@@ -43,6 +43,7 @@ const SCHOOLS = {
   firstCoats: v.FIRST_COATS,
   doors: v.DOOR_SCHOOLS,
   roles: v.WET_SCHOOLS,
+  division: v.DIVISIONS,
   openings: v.OPENING_SCHOOLS,
   walls: v.WALL_SCHOOLS,
   prep: v.PREP_SCHOOLS,

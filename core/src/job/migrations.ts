@@ -238,11 +238,14 @@ function toVersion9(job: Json): Json {
   return { ...next, practice, air, version: 9 };
 }
 
-/** 10: who keeps a wet edge; people's own hours and days; weekends, zone, quiet hours; pins, rooms wanted back, a plan taken. */
+/** 10: who keeps a wet edge, and how the work is divided; what a quote counts on; people's own hours and days; weekends, zone, quiet hours; pins, rooms wanted back, a plan taken. */
 function toVersion10(job: Json): Json {
   const region = isRecord(job['region']) ? job['region'] : {};
   const country = COUNTRY_ROWS[region['country'] as Country] as (typeof COUNTRY_ROWS)[Country] | undefined;
-  const practice = isRecord(job['practice']) ? { ...job['practice'], roles: 'as-needed' } : job['practice'];
+  const practice = isRecord(job['practice'])
+    ? { ...job['practice'], roles: 'as-needed', division: 'free' }
+    : job['practice'];
+  const pricing = isRecord(job['pricing']) ? { ...job['pricing'], promised: 'plan' } : job['pricing'];
   const own = { hours: null, from: null, until: null, away: [], skills: null };
   const crew = isRecord(job['crew'])
     ? {
@@ -260,7 +263,7 @@ function toVersion10(job: Json): Json {
     : job['crew'];
   const settings = isRecord(job['settings']) ? { ...job['settings'] } : job['settings'];
   if (isRecord(settings)) Reflect.deleteProperty(settings, 'cut.wet');
-  return { ...job, settings, practice, crew, pins: {}, wanted: {}, taken: null, version: 10 };
+  return { ...job, settings, practice, pricing, crew, pins: {}, wanted: {}, taken: null, version: 10 };
 }
 
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */

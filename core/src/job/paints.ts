@@ -24,6 +24,7 @@ import type {
   Spread,
   LayOff,
   FirstCoats,
+  Division,
   DoorSchool,
   TintBase,
   TrimOrder,
@@ -159,6 +160,7 @@ export interface Practice {
   readonly firstCoats: FirstCoats;
   readonly doors: DoorSchool;
   readonly roles: WetSchool;
+  readonly division: Division;
   readonly walls: WallSchool;
   readonly prep: PrepSchool;
   readonly coats: Exclude<CoatStyle, 'one-heavy'>;

@@ -1,6 +1,6 @@
 import type { Id, SurfaceId } from './table.ts';
 import type { FinishChoice } from './paints.ts';
-import type { Billing, Sheen, Taxed } from './vocabulary.ts';
+import type { Billing, Promised, Sheen, Taxed } from './vocabulary.ts';
 import type { Litres } from '../units/si.ts';
 
 /** Paint that is there already. */
@@ -34,6 +34,7 @@ export interface Pricing {
   readonly taxName: string;
   readonly taxed: Taxed;
   readonly billed: Billing;
+  readonly promised: Promised;
   readonly client: string;
   /** Days the quote holds. */
   readonly valid: number;

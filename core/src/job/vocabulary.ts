@@ -397,6 +397,7 @@ export const LABOUR_GROUPS = [
   'clear',
   'travel',
   'daily',
+  'spare',
 ] as const;
 export type LabourGroup = (typeof LABOUR_GROUPS)[number];
 
@@ -517,12 +518,18 @@ export type PieceFace = (typeof PIECE_FACES)[number];
 export const CHANGES = ['shorter', 'conditioner', 'second', 'wider', 'hour', 'shut'] as const;
 export type Change = (typeof CHANGES)[number];
 
-/** Who does what on a wall: one person by stretches; everything cut and then rolled; one cuts and one follows; two from the middle outwards. */
 /** Who keeps the wet edge of a last coat: alone where one person can, always alone, always two; or cut all of it and roll it later. */
 export const WET_SCHOOLS = ['as-needed', 'alone', 'pair', 'cut-all'] as const;
 export type WetSchool = (typeof WET_SCHOOLS)[number];
+/** How the people of a crew divide the work: whoever is free; by surface; one masks and one laps; three, one after the other. */
+export const DIVISIONS = ['free', 'ceilings-walls', 'mask-lap', 'seal-cut-roll'] as const;
+export type Division = (typeof DIVISIONS)[number];
+/** What a quote counts on: the plan as it is, or what eight in ten plays of it keep. */
+export const PROMISES = ['plan', 'p80'] as const;
+export type Promised = (typeof PROMISES)[number];
 /** What somebody does on a job. */
 export const SKILLS = ['prepare', 'cut', 'roll', 'brush', 'mask'] as const;
 export type Skill = (typeof SKILLS)[number];
+/** Who does what on a wall: one person by stretches; everything cut and then rolled; one cuts and one follows; two from the middle outwards. */
 export const ROLES = ['stretches', 'cut-all', 'follow', 'two'] as const;
 export type Role = (typeof ROLES)[number];

@@ -28,14 +28,15 @@ export interface Labour {
 export function priceLabour(
   job: Pick<Job, 'crew' | 'settings' | 'pricing'>,
   operations: readonly Operation[],
-  { days, byPerson, travel }: WorkDays,
+  { days, byPerson, travel, spare }: WorkDays,
 ): Labour {
   const worked = operations.reduce((sum, op) => sum + op.minutes.value, 0);
   const aDay = daily(job);
   const allDays = byPerson.reduce((sum, own) => sum + own, 0) * aDay;
   const hourly = hourlyOf(job);
   const done = groupBy(operations, (op) => ruleOf(op.kind).group);
-  const other: Readonly<Partial<Record<LabourGroup, Minutes>>> = { daily: allDays, travel };
+  const more = spare * (worked + travel + allDays);
+  const other: Readonly<Partial<Record<LabourGroup, Minutes>>> = { daily: allDays, travel, spare: more };
   const byKind = LABOUR_GROUPS.map((kind) => ({
     kind,
     minutes: (done.get(kind) ?? []).reduce((sum, op) => sum + op.minutes.value, other[kind] ?? 0),
@@ -51,10 +52,15 @@ export function priceLabour(
       : job.crew.people.map((person, i): LabourLine => ({
           kind: 'person',
           person: person.id,
-          minutes: (worked + travel) / job.crew.people.length + (byPerson[i] ?? 0) * aDay,
-          cost: (byPerson[i] ?? 0) * person.day,
+          minutes: (worked + travel + more) / job.crew.people.length + (byPerson[i] ?? 0) * aDay,
+          cost: Math.round((byPerson[i] ?? 0) * person.day * (1 + spare)),
         }));
-  return { lines, minutes: worked + travel + allDays, days, cost: lines.reduce((sum, line) => sum + line.cost, 0) };
+  return {
+    lines,
+    minutes: worked + travel + allDays + more,
+    days,
+    cost: lines.reduce((sum, line) => sum + line.cost, 0),
+  };
 }
 
 export const PRICE_LINES = ['paint', 'materials', 'labour', 'overhead', 'margin', 'tax'] as const;

@@ -1,5 +1,5 @@
 import type { Job } from '../job/types.ts';
-import type { Skill, TaskKind } from '../job/vocabulary.ts';
+import { familyOf, type Division, type Skill, type TaskKind } from '../job/vocabulary.ts';
 import { paintOn } from '../lines/finishes.ts';
 import { reachOf } from '../paces/reach.ts';
 import { ruleOf } from '../paces/rules.ts';
@@ -63,12 +63,42 @@ export function needsOf(
   };
 }
 
-/** Those who were pinned, else all who can; where nobody can, anybody must. */
-function whoFor({ crew, pins }: Needing, { id, kind }: Go): readonly number[] | null {
+const ROLLED: readonly TaskKind[] = ['prime-roll', 'roll', 'unmask'];
+const EDGED: readonly TaskKind[] = ['prime-cut', 'lap', 'cut'];
+/** Whose part of a divided work it is, index into the crew; null: whoever is free. [common practice, no source] */
+const PARTS: Readonly<Record<Division, { readonly people: number; readonly of: (go: Go) => number | null }>> = {
+  free: { people: 1, of: () => null },
+  'ceilings-walls': {
+    people: 2,
+    of: ({ specified, kind }) => {
+      const family = specified && kind !== 'mask' && kind !== 'unmask' ? familyOf(specified.surface.kind) : 'trim';
+      return family === 'trim' ? null : family === 'ceiling' ? 0 : 1;
+    },
+  },
+  'mask-lap': {
+    people: 2,
+    of: ({ kind }) => (kind === 'mask' || kind === 'card' ? 0 : EDGED.includes(kind) ? 1 : null),
+  },
+  'seal-cut-roll': {
+    people: 3,
+    of: ({ kind }) =>
+      kind === 'mask' || kind === 'card' ? 0 : EDGED.includes(kind) ? 1 : ROLLED.includes(kind) ? 2 : null,
+  },
+};
+/** Is the work divided so, that there are people enough for it? */
+export const isDivided = ({ practice, crew }: Pick<Job, 'practice' | 'crew'>): boolean =>
+  practice.division !== 'free' && crew.people.length >= PARTS[practice.division].people;
+
+/** Those who were pinned, else whose part it is, else all who can; where nobody can, anybody must. */
+function whoFor(job: Needing, go: Go): readonly number[] | null {
+  const { crew, pins, practice } = job;
+  const { id, kind } = go;
   const of = (able: (n: number) => boolean): number[] => crew.people.flatMap((_, n) => (able(n) ? [n] : []));
   const pinned = of((n) => pins[id]?.who?.includes(crew.people[n]?.id ?? '') ?? false);
   if (pinned.length) return pinned;
   const able = of((n) => SKILLS[kind].every((skill) => crew.people[n]?.skills?.includes(skill) ?? true));
+  const part = isDivided(job) ? PARTS[practice.division].of(go) : null;
+  if (part !== null && able.includes(part)) return [part];
   return able.length && able.length < crew.people.length ? able : null;
 }
 

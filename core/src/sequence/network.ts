@@ -82,6 +82,8 @@ const isAtLine = ({ kind, coat, specified }: Operation): boolean =>
   (kind === 'lap' ||
     (kind === 'cut' && coat === cutCoatsOf(specified)) ||
     (kind === 'trim-edge' && coat === effective(specified.system.coats)));
+const linesAt = ({ operations }: Task): string[] =>
+  operations.flatMap((op) => (op.line !== null && isAtLine(op) ? [op.line] : []));
 const DUSTY: ReadonlySet<OperationKind> = new Set<OperationKind>(['rub', 'sand']);
 
 /**
@@ -94,15 +96,16 @@ function apartIn(
   tasks: readonly Task[],
 ): ApartTask[] {
   const comesBefore = orderIn(tasks);
-  const beside = new Set(takeoff.meetings.flatMap(({ a, b }) => [`${a} ${b}`, `${b} ${a}`]));
   const wet = (task: Task): Minutes => Math.max(driesAfter(job, task.go).touch, 0);
   const open = (a: Task, b: Task): boolean => !comesBefore(a, b) && !comesBefore(b, a);
   const edges = tasks.filter((task) => task.operations.some(isAtLine));
   const finish = (task: Task): string => (task.go.specified ? finishOf(task.go.specified) : '');
+  const lines = new Map(edges.map((task) => [task.id, new Set(linesAt(task))]));
   const toCut = setting(job, 'mask.dry');
   const against = edges.flatMap((a, i) =>
     edges.slice(i + 1).flatMap((b): ApartTask[] => {
-      const touch = beside.has(`${a.surface} ${b.surface}`) && finish(a) !== finish(b);
+      // edges that only end in the same corner do not touch
+      const touch = finish(a) !== finish(b) && linesAt(a).some((line) => lines.get(b.id)?.has(line));
       if (!touch || !open(a, b)) return [];
       return [{ a: a.id, b: b.id, aFirst: toCut, bFirst: toCut, because: 'lag.wet-edge' }];
     }),

@@ -251,6 +251,7 @@ export function daysOf(
     days: new Set(personDays.map((p) => p.day)).size,
     byPerson: job.crew.people.map((_, i) => personDays.filter((p) => p.person === i).length),
     travel,
+    spare: 0,
     planned: true,
   };
 }

@@ -41,11 +41,11 @@ function driestHour(ask: PlayAsk, hours: Crew['hours']): Minutes | null {
 
 /**
  * The coat alone by stretches where that keeps it wet and one person has the time, else one behind the other, or two from the
- * middle; null: it is not rolled in strips. `longest`: the longest working stretch.
+ * middle; null: it is not rolled in strips. `apart`: who cuts never rolls; `longest`: the longest working stretch.
  */
 export function keepOf(
   ask: PlayAsk,
-  { hours, people }: { readonly hours: Crew['hours']; readonly people: number },
+  { hours, people, apart }: { readonly hours: Crew['hours']; readonly people: number; readonly apart: boolean },
   longest: Minutes,
 ): Kept | null {
   // more than two have hours for without a stop
@@ -58,11 +58,12 @@ export function keepOf(
   const alone = kept('stretches');
   const fits = ({ spans }: Kept): boolean => spans.every(([from, to]) => to - from <= longest);
   const { roles } = ask.job.practice;
-  if (people < 2 || roles === 'alone' || (roles === 'as-needed' && alone.wet && fits(alone))) return alone;
+  const isPair = roles === 'pair' || (apart && roles === 'as-needed');
+  if (people < 2 || roles === 'alone' || (!isPair && roles === 'as-needed' && alone.wet && fits(alone))) return alone;
   const paired = kept('follow');
   if (!fits(paired)) return kept('two');
   const isBetter = paired.age / paired.open < alone.age / alone.open;
-  return roles === 'pair' || !fits(alone) || isBetter ? paired : alone;
+  return isPair || !fits(alone) || isBetter ? paired : alone;
 }
 
 function keptBy(role: Kept['role'], { setup, open, worst }: TriedPlan, share: number): Kept {

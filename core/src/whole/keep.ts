@@ -1,3 +1,4 @@
+import { isDivided } from '../sequence/needs.ts';
 import type { Keep } from '../sequence/task.ts';
 import type { PlayAsk } from '../plays/ground.ts';
 import { coatsOf } from '../plays/plays.ts';
@@ -19,7 +20,10 @@ const kept = rememberLast(
     const { settings, practice, crew, air } = job;
     return [...[specified, made, takeoff, settings, practice, crew, air].map(numberOf), litres, longest].join();
   },
-  (ask, _room, { crew }, longest): Kept | null => keepOf(ask, { hours: crew.hours, people: together(crew) }, longest),
+  (ask, _room, { crew, practice }, longest): Kept | null => {
+    const apart = practice.division === 'seal-cut-roll' && isDivided({ crew, practice });
+    return keepOf(ask, { hours: crew.hours, people: together(crew), apart }, longest);
+  },
 );
 
 /** Two where one can cut while another rolls behind. */

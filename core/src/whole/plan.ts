@@ -5,7 +5,7 @@ import { setting } from '../job/defaults.ts';
 import { replay, type Replays } from '../sequence/replay.ts';
 import { daysOf, scheduleJob, takenFrom, type JobSchedule } from '../sequence/schedule.ts';
 import { sigmaOf } from '../wetEdge/uniform.ts';
-import type { Money } from '../units/si.ts';
+import type { Minutes, Money } from '../units/si.ts';
 import type { WorkDays } from '../work/days.ts';
 import { PLANNED, WHOLE, type Planned, type WholeInput } from './inputs.ts';
 import { keepFor } from './keep.ts';
@@ -74,8 +74,18 @@ export function orderOf(job: WholeInput, days: WorkDays): JobOrder {
   };
 }
 
-/** The days of the base plan; where no plan fits, as many as the minutes fill. */
-export const baseDays = (job: Planned): WorkDays => daysOf(job, basePlan(job));
+/** The days of the base plan; where no plan fits, as many as the minutes fill. A quote may count on what eight in ten plays keep. */
+export const baseDays = (job: Planned & Pick<WholeInput, 'pricing'>): WorkDays => ({
+  ...daysOf(job, basePlan(job)),
+  spare: job.pricing.promised === 'p80' ? spareOf(job) : 0,
+});
+function spareOf(job: Planned): number {
+  const { network, finish } = basePlan(job);
+  const worked = (t: Minutes): Minutes =>
+    (network.calendars['plain'] ?? []).reduce((sum, calendar) => sum + calendar.worked(t), 0);
+  const planned = worked(finish);
+  return planned > 0 ? Math.max(0, worked(replays(job).p80) / planned - 1) : 0;
+}
 
 /** What to buy and what it costs by the base plan. */
 export const baseOrder = stage(WHOLE, (job): JobOrder => orderOf(job, baseDays(job)));

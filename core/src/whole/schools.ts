@@ -42,6 +42,7 @@ export const SCHOOLS: readonly School[] = [
   ...of('layOff', ['up-and-back', 'down']),
   ...of('doors', ['rolled', 'pieces']),
   ...of('roles', ['as-needed', 'alone', 'pair', 'cut-all']),
+  ...of('division', ['free', 'ceilings-walls', 'mask-lap', 'seal-cut-roll']),
 ];
 
 /** What the job costs under a school: all of it is worked out, its base plan with it. */

@@ -5,6 +5,7 @@ import type {
   Bristle,
   BrushShape,
   CoatStyle,
+  Division,
   Condition,
   ExistingCoat,
   Fabric,
@@ -198,6 +199,12 @@ export const WET_SCHOOL: Words<WetSchool> = {
   alone: 'always alone, stretch by stretch',
   pair: 'always two: one cuts, one follows',
   'cut-all': 'all of it cut, and rolled later',
+};
+export const DIVISION: Words<Division> = {
+  free: 'whoever is free takes what comes next',
+  'ceilings-walls': 'one on ceilings, one on walls',
+  'mask-lap': 'one masks while another laps and cuts',
+  'seal-cut-roll': 'three: one seals the tape, one cuts, one rolls and pulls it',
 };
 export const SKILL: Words<Skill> = {
   prepare: 'prepare',

@@ -73,4 +73,5 @@ export const LABOUR: Words<LabourGroup> = {
   clear: 'Plates on, uncovering and clearing',
   travel: 'Fetching and stirring, room by room',
   daily: 'Setting up and cleaning up, every day',
+  spare: 'To spare, so that eight jobs in ten keep to it',
 };

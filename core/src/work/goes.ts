@@ -33,10 +33,11 @@ const SHARED: Minutes = 15;
 
 /** Goes of one room, in the order of its operations; the crew shares the long ones. */
 export function goesOf(job: Pick<Job, 'crew' | 'practice'>, operations: readonly Operation[]): Go[] {
+  const taped = new Set(operations.flatMap(({ kind, line }) => (kind === 'mask' && line !== null ? [line] : [])));
   const goes = new Map<string, { readonly kind: TaskKind; readonly coat: number; readonly operations: Operation[] }>();
   let rubbed: Operation[] = [];
   for (const op of operations) {
-    const place = placeOf(job, op);
+    const place = placeOf(job, op, taped);
     // what is rubbed down is painted next, in one go
     if (!place) {
       rubbed.push(op);
@@ -53,12 +54,16 @@ export function goesOf(job: Pick<Job, 'crew' | 'practice'>, operations: readonly
 }
 
 /** The go that an operation is done in; null: in that of the next one. */
-function placeOf({ practice }: Pick<Job, 'practice'>, op: Operation): Pick<Go, 'kind' | 'coat'> | null {
+function placeOf(
+  { practice }: Pick<Job, 'practice'>,
+  op: Operation,
+  taped: ReadonlySet<string>,
+): Pick<Go, 'kind' | 'coat'> | null {
   const kind = ruleOf(op.kind).task;
   if (kind === 'unmask' && practice.pull === 'wet' && op.specified) return wetGo(op.specified, op.coat);
   if (kind === null) return null;
-  // laps go on with the cut, but for the last ones of schools that lay them first of all
-  const isEarly = practice.accent === 'laps-out' || practice.trimOrder === 'one-day';
+  // laps go on with the cut, but for the last ones of schools that lay them first of all: all in a day, those that get tape
+  const isEarly = practice.trimOrder === 'one-day' ? taped.has(op.line ?? '') : practice.accent === 'laps-out';
   if (kind === 'lap' && op.specified && (!isEarly || op.coat < cutCoatsOf(op.specified)))
     return { kind: 'cut', coat: op.coat };
   // scraping goes with the first visit of filling, fittings are masked before the first coat

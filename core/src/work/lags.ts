@@ -5,6 +5,7 @@ import type { Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
 import { familyOf, type OperationKind, type TaskKind } from '../job/vocabulary.ts';
 import { effective } from '../specify/reasons.ts';
+import { labOf } from '../specify/colour.ts';
 import { cutCoatsOf } from '../specify/specify.ts';
 import { finishOf } from '../lines/finishes.ts';
 import { ruleOf, type Lags } from '../paces/rules.ts';
@@ -54,9 +55,11 @@ const atOnce = (): Minutes => 0;
 /** Another step of the room, or a coat of a surface that the step was done to. */
 const onIt = (from: Go, to: Go): boolean =>
   to.specified === null || from.operations.some((op) => op.surface === to.surface);
-/** A joint is the trim's and the wall's; a ceiling is beside one only where a crown is. */
+/** A joint is the trim's and the wall's; a ceiling is beside one only where a crown is, and no lap in a corner is. */
 const besideJoints = (from: Go, to: Go): boolean =>
-  to.specified?.surface.kind !== 'ceiling' || from.operations.some((op) => op.specified?.surface.kind === 'crown');
+  to.kind === 'lap' && to.specified && familyOf(to.specified.surface.kind) === 'wall'
+    ? false
+    : to.specified?.surface.kind !== 'ceiling' || from.operations.some((op) => op.specified?.surface.kind === 'crown');
 
 const FIRST_COATS: readonly TaskKind[] = ['prime-cut', 'prime-roll', 'prime-brush', 'lap', 'cut', 'roll', 'brush'];
 /** In the order in which a room is prepared. */
@@ -84,13 +87,14 @@ type Where =
   | { readonly of: Path['kind'] | 'any'; readonly at: 'start' | 'first' | 'firstEnd' | 'end' };
 interface PathRow {
   readonly rule: RuleId;
-  readonly when?: (job: Waiting) => boolean;
+  readonly when?: (job: Waiting, paths: readonly Path[]) => boolean;
   readonly from: Where;
   readonly to: Where;
   readonly lag: (from: Go, job: Waiting, to: Go) => Minutes;
 }
 const trimFirst = (job: Waiting): boolean => job.practice.trimOrder === 'trim-first';
 const trimLast = (job: Waiting): boolean => !trimFirst(job);
+const isOneDay = (job: Waiting): boolean => job.practice.trimOrder === 'one-day';
 const touch = (from: Go, job: Waiting): Minutes => driesAfter(job, from).touch;
 const dryTrim = (_: Go, job: Waiting): Minutes => setting(job, 'mask.dry');
 /** From the first coat on: top down, by the school of trim, looked at when dry; pieces hold up nothing. */
@@ -111,7 +115,14 @@ const PAINTED: readonly PathRow[] = [
     to: { of: 'trim', at: 'first' },
     lag: touch,
   },
-  { rule: 'lag.dry-to-mask', when: trimLast, from: { of: 'wall', at: 'end' }, to: { tasks: 'card' }, lag: touch },
+  {
+    rule: 'lag.dry-to-mask',
+    // card shields the floor from the trim's paint; where none is painted it lies there from the beginning
+    when: (job, paths) => trimLast(job) && paths.some((path) => path.kind === 'trim'),
+    from: { of: 'wall', at: 'end' },
+    to: { tasks: 'card' },
+    lag: touch,
+  },
   { rule: 'lag.masked', from: { tasks: 'card' }, to: { of: 'trim', at: 'first' }, lag: atOnce },
   {
     rule: 'lag.look',
@@ -126,15 +137,17 @@ const PAINTED: readonly PathRow[] = [
 
 /** All lags of the goes of one room. How a cut of a last coat is rolled while it is wet is Sequence's. */
 export function lagsOf(job: Waiting, goes: readonly Go[]): Lag[] {
-  const paths = pathsOf(goes);
+  // all in a day, laps that get tape are laid before anything else: they are no part of their surface's coats
+  const early = isOneDay(job) ? goes.filter((go) => go.kind === 'lap') : [];
+  const paths = pathsOf(goes.filter((go) => !early.includes(go)));
   const at = (where: Where): readonly Go[] =>
     'tasks' in where
       ? goes.filter((go) => go.kind === where.tasks)
       : paths.filter((path) => where.of === 'any' || path.kind === where.of).map((path) => path[where.at]);
-  const rows = PAINTED.filter((row) => row.when?.(job) ?? true);
+  const rows = PAINTED.filter((row) => row.when?.(job, paths) ?? true);
   const turned = turnedBy(goes);
   return [
-    ...beforeCoats(job, goes, paths),
+    ...beforeCoats(job, goes, [...early, ...paths.map((path) => path.start)]),
     ...paths.flatMap((path) => betweenCoats(job, path)),
     ...rows.flatMap((row) =>
       at(row.from).flatMap((from) =>
@@ -142,6 +155,7 @@ export function lagsOf(job: Waiting, goes: readonly Go[]): Lag[] {
       ),
     ),
     ...alongLines(job, goes, paths),
+    ...(isOneDay(job) ? allInADay(early, paths) : []),
   ];
 }
 
@@ -187,11 +201,11 @@ function pathsOf(goes: readonly Go[]): Path[] {
 const isCoat = ({ specified, kind }: Go): boolean => specified !== null && kind !== 'mask' && kind !== 'unmask';
 
 /** Each step waits for those before it that no step in between waits for long enough. */
-function beforeCoats(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
+function beforeCoats(job: Waiting, goes: readonly Go[], firsts: readonly Go[]): Lag[] {
   const steps = goes
     .filter((go) => PREPARING.includes(go.kind))
     .sort((a, b) => PREPARING.indexOf(a.kind) - PREPARING.indexOf(b.kind) || a.coat - b.coat);
-  const targets = [...steps, ...goes.filter((go) => go.kind === 'mask'), ...paths.map((path) => path.start)];
+  const targets = [...steps, ...goes.filter((go) => go.kind === 'mask'), ...firsts];
   const comesBefore = (a: Go, b: Go) => a.kind !== b.kind || a.coat < b.coat;
   const rowOf = (from: Go, to: Go) =>
     comesBefore(from, to)
@@ -233,6 +247,18 @@ function betweenCoats(job: Waiting, { goes, end }: Path): Lag[] {
       );
     return lag(from, to, to === end && from.kind !== 'roll' ? 'lag.wet-cut' : 'lag.cut-first');
   });
+}
+
+/** All in a day: taped laps first thing, and of the walls those with the deepest colour, for they dry slowly. */
+function allInADay(early: readonly Go[], paths: readonly Path[]): Lag[] {
+  const walls = paths.filter((path) => path.kind === 'wall');
+  const lightness = ({ start }: Path): number => (start.specified ? labOf(start.specified.colour.hex).l : 100);
+  const deepest = Math.min(...walls.map(lightness));
+  const [deep, others] = [walls.filter((w) => lightness(w) === deepest), walls.filter((w) => lightness(w) > deepest)];
+  return [
+    ...early.flatMap((lap) => paths.map((path) => lag(lap, path.start, 'lag.first-thing'))),
+    ...deep.flatMap((one) => others.map((other) => lag(one.first, other.first, 'lag.deep-first'))),
+  ];
 }
 
 /** Where some line is made the other way round, its finish does not wait for the one that waits for it. */
@@ -290,7 +316,8 @@ function alongLines(job: Waiting, goes: readonly Go[], paths: readonly Path[]): 
       const own = cuts.get(`${line} ${surface}`);
       const first = lapped.get(line) ?? ends.get(against);
       if (CUTS.has(kind) && own && coat === Math.max(...own.keys()) && first) add(first, go, 'lag.lapped', dry(first));
-      const there = ends.get(against);
+      // all in a day, the tape lies on what was lapped first thing
+      const there = (isOneDay(job) ? lapped.get(line) : undefined) ?? ends.get(against);
       if (kind === 'spatter') {
         if (there) add(there, go, 'lag.dry-to-mask', dry(there));
         add(go, paths.find((path) => path.start.surface === surface)?.first, 'lag.masked', 0);

@@ -118,6 +118,15 @@ export function PricePanel({ view }: { view: WholeView }) {
             ]}
             onChange={(billed) => set({ billed })}
           />
+          <Choice
+            label="Counts on"
+            value={pricing.promised}
+            options={[
+              ['plan', 'the plan as it is'],
+              ['p80', 'what eight jobs in ten keep'],
+            ]}
+            onChange={(promised) => set({ promised })}
+          />
           {percent('overhead', 'Overhead, on costs')}
           {percent('margin', 'Margin, of the price')}
           {percent('tax', 'Tax')}

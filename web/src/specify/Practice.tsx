@@ -12,6 +12,7 @@ import {
   SPREAD,
   STYLE,
   TAPING,
+  DIVISION,
   WET_SCHOOL,
   THE,
   TRIM_ORDER,
@@ -40,6 +41,7 @@ const TITLES: Readonly<Record<Of, Word>> = {
   layOff: 'How a strip is laid off',
   doors: 'Doors with a grain or texture',
   roles: 'Who keeps the last coat wet',
+  division: 'How the crew divides the work',
 };
 const WORDS: Readonly<Record<string, Word>> = {
   weighed: 'Weighed wall by wall',
@@ -61,6 +63,7 @@ const WORDS: Readonly<Record<string, Word>> = {
   ...ACCENT,
   ...TAPING,
   ...WET_SCHOOL,
+  ...DIVISION,
   ...PULL,
   ...FIRST_COAT,
   ...SPREAD,
