@@ -210,6 +210,7 @@ const MINUTES = grouped('minutes', {
   'pace.wear': d(0.5, 'm2/min', 'starting judgement'),
   'pace.highlight': d(0.3, 'm2/min', 'starting judgement'),
   'pace.wax': d(0.2, 'm2/min', 'starting judgement'),
+  'pace.faceWax': d(3, 'min', 'starting judgement'),
   'pace.darkWax': d(0.12, 'm2/min', 'starting judgement'),
   'coat.later': d(0.85, 'x', 'starting judgement'),
   'slow.smooth': d(1, 'x', 'common practice, no source'),

@@ -343,6 +343,7 @@ export const OPERATIONS = [
   'wear',
   'highlight',
   'wax',
+  'face-wax',
   'unmask',
   'look',
   'touch-up',

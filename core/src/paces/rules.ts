@@ -416,6 +416,13 @@ export const OPERATION_RULES = {
     tool: 'brush',
   },
   wax: { ...waxed, word: ({ name }) => phrase`Wax ${name}, and buff it`, pace: 'pace.wax' },
+  'face-wax': {
+    ...waxed,
+    word: ({ name }) => phrase`Wax the meeting faces of ${name}, so that they do not stick`,
+    quantity: 'each',
+    pace: 'pace.faceWax',
+    dries: null,
+  },
   unmask: { ...taped, word: () => 'Pull the masking', pace: 'pace.unmask', task: 'unmask' },
   look: {
     ...steady,

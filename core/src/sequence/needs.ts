@@ -4,7 +4,7 @@ import { paintOn } from '../lines/finishes.ts';
 import { reachOf } from '../paces/reach.ts';
 import { ruleOf } from '../paces/rules.ts';
 import { paintOf, type Go } from '../work/goes.ts';
-import { driesAfter } from '../work/lags.ts';
+import { driesAfter, isFaceWax } from '../work/lags.ts';
 import { momentOf } from './calendar.ts';
 import { PLAIN, type Activity } from './instance.ts';
 
@@ -105,6 +105,7 @@ function whoFor(job: Needing, go: Go): readonly number[] | null {
 function hoursFor(job: Needing, go: Go): string {
   const { quiet, closing } = job.crew;
   if (quiet.length && go.operations.some((op) => ruleOf(op.kind).dusty)) return QUIET;
-  const isSash = go.specified?.surface.kind === 'sash' && paintOf(go) !== null;
-  return isSash && closing !== null ? `${BEFORE}${Math.max(0, closing - driesAfter(job, go).touch)}` : PLAIN;
+  if (closing === null || go.specified?.surface.kind !== 'sash') return PLAIN;
+  if (isFaceWax(go)) return `${BEFORE}${closing}`;
+  return paintOf(go) ? `${BEFORE}${Math.max(0, closing - driesAfter(job, go).touch)}` : PLAIN;
 }

@@ -15,7 +15,7 @@ export interface SurfaceNow {
 }
 
 /** Tasks that put a finish coat on, when they end. */
-const COATS: ReadonlySet<TaskKind> = new Set<TaskKind>(['roll', 'wet', 'brush', 'wax']);
+const COATS: ReadonlySet<TaskKind> = new Set<TaskKind>(['roll', 'wet', 'brush']);
 
 /**
  * How far a plan has brought each of its surfaces by a moment. Between two of its tasks a surface is drying, then ready; it is done

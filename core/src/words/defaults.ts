@@ -129,6 +129,7 @@ export const STARTING: Words<DefaultKey> = {
   'pace.wear': 'wearing raised edges through',
   'pace.highlight': 'brushing on a highlight',
   'pace.wax': 'waxing and buffing',
+  'pace.faceWax': 'waxing the meeting faces of a window',
   'pace.darkWax': 'dark wax over clear, a small area at a time',
   'coat.later': 'minutes of a later coat over those of the first',
   'slow.smooth': phrase`minutes on ${TEXTURE.smooth}`,

@@ -310,6 +310,7 @@ export const WORDING = {
   'lag.top-down': () => 'walls are cut against a ceiling that is dry',
   'lag.over-trim': () => 'the ceiling’s last coat spatters: trim waits for it',
   'lag.lapped': () => 'an edge that was lapped is dry before the other side is cut to it',
+  'lag.face-waxed': () => 'sashes are waxed where they meet when they are dry, before they are shut for the evening',
   'lag.first-thing': () => 'edges that get tape are lapped first thing: they have hardened when it is put on',
   'lag.deep-first': () => 'deep colours dry slowly: they go on first',
   'lag.lap-first': () => 'the lap may go on long before its field',

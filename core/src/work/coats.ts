@@ -36,6 +36,7 @@ export const coatsOf = (job: Labouring, lined: Lined): Operation[] => [
   ...dabs(job, lined.specified),
   ...finishOf(job, lined),
   ...seal(job, lined.specified),
+  ...meetingFaces(job, lined),
 ];
 
 /** What a coat of primer is laid with; null: the job has no such product. */
@@ -107,6 +108,13 @@ function seal(job: Labouring, s: Specified): Operation[] {
     ...(way === 'highlight' ? operation(job, on(s), 'highlight', area) : []),
     ...operation(job, on(s), 'wax', [...area, ...dark]),
   ];
+}
+
+/** A painted window that opens would stick where its sashes meet. */
+function meetingFaces(job: Labouring, { takeoff, specified: s }: Lined): Operation[] {
+  const opening = takeoff.room.openings.byId[s.surface.id.split('/')[0] ?? ''];
+  const opens = s.surface.kind === 'sash' && opening && opening.sash !== 'none' && opening.sash !== 'fixed';
+  return opens && !isClear(s) ? operation(job, on(s), 'face-wax', [{ name: 'windows', quantity: 1 }]) : [];
 }
 
 function finishOf(job: Labouring, lined: Lined): Operation[] {

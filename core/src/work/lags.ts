@@ -155,6 +155,7 @@ export function lagsOf(job: Waiting, goes: readonly Go[]): Lag[] {
       ),
     ),
     ...alongLines(job, goes, paths),
+    ...faceWax(job, goes, paths),
     ...(isOneDay(job) ? allInADay(early, paths) : []),
   ];
 }
@@ -197,8 +198,21 @@ function pathsOf(goes: readonly Go[]): Path[] {
   });
 }
 
-/** Part of a coat of a surface; tape is not. */
-const isCoat = ({ specified, kind }: Go): boolean => specified !== null && kind !== 'mask' && kind !== 'unmask';
+/** Part of a coat of a surface; tape is not, nor what keeps a window from sticking. */
+const isCoat = (go: Go): boolean =>
+  go.specified !== null && go.kind !== 'mask' && go.kind !== 'unmask' && !isFaceWax(go);
+export const isFaceWax = ({ operations }: Go): boolean => operations[0]?.kind === 'face-wax';
+
+/** Windows are waxed where they meet when their last coat is dry, before they are looked over. */
+const faceWax = (job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] =>
+  goes
+    .filter(isFaceWax)
+    .flatMap((wax) => [
+      ...paths
+        .filter((path) => path.end.surface === wax.surface)
+        .map(({ end }) => lag(end, wax, 'lag.face-waxed', touch(end, job))),
+      ...goes.filter((go) => go.kind === 'look').map((look) => lag(wax, look, 'lag.look-whole')),
+    ]);
 
 /** Each step waits for those before it that no step in between waits for long enough. */
 function beforeCoats(job: Waiting, goes: readonly Go[], firsts: readonly Go[]): Lag[] {
