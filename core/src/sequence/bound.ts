@@ -115,21 +115,30 @@ function latestStart(problem: Compiled, i: number, by: Minutes): Minutes {
   return latest;
 }
 
-/** The longest path of lags on the calendar, with as many of each person as are wanted. */
-export function pathOf(problem: Compiled): Minutes {
+/** Earliest begins and ends by lags, pins and calendars alone, with as many of each person as are wanted; and what each waits for last. */
+export function earliestOf(problem: Compiled): {
+  readonly starts: Float64Array;
+  readonly ends: Float64Array;
+  /** -1: nothing. */
+  readonly from: Int32Array;
+} {
   const { order, waits, count, tasks } = problem;
   const [starts, ends] = [new Float64Array(count), new Float64Array(count)];
-  let path = 0;
+  const last = new Int32Array(count).fill(-1);
   for (const i of order) {
     let ready = (tasks[i] as Activity).at ?? 0;
-    for (const { from, end, least } of waits[i] as Compiled['waits'][number])
-      ready = max(ready, ((end ? ends[from] : starts[from]) as number) + least);
+    for (const { from, end, least } of waits[i] as Compiled['waits'][number]) {
+      const then = ((end ? ends[from] : starts[from]) as number) + least;
+      if (then > ready) [ready, last[i]] = [then, from];
+    }
     starts[i] = startOf(problem, i, ready);
     ends[i] = endOf(problem, i, ready);
-    path = max(path, ends[i] as number);
   }
-  return path;
+  return { starts, ends, from: last };
 }
+/** The longest path of lags on the calendar. */
+export const pathOf = (problem: Compiled): Minutes =>
+  earliestOf(problem).ends.reduce((longest, end) => max(longest, end), 0);
 
 /** Of each task: what comes before it, with the least time from the end of that to its begin; the longest times first. */
 type Relation = readonly [task: number, gap: Minutes];

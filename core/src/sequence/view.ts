@@ -6,6 +6,7 @@ import type { RuleId } from '../words/reasons.ts';
 import { groupBy } from '../units/group.ts';
 import { paintOf } from '../work/goes.ts';
 import { paintWord } from '../words/systems.ts';
+import { conflictsOf, type Conflict } from './conflict.ts';
 import { criticalChain, heldIn, type Held } from './held.ts';
 import type { JobSchedule } from './schedule.ts';
 import type { Task } from './task.ts';
@@ -45,6 +46,7 @@ export type ScheduleView = Pick<
   readonly tasks: readonly TaskView[];
   /** Ids of the tasks that one after the other hold up the end. */
   readonly chain: readonly string[];
+  readonly conflicts: readonly Conflict[];
 };
 
 /** Each rule once, with the longest of its times, and the last of its tasks to be over. */
@@ -88,5 +90,6 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
     };
   });
   const chain = criticalChain(placed, held);
-  return { tasks, chain, finish, bound, gap, late, workingTime, personDays, problems };
+  const conflicts = late > 0.5 ? conflictsOf(schedule.network) : [];
+  return { tasks, chain, conflicts, finish, bound, gap, late, workingTime, personDays, problems };
 }
