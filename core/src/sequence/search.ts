@@ -65,6 +65,9 @@ export class Search<T extends Activity = Activity> {
   get isFound(): boolean {
     return this.best !== null;
   }
+  get score(): Score | null {
+    return this.best?.score ?? null;
+  }
   /** The more is known of the finish, the closer it is looked for. */
   get bound(): Minutes {
     const finish = this.best?.score.finish ?? HORIZON;

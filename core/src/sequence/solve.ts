@@ -1,5 +1,5 @@
 import { compile, type Activity, type Compiled, type Instance } from './instance.ts';
-import { isBetter } from './score.ts';
+import { isBetter, type Score } from './score.ts';
 import { Search, type Solution, type Taken } from './search.ts';
 
 const { max, min, round } = Math;
@@ -10,6 +10,8 @@ export interface SolveOptions {
   readonly seed?: number;
   /** Where the search begins. */
   readonly taken?: Taken | null;
+  /** Told now and then how far it is, and each time that something better was found. */
+  readonly told?: (steps: number, of: number, best: Score | null) => void;
 }
 
 /** Placements that a search makes by itself: the same on every machine. */
@@ -20,12 +22,14 @@ const stepsFor = (count: number): number => min(SMALL.steps, max(60, round(PLACE
 /** What no first plan fits is not found by changing one. */
 const HOPELESS = 12;
 const LOOKED = 400;
+const TOLD = 25;
 
 function searched<T extends Activity>(problem: Compiled<T>, seed: number, options: SolveOptions): Solution<T> | null {
   const search = new Search(problem, seed, options.taken);
   const steps = options.steps ?? stepsFor(problem.count);
   for (let i = 0; i < steps; i++) {
-    search.step();
+    const isBest = search.step();
+    if (isBest || i % TOLD === 0) options.told?.(i, steps, search.score);
     if (!search.isFound && i > HOPELESS) break;
     if (i % LOOKED === 20 && search.isProven) break;
   }

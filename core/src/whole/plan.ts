@@ -4,6 +4,7 @@ import { priceLabour, priceOf, type Labour, type Price } from '../order/price.ts
 import { setting } from '../job/defaults.ts';
 import { replay, type Replays } from '../sequence/replay.ts';
 import { daysOf, scheduleJob, takenFrom, type JobSchedule } from '../sequence/schedule.ts';
+import type { SolveOptions } from '../sequence/solve.ts';
 import { sigmaOf } from '../wetEdge/uniform.ts';
 import type { Minutes, Money } from '../units/si.ts';
 import type { WorkDays } from '../work/days.ts';
@@ -21,10 +22,10 @@ export const basePlan = stage(PLANNED, (job): JobSchedule =>
 );
 
 /** A search that goes on from the base plan, with other chances each time. */
-export function searchOn(job: Planned, seed: number, steps: number): JobSchedule {
+export function searchOn(job: Planned, seed: number, steps: number, told?: SolveOptions['told']): JobSchedule {
   const { takeoffs, operations } = wholeOf(job);
   const from = { ...job, taken: takenFrom(basePlan(job)) };
-  return scheduleJob(from, takeoffs, operations, keepFor(job), { seed, steps });
+  return scheduleJob(from, takeoffs, operations, keepFor(job), { seed, steps, ...(told ? { told } : {}) });
 }
 
 /** Times that the base plan is worked through with minutes and drying as they come. */

@@ -2,10 +2,11 @@ import type { JobView } from '../app/job-context.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { Fragment, type KeyboardEvent, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Fragment, type KeyboardEvent, type ReactNode, useMemo, useRef } from 'react';
 import { inkOn, type Coat } from './coat.ts';
 import { layoutRoom, type PlacedWall, type RoomLayout } from './layout.ts';
 import type { Placing } from './placing.ts';
+import { useSize } from './useSize.ts';
 import { useZoom } from './useZoom.ts';
 import { InMetres, Wall } from './WallMarks.tsx';
 import './drawing.css';
@@ -23,23 +24,10 @@ export interface UnrolledRoomProps {
   readonly placing?: Placing;
   /** Drawn over a wall, in pixels. */
   readonly over?: (wall: PlacedWall) => ReactNode;
+  /** Patterns that coats are filled with; `undone` undoes the scale of the drawing. */
+  readonly patterns?: (undone: string) => ReactNode;
   /** Something to say beside the ceiling. */
   readonly aside?: ReactNode;
-}
-
-function useSize() {
-  const ref = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  useLayoutEffect(() => {
-    const element = ref.current;
-    if (!element) return;
-    const observer = new ResizeObserver(
-      ([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
-    );
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
-  return [ref, size] as const;
 }
 
 /** The room unrolled: ceiling above, walls side by side in walking order, trim below; true to one scale. */
@@ -105,6 +93,7 @@ function Sheet({
   suspects,
   placing,
   over,
+  patterns,
   height,
 }: UnrolledRoomProps & { layout: RoomLayout; height: number }) {
   const { system, select: onSelect } = view;
@@ -153,6 +142,7 @@ function Sheet({
             <rect width="7" height="7" className="hatch-ground" />
             <path d="M0 0V7" className="hatch-line" />
           </pattern>
+          {patterns?.(layout.at.undone)}
         </defs>
         <g ref={group}>
           {ceiling && (
@@ -160,11 +150,21 @@ function Sheet({
               <InMetres at={ceiling.at}>
                 <polygon points={ceiling.points} fill={ceilingCoat.fill} className="edge" />
               </InMetres>
-              <text x={ceiling.x + 9} y={ceiling.y + 20} className="label" style={{ fill: inkOn(ceilingCoat.fill) }}>
+              <text
+                x={ceiling.x + 9}
+                y={ceiling.y + 20}
+                className="label"
+                style={{ fill: inkOn(ceilingCoat.ground ?? ceilingCoat.fill) }}
+              >
                 Ceiling
               </text>
               {ceilingCoat.note && (
-                <text x={ceiling.x + 9} y={ceiling.y + 38} className="note" style={{ fill: inkOn(ceilingCoat.fill) }}>
+                <text
+                  x={ceiling.x + 9}
+                  y={ceiling.y + 38}
+                  className="note"
+                  style={{ fill: inkOn(ceilingCoat.ground ?? ceilingCoat.fill) }}
+                >
                   {ceilingCoat.note}
                 </text>
               )}

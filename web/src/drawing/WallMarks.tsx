@@ -119,7 +119,7 @@ function Lettering({
 }: { wall: PlacedWall; coat: Coat } & Pick<WallProps, 'suspect' | 'system'>) {
   const { takeoff, shapes, at, label } = wall;
   const note = wrapped(coat.note ?? '', label.width / NOTE_WIDTH);
-  const ink = inkOn(coat.fill);
+  const ink = inkOn(coat.ground ?? coat.fill);
   return (
     <g className="lettering" aria-hidden="true">
       {shapes.covers.map(({ part, box }) => {

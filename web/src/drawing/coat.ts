@@ -1,6 +1,8 @@
 /** How a step paints one surface: its colour, and what is written on it. */
 export interface Coat {
   readonly fill: string;
+  /** The colour that lettering has to be read on, where the fill is a pattern. */
+  readonly ground?: string;
   readonly note?: string;
   /** What shows at thin spots of the film, and in the band a brush has cut in. */
   readonly thin?: string;

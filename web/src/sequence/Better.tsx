@@ -1,14 +1,17 @@
-import { formatMinutes, formatPercent } from '@kovelin/core/units/quantities.ts';
+import { formatMinutes, formatMoney, formatPercent } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { daysWord } from '../app/days.ts';
 import { Line, Section } from '../app/fields.tsx';
 import { say } from '../app/say.ts';
 import type { WholeView } from '../app/whole.ts';
 import { exportPlan } from '../store/take-out.ts';
-import { usePlan, useReplays, useSearchOn, useUnpinned } from '../workers/whole.ts';
+import { useOvertime, usePlan, useReplays, useSearchOn, useUnpinned } from '../workers/whole.ts';
+import type { SearchProgress } from '../workers/whole.worker.ts';
+import { Conflicts } from './Conflicts.tsx';
 import { clock, dayWord } from './clock.ts';
 
 /** How good the plan is, what it does when people and paint vary, and whether a better one is found by searching on. */
@@ -20,7 +23,9 @@ export function Better({ view }: { view: WholeView }) {
   const { data: replays } = useReplays(job);
   const { data: unpinned } = useUnpinned(job);
   const [round, setRound] = useState(0);
-  const { data: better, isFetching } = useSearchOn(job, round);
+  const [progress, setProgress] = useState<SearchProgress | null>(null);
+  const { data: better, isFetching } = useSearchOn(job, round, setProgress);
+  const { data: overtime } = useOvertime(job);
   const queries = useQueryClient();
   const schedule = data?.schedule;
   if (!schedule?.tasks.length) return null;
@@ -54,13 +59,26 @@ export function Better({ view }: { view: WholeView }) {
             ` Missed by ${formatMinutes(schedule.late)} in all: what is pinned waits for something.`}
         </p>
       )}
-      {schedule.late > 0.5 && pins === 0 && (
-        <p className="problem">A room is not back when it is wanted: late by {formatMinutes(schedule.late)} in all.</p>
+      {schedule.late > 0.5 && <Conflicts view={view} schedule={schedule} />}
+      {overtime && (
+        <p className="hint">
+          {formatMinutes(overtime.minutes)} more a day would end it {when(overtime.finish)},{' '}
+          {overtime.saved > 0 ? `${daysWord(overtime.saved)} less` : 'a day sooner'}, for{' '}
+          {formatMoney(Math.abs(overtime.cost), job.currency)} {overtime.cost < 0 ? 'less' : 'more'}.{' '}
+          <button
+            type="button"
+            className="link"
+            onClick={() => session.edit({ name: 'setCrew', args: { set: { hours: overtime.hours } } })}
+          >
+            Work it
+          </button>
+        </p>
       )}
       <div className="better">
         {isFetching ? (
           <>
-            <span role="status">trying other orders …</span>
+            <progress aria-label="Orders tried" max={1} value={progress?.share ?? 0} />
+            <span>{progress?.finish ? `so far ${when(progress.finish)}` : 'trying other orders …'}</span>
             <button
               type="button"
               className="link"
@@ -70,7 +88,13 @@ export function Better({ view }: { view: WholeView }) {
             </button>
           </>
         ) : (
-          <Button variant="outlined" onClick={() => setRound(round + 1)}>
+          <Button
+            variant="outlined"
+            onClick={() => {
+              setProgress(null);
+              setRound(round + 1);
+            }}
+          >
             Search on
           </Button>
         )}

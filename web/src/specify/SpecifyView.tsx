@@ -9,19 +9,10 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useWhole, type WholeView } from '../app/whole.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
+import { lookAt, type Stage } from '../drawing/looks.ts';
 import { FinishSchedule } from './FinishSchedule.tsx';
 import { SpecifyPanel, type Side } from './SpecifyPanel.tsx';
 import './specify.css';
-
-/** 0: as it is now; n: after coat n; 'hidden': the paint's own colour. */
-type Stage = number | 'hidden';
-
-export function lookAt(s: Specified, stage: Stage): string {
-  if (stage === 'hidden') return s.colour.hex;
-  if (stage === 0) return s.survey.colour;
-  const looks = s.hiding.looks;
-  return looks[Math.min(stage, effective(s.system.coats), looks.length) - 1]?.mean ?? s.colour.hex;
-}
 
 /** Thin spots and the cut band of a coat that does not hide yet. */
 function unevenness(s: Specified, stage: Stage): Pick<Coat, 'thin' | 'cut'> {

@@ -1,7 +1,9 @@
+import { applyEdit } from '@kovelin/core/job/edits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { SCHOOLS } from '@kovelin/core/whole/schools.ts';
+import { variantEdits, type Variant } from '@kovelin/core/whole/variants.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
 import { experimental_streamedQuery as streamedQuery, useQuery } from '@tanstack/react-query';
 import { inTurn } from './ask.ts';
@@ -46,3 +48,21 @@ export function useAlternatives(job: Job, paint: string) {
     placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
 }
+
+/** What other ways of doing the job come to, one after the other; what a variant makes of the job is worked out here. */
+export function useVariants(job: Job, variants: readonly Variant[]) {
+  const jobs = variants.map((variant) => changed(job, variant));
+  return useQuery({
+    ...AS_LONG_AS_ASKED,
+    queryKey: ['variants', job.id, keyOf(job, WHOLE), JSON.stringify(variants)],
+    queryFn: streamedQuery({
+      streamFn: ({ signal }) =>
+        inTurn(jobs, (other) => ask((api) => api.variant(keyOf(other, WHOLE), inputsOf(other, WHOLE)), signal)),
+    }),
+  });
+}
+const changed = (job: Job, variant: Variant): Job =>
+  variantEdits(job, variant).reduce((now, edit) => {
+    const done = applyEdit(now, edit);
+    return done.ok ? done.value.job : now;
+  }, job);

@@ -2,8 +2,9 @@ import type { Job } from '@kovelin/core/job/types.ts';
 import { SPECIFIED, WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
 import { useQuery } from '@tanstack/react-query';
+import { proxy } from 'comlink';
 import { askers } from './ask.ts';
-import type { WholeApi } from './whole.worker.ts';
+import type { SearchProgress, WholeApi } from './whole.worker.ts';
 
 export const ask = askers<WholeApi>(
   () => new Worker(new URL('./whole.worker.ts', import.meta.url), { type: 'module' }),
@@ -101,13 +102,28 @@ export function useUnpinned(job: Job) {
   });
 }
 
+/** The least overtime by which the job ends a day sooner. */
+export function useOvertime(job: Job) {
+  const key = keyOf(job, WHOLE);
+  const { data } = usePlan(job);
+  return useQuery({
+    ...AS_LONG_AS_ASKED,
+    enabled: (data?.schedule.tasks.length ?? 0) > 0,
+    queryKey: ['overtime', job.id, key],
+    queryFn: async ({ signal }) => {
+      await quiet(signal);
+      return askAside((api) => api.overtime(key, inputsOf(job, WHOLE)), signal);
+    },
+  });
+}
+
 /** A plan sought beyond the base plan; `round`: which time it is asked for, 0 not yet. */
-export function useSearchOn(job: Job, round: number) {
+export function useSearchOn(job: Job, round: number, told: (progress: SearchProgress) => void) {
   const key = keyOf(job, WHOLE);
   return useQuery({
     ...AS_LONG_AS_ASKED,
     enabled: round > 0,
     queryKey: ['better', job.id, key, round],
-    queryFn: ({ signal }) => ask((api) => api.searchOn(key, inputsOf(job, WHOLE), round + 1), signal),
+    queryFn: ({ signal }) => ask((api) => api.searchOn(key, inputsOf(job, WHOLE), round + 1, proxy(told)), signal),
   });
 }

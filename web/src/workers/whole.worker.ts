@@ -13,6 +13,8 @@ import type { TakenPlan } from '@kovelin/core/job/crew.ts';
 import { isBetterPlan, takenFrom } from '@kovelin/core/sequence/schedule.ts';
 import type { Replays } from '@kovelin/core/sequence/replay.ts';
 import { baseDays, baseOrder, basePlan, replays, searchOn } from '@kovelin/core/whole/plan.ts';
+import { overtimeFor, type Overtime } from '@kovelin/core/whole/overtime.ts';
+import { variantPlan, type VariantPlan } from '@kovelin/core/whole/variants.ts';
 import { wholeOf } from '@kovelin/core/whole/whole.ts';
 import { expose } from 'comlink';
 
@@ -39,6 +41,11 @@ export interface Better {
   readonly plan: TakenPlan;
   readonly isBetter: boolean;
 }
+/** How far a search is. */
+export interface SearchProgress {
+  readonly share: number;
+  readonly finish: number | null;
+}
 /** Orders tried each time that somebody searches on. */
 const STEPS_ON = 1500;
 
@@ -63,11 +70,13 @@ const api = {
   unpinned(key: string, job: WholeInput): number {
     return basePlan({ ...known(key, job), pins: {} }).finish;
   },
-  /** A plan found by searching on. */
-  searchOn(key: string, job: WholeInput, seed: number): Better {
+  /** A plan found by searching on; `told` hears how far it is and the best finish so far. */
+  searchOn(key: string, job: WholeInput, seed: number, told: (progress: SearchProgress) => void): Better {
     const mine = known(key, job);
     const now = basePlan(mine);
-    const then = searchOn(mine, seed, STEPS_ON);
+    const then = searchOn(mine, seed, STEPS_ON, (steps, of, best) =>
+      told({ share: steps / of, finish: best?.finish ?? null }),
+    );
     return {
       finish: then.finish,
       gap: then.gap,
@@ -76,6 +85,14 @@ const api = {
       plan: takenFrom(then),
       isBetter: isBetterPlan(then, now),
     };
+  },
+  /** The least overtime that saves a day; null: none does. */
+  overtime(key: string, job: WholeInput): Overtime | null {
+    return overtimeFor(known(key, job));
+  },
+  /** What another way of doing the job comes to. */
+  variant(key: string, job: WholeInput): VariantPlan {
+    return variantPlan(known(key, job));
   },
   /** What the price rests on although nobody said so; asked with the same job as the plan. */
   assumed(key: string, job: WholeInput): Assumed {

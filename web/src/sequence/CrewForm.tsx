@@ -1,0 +1,156 @@
+import type { Crew } from '@kovelin/core/job/crew.ts';
+import { personOf } from '@kovelin/core/job/crew.ts';
+import { TRIM_ORDERS, type TrimOrder } from '@kovelin/core/job/vocabulary.ts';
+import { isDay } from '@kovelin/core/units/day.ts';
+import { bad, good } from '@kovelin/core/units/problem.ts';
+import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
+import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
+import type { WholeView } from '../app/whole.ts';
+import { freshId } from '../store/ids.ts';
+import { usePlan } from '../workers/whole.ts';
+import { clock, dayWord } from './clock.ts';
+import { CrewDays } from './CrewDays.tsx';
+import { readHours, writeHours } from './hours.ts';
+
+/** Who works, when, for how much; and which school of order they keep. */
+export function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish: number | null }) {
+  const { session, state } = view;
+  const people = (n: number) =>
+    Array.from(
+      { length: n },
+      (_, i) =>
+        crew.people[i] ??
+        personOf({ id: freshId(), name: `Painter ${i + 1}`, day: crew.people[0]?.day ?? 0, hand: 'right' }),
+    );
+  return (
+    <Section title="Crew and order of work">
+      <Choice
+        label="People"
+        value={String(crew.people.length)}
+        options={[
+          ['1', 'one, alone'],
+          ['2', 'two'],
+          ['3', 'three'],
+        ]}
+        onChange={(n) => session.edit({ name: 'setCrew', args: { set: { people: people(Number(n)) } } })}
+      />
+      {crew.people.map((person, i) => (
+        <div className="pair" key={person.id}>
+          <DraftField
+            label={`Name ${i + 1}`}
+            value={person.name}
+            parse={readText(40, 1)}
+            onCommit={(name) =>
+              session.edit({
+                name: 'setCrew',
+                args: { set: { people: crew.people.map((p, j) => (j === i ? { ...p, name } : p)) } },
+              })
+            }
+          />
+          <DraftField
+            label={`Pay for a day ${i + 1}`}
+            value={formatMoney(person.day, state.job.currency)}
+            parse={parseMoney}
+            onCommit={(day) =>
+              session.edit({
+                name: 'setCrew',
+                args: { set: { people: crew.people.map((p, j) => (j === i ? { ...p, day } : p)) } },
+              })
+            }
+          />
+        </div>
+      ))}
+      <Choice
+        label="Brush hand"
+        value={
+          crew.people.every((p) => p.hand === 'left')
+            ? 'left'
+            : crew.people.some((p) => p.hand === 'left')
+              ? 'both'
+              : 'right'
+        }
+        options={[
+          ['right', 'right'],
+          ['left', 'left'],
+          ...(crew.people.length > 1 ? ([['both', 'one of each']] as const) : []),
+        ]}
+        onChange={(hand) =>
+          session.edit({
+            name: 'setCrew',
+            args: {
+              set: {
+                people: crew.people.map((p, i) => ({
+                  ...p,
+                  hand: hand === 'left' || (hand === 'both' && i === 0) ? ('left' as const) : ('right' as const),
+                })),
+              },
+            },
+          })
+        }
+      />
+      <DraftField
+        label="Hours of a day"
+        value={writeHours(crew.hours)}
+        parse={readHours}
+        onCommit={(hours) => session.edit({ name: 'setCrew', args: { set: { hours } } })}
+      />
+      <div className="pair">
+        <DraftField
+          label="First day"
+          value={crew.start ?? ''}
+          placeholder="2026-12-01"
+          parse={(text) =>
+            text.trim() === ''
+              ? good(null)
+              : isDay(text.trim())
+                ? good(text.trim())
+                : bad('Write a day there is as year-month-day: 2026-12-01.')
+          }
+          onCommit={(start) => session.edit({ name: 'setCrew', args: { set: { start } } })}
+        />
+      </div>
+      <CrewDays view={view} crew={crew} />
+      <fieldset>
+        <legend>Trim before or after the walls?</legend>
+        {TRIM_ORDERS.map((order) => (
+          <OrderOfWork key={order} view={view} order={order} finish={finish} />
+        ))}
+      </fieldset>
+    </Section>
+  );
+}
+
+const ORDER_WORDS: Readonly<Record<TrimOrder, string>> = {
+  'trim-first': 'it laps onto the walls, and they are cut to it',
+  'trim-last': 'the walls go on first, card shields the floor',
+  'one-day': 'ceilings and deep colours early, edges taped and sealed',
+  cheapest: 'whichever way each room’s lines cost least',
+};
+/** A school of the order of work, with the time it would be done by. */
+function OrderOfWork({ view, order, finish }: { view: WholeView; order: TrimOrder; finish: number | null }) {
+  const { session, state } = view;
+  const { practice, crew } = state.job;
+  const isNow = practice.trimOrder === order;
+  const { data: other } = usePlan(isNow ? state.job : { ...state.job, practice: { ...practice, trimOrder: order } });
+  const end = isNow ? finish : (other?.schedule.finish ?? null);
+  return (
+    <label className="school">
+      <input
+        type="radio"
+        name="trim-order"
+        checked={isNow}
+        onChange={() => session.edit({ name: 'setPractice', args: { set: { trimOrder: order } } })}
+      />
+      <span>
+        {heading(TRIM_ORDER[order], view.system)}: {ORDER_WORDS[order]}
+        {end !== null && end > 0 && (
+          <b>
+            done {dayWord(end, crew, true)}, {clock(end, crew).time}
+          </b>
+        )}
+      </span>
+    </label>
+  );
+}

@@ -1,0 +1,163 @@
+import { TRIM_ORDERS } from '@kovelin/core/job/vocabulary.ts';
+import { formatMinutes, formatMoney, formatPercent } from '@kovelin/core/units/quantities.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
+import { variantEdits, type Variant } from '@kovelin/core/whole/variants.ts';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { daysWord } from '../app/days.ts';
+import type { WholeView } from '../app/whole.ts';
+import { useVariants } from '../workers/what-if.ts';
+import { clock } from './clock.ts';
+
+/** What plans may differ in. */
+const DIMENSIONS = ['order', 'people', 'start', 'conditioner'] as const;
+type Dimension = (typeof DIMENSIONS)[number];
+const NAMES: Readonly<Record<Dimension, string>> = {
+  order: 'order of work',
+  people: 'people',
+  start: 'start of the day',
+  conditioner: 'conditioner',
+};
+const MADE_OF: Readonly<Record<Dimension, readonly Variant[]>> = {
+  order: TRIM_ORDERS.map((trimOrder) => ({ trimOrder })),
+  people: [1, 2, 3].map((people) => ({ people })),
+  start: [-60, 0, 60].map((shift) => ({ shift })),
+  conditioner: [{ conditioner: false }, { conditioner: true }],
+};
+
+/** Every combination of what was ticked. */
+const crossed = (ticked: readonly Dimension[]): Variant[] =>
+  ticked.reduce<Variant[]>(
+    (all, dimension) => all.flatMap((v) => MADE_OF[dimension].map((own) => ({ ...v, ...own }))),
+    [{}],
+  );
+
+/** Plans side by side: what each costs, and a click takes it. */
+export function SideBySide({ view }: { view: WholeView }) {
+  const { state, session, system } = view;
+  const { job } = state;
+  const [ticked, setTicked] = useState<readonly Dimension[]>(['order']);
+  const variants = crossed(ticked);
+  const { data, isFetching } = useVariants(job, variants);
+  const queries = useQueryClient();
+  const worth = data ?? [];
+  const least = (of: (plan: (typeof worth)[number]) => number | null): number =>
+    Math.min(...worth.map((plan) => of(plan) ?? Infinity));
+  const best = { finish: least((p) => p.finish), price: least((p) => p.price), lap: least((p) => p.lap) };
+  const nameOf = ({ trimOrder, people, shift, conditioner }: Variant): string =>
+    [
+      trimOrder && heading(TRIM_ORDER[trimOrder], system),
+      people && (people === 1 ? 'one person' : `${people} people`),
+      shift !== undefined && startWord(job.crew.hours[0]?.[0] ?? 0, shift),
+      conditioner !== undefined && (conditioner ? 'with conditioner' : 'no conditioner'),
+    ]
+      .filter(Boolean)
+      .join(', ');
+  const isNow = (variant: Variant): boolean =>
+    variantEdits(job, variant).every(
+      (edit) =>
+        edit.name === 'decideAll' &&
+        edit.args.surfaces.every((id) => {
+          const found = view.derived.surfaces.find(({ surface }) => surface.id === id);
+          const { value, override } = found?.system.conditioner ?? { value: 0 };
+          return ((override ?? value) as number) > 0 === (edit.args.value as number) > 0;
+        }),
+    );
+  return (
+    <div className="side-by-side">
+      <fieldset className="dimensions">
+        <legend>Plans that differ in</legend>
+        {DIMENSIONS.map((dimension) => (
+          <label key={dimension} className="check">
+            <input
+              type="checkbox"
+              checked={ticked.includes(dimension)}
+              disabled={ticked.length === 1 && ticked[0] === dimension}
+              onChange={() => setTicked(DIMENSIONS.filter((d) => (d === dimension) !== ticked.includes(d)))}
+            />
+            {NAMES[dimension]}
+          </label>
+        ))}
+        {isFetching && (
+          <span role="status" className="busy">
+            {worth.length} of {variants.length} worked out …{' '}
+            <button
+              type="button"
+              className="link"
+              onClick={() => void queries.cancelQueries({ queryKey: ['variants', job.id] })}
+            >
+              Stop
+            </button>
+          </span>
+        )}
+      </fieldset>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Plan</th>
+            <th scope="col">Done</th>
+            <th scope="col">Nine in ten by</th>
+            <th scope="col">Days</th>
+            <th scope="col">Paid</th>
+            <th scope="col">Price</th>
+            <th scope="col">Cutting in</th>
+            <th scope="col">Chance of a lap</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {variants.map((variant, i) => {
+            const plan = worth[i];
+            const taken = isNow(variant);
+            const when = (t: number | null | undefined): string =>
+              t === null || t === undefined
+                ? 'no plan fits'
+                : `${clock(t, job.crew).date ?? `day ${clock(t, job.crew).day + 1}`}, ${clock(t, job.crew).time}`;
+            return (
+              <tr key={JSON.stringify(variant)} className={taken ? 'taken' : ''}>
+                <th scope="row">{nameOf(variant)}</th>
+                {plan ? (
+                  <>
+                    <td className={plan.finish === best.finish ? 'best' : ''}>{when(plan.finish)}</td>
+                    <td>{when(plan.p90)}</td>
+                    <td>{daysWord(plan.days)}</td>
+                    <td>{formatMinutes(plan.minutes)}</td>
+                    <td className={plan.price === best.price ? 'best' : ''}>{formatMoney(plan.price, job.currency)}</td>
+                    <td>{formatMinutes(plan.cutting)}</td>
+                    <td className={plan.lap === best.lap ? 'best' : ''}>{formatPercent(plan.lap)}</td>
+                  </>
+                ) : (
+                  <td colSpan={7} className="hint">
+                    …
+                  </td>
+                )}
+                <td>
+                  {taken ? (
+                    <b>as it is</b>
+                  ) : (
+                    <button
+                      type="button"
+                      className="link"
+                      onClick={() => variantEdits(job, variant).forEach((edit) => session.run(edit))}
+                    >
+                      Take it
+                    </button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="hint">
+        Underlined: the best of its column. A lap counts at the edge that is likeliest to have one.
+      </p>
+    </div>
+  );
+}
+
+const startWord = (first: number, shift: number): string => {
+  const at = first + shift;
+  return `from ${Math.floor(at / 60)}:${String(at % 60).padStart(2, '0')}`;
+};

@@ -1,0 +1,159 @@
+import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import { surfacesAt, type SurfaceNow } from '@kovelin/core/sequence/through.ts';
+import type { ScheduleView } from '@kovelin/core/sequence/view.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import Slider from '@mui/material/Slider';
+import { useEffect, useState } from 'react';
+import type { WholeView } from '../app/whole.ts';
+import type { Coat } from '../drawing/coat.ts';
+import { lookAt } from '../drawing/looks.ts';
+import type { Axis } from './axis.ts';
+import { clock } from './clock.ts';
+import { EDGE } from './PlanChart.tsx';
+
+/** The plan is gone through in so many seconds. */
+const SECONDS = 16;
+
+interface ThroughProps {
+  readonly axis: Axis;
+  readonly view: WholeView;
+  readonly schedule: ScheduleView;
+  /** null: the whole plan. */
+  readonly time: number | null;
+  readonly onTime: (time: number | null) => void;
+}
+/** Goes through the plan: its moment is shown on the drawing. */
+export function Through({ axis, view, schedule, time, onTime }: ThroughProps) {
+  const { crew } = view.state.job;
+  const [running, setRunning] = useState(false);
+  useEffect(() => {
+    if (!running) return;
+    let frame = 0;
+    let [last, at] = [performance.now(), time === null ? 0 : axis.place(time)];
+    const step = (now: number): void => {
+      at += ((now - last) / 1000 / SECONDS) * axis.end;
+      last = now;
+      if (at >= axis.end) {
+        onTime(axis.timeAt(axis.end));
+        setRunning(false);
+        return;
+      }
+      onTime(axis.timeAt(at));
+      frame = requestAnimationFrame(step);
+    };
+    frame = requestAnimationFrame(step);
+    return () => cancelAnimationFrame(frame);
+    // begun once from where it stands
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [running, axis.end]);
+  const words = (t: number): string =>
+    `${clock(t, crew).date ?? `day ${clock(t, crew).day + 1}`}, ${clock(t, crew).time}`;
+  const now = schedule.tasks.filter(
+    (task) => time !== null && task.pieces.some(([from, to]) => from <= time && time < to),
+  );
+  return (
+    <div className="through">
+      <div className="through-slider" style={{ paddingLeft: EDGE.left, paddingRight: EDGE.right }}>
+        <Slider
+          aria-label="Moment shown on the drawing"
+          min={0}
+          max={Math.max(1, axis.end)}
+          step={1}
+          shiftStep={60}
+          value={time === null ? axis.end : axis.place(time)}
+          onChange={(_, at) => {
+            setRunning(false);
+            onTime(axis.timeAt(Number(at)));
+          }}
+          getAriaValueText={(at) => words(axis.timeAt(at))}
+        />
+      </div>
+      <p className="through-now">
+        <button type="button" className="link" onClick={() => setRunning(!running)}>
+          {running ? 'Stop' : 'Go through it'}
+        </button>
+        {time === null ? (
+          ' The drawing shows when each surface is done.'
+        ) : (
+          <>
+            <b> {words(time)}</b>
+            {now.length ? ': ' : ': nobody is at work. '}
+            {now
+              .map(
+                (task) =>
+                  `${task.who.map((n) => crew.people[n]?.name).join(' and ')}: ${said(taskWord(task), view.system)}${task.room === view.takeoff?.room.id ? '' : ` (${task.roomName})`}`,
+              )
+              .join(' · ')}{' '}
+            <button
+              type="button"
+              className="link"
+              onClick={() => {
+                setRunning(false);
+                onTime(null);
+              }}
+            >
+              whole plan
+            </button>
+          </>
+        )}
+      </p>
+    </div>
+  );
+}
+
+/** The drawing at a moment of the plan. */
+export function paintAt({ view, schedule, time }: { view: WholeView; schedule: ScheduleView; time: number }) {
+  const { derived, state } = view;
+  const { crew } = state.job;
+  const now = surfacesAt(schedule.tasks, time);
+  const patterns = new Map<string, { colour: string; wet: boolean }>();
+  const paint = (id: string): Coat => {
+    const s = derived.surfaces.find((other) => other.surface.id === id);
+    const state = now.get(id);
+    if (!s) return { fill: 'var(--trim)' };
+    if (!state) return { fill: lookAt(s, 0) };
+    const colour = lookAt(s, state.state === 'done' ? 'hidden' : state.coats);
+    const note = noteOf(state, (t) => clock(t, crew).time);
+    if (state.state !== 'worked-on' && state.state !== 'drying') return { fill: colour, note };
+    const wet = state.state === 'worked-on';
+    const key = `${wet ? 'wet' : 'dry'}-${colour.slice(1)}`;
+    patterns.set(key, { colour, wet });
+    return { fill: `url(#${key})`, ground: colour, note };
+  };
+  // asked for once before the drawing is made, so that its patterns are known
+  for (const s of derived.surfaces) paint(s.surface.id);
+  return {
+    paint,
+    patterns: (undone: string) =>
+      [...patterns].map(([key, { colour, wet }]) => (
+        <pattern
+          key={key}
+          id={key}
+          width={wet ? 16 : 9}
+          height={wet ? 9 : 9}
+          patternUnits="userSpaceOnUse"
+          patternTransform={undone}
+        >
+          <rect width="16" height="9" fill={colour} />
+          {wet ? <path d="M0 5q4 -5 8 0t8 0" className="wave" /> : <circle cx="4.5" cy="4.5" r="1.2" className="dot" />}
+        </pattern>
+      )),
+  };
+}
+
+const DOING = {
+  worked: 'at work',
+  cut: 'cut in',
+  roll: 'rolled',
+  wet: 'cut and rolled',
+  brush: 'painted',
+  mask: 'masked',
+};
+function noteOf({ state, kind, coats, of, until }: SurfaceNow, at: (t: number) => string): string {
+  const ends = until === null ? '' : ` until ${at(until)}`;
+  if (state === 'waits') return 'not begun';
+  if (state === 'done') return '✓ done';
+  if (state === 'drying') return `drying${ends}`;
+  if (state === 'worked-on') return `${DOING[kind as keyof typeof DOING] ?? DOING.worked}${ends}`;
+  return coats < of ? `ready for coat ${coats + 1}` : 'dry';
+}
