@@ -15,6 +15,7 @@ import {
 import { FOOT, GALLON, INCH, SQUARE_FOOT } from './si.ts';
 import { addDays, daysBetween } from './date.ts';
 import { isDay } from './day.ts';
+import { dayText, readDayText } from './day-text.ts';
 import { readReading } from './reading.ts';
 import { compute, evaluate, given } from './working.ts';
 
@@ -206,4 +207,35 @@ test('days there are, and the way between them', () => {
     false,
   ]);
   expect([addDays('2026-02-27', 2), daysBetween('2026-03-28', '2026-03-30')]).toEqual(['2026-03-01', 2]);
+});
+
+describe('days as people write them', () => {
+  test.each([
+    ['12/1/2026', 'month-first', '2026-12-01'],
+    ['1/12/2026', 'day-first', '2026-12-01'],
+    ['1.12.26', 'day-first', '2026-12-01'],
+    ['2026-12-01', 'month-first', '2026-12-01'],
+    ['2026-12-01', 'year-first', '2026-12-01'],
+  ] as const)('%s, %s', (text, form, day) => expect(readDayText(text, form)).toEqual({ ok: true, value: day }));
+  test.each([
+    ['31/2/2026', 'day-first'],
+    ['11/27/2026', 'day-first'],
+    ['1/12/2026', 'year-first'],
+    ['tomorrow', 'month-first'],
+  ] as const)('%s is none, %s', (text, form) => {
+    const read = readDayText(text, form);
+    expect(read.ok ? '' : read.problems[0]?.message).toMatch(/^Write a day there is as .*2026/);
+  });
+  test('law: a day is read back as it was written', () => {
+    fc.assert(
+      fc.property(
+        fc.date({ min: new Date('1900-01-01'), max: new Date('2099-12-31'), noInvalidDate: true }),
+        fc.constantFrom('month-first' as const, 'day-first' as const, 'year-first' as const),
+        (date, form) => {
+          const day = date.toISOString().slice(0, 10);
+          expect(readDayText(dayText(day, form), form)).toEqual({ ok: true, value: day });
+        },
+      ),
+    );
+  });
 });

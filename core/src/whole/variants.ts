@@ -6,6 +6,7 @@ import { familyOf, type Conditioner, type TrimOrder } from '../job/vocabulary.ts
 import { DAY } from '../sequence/calendar.ts';
 import type { Minutes, Money } from '../units/si.ts';
 import { chanceOf } from '../wetEdge/uniform.ts';
+import { visibleOn } from '../wetEdge/visible.ts';
 import type { WholeInput } from './inputs.ts';
 import { baseDays, baseOrder, basePlan, replays } from './plan.ts';
 import { wholeOf } from './whole.ts';
@@ -76,7 +77,9 @@ export function variantPlan(job: WholeInput): VariantPlan {
   const { labour, price } = baseOrder(job);
   const works = plan.placed.length > 0;
   const [people, open] = [setting(job, 'wet.people'), setting(job, 'wet.open')];
-  const laps = plan.network.tasks.flatMap(({ kept }) => (kept ? [chanceOf(kept.age, kept.open, people, open)] : []));
+  const laps = plan.network.tasks.flatMap(({ kept, go }) =>
+    kept && go.specified && visibleOn(go.specified) !== 'none' ? [chanceOf(kept.age, kept.open, people, open)] : [],
+  );
   return {
     finish: works ? plan.finish : null,
     p90: works ? replays(job).p90 : null,

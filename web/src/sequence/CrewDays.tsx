@@ -1,28 +1,18 @@
 import type { Crew, Person } from '@kovelin/core/job/crew.ts';
 import { MOST, within } from '@kovelin/core/job/limits.ts';
 import { SKILLS, type Skill } from '@kovelin/core/job/vocabulary.ts';
-import { isDay, isZone } from '@kovelin/core/units/day.ts';
+import { isZone } from '@kovelin/core/units/day.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { SKILL } from '@kovelin/core/words/terms.ts';
 import { DraftField } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
+import { DaysField } from './DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 import { momentWords, readMoment } from './moment.ts';
 
 const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
-function days(text: string): Result<string[]> {
-  const all = text.split(/[\s,;]+/).filter(Boolean);
-  const wrong = all.find((day) => !isDay(day));
-  return wrong === undefined
-    ? good([...new Set(all)])
-    : bad(`“${wrong}” is not a day: write year-month-day, for example 2026-12-25, with commas between.`);
-}
-const maybeDay = (text: string): Result<string | null> => {
-  const day = text.trim();
-  return day === '' || isDay(day) ? good(day || null) : bad('Write a day there is as year-month-day: 2026-12-01.');
-};
 const maybeHours = (text: string): Result<Crew['hours'] | null> => (text.trim() ? readHours(text) : good(null));
 const time = (text: string): Result<number | null> => {
   if (!text.trim()) return good(null);
@@ -44,6 +34,7 @@ const count = (text: string): Result<number | null> => {
 /** Which days are worked, and what each of the crew does and when. */
 export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
   const { session, system, state, takeoff } = view;
+  const form = state.job.region.dates;
   const set = (change: Partial<Crew>) => session.edit({ name: 'setCrew', args: { set: change } });
   const setPerson = (person: Person, change: Partial<Person>) =>
     set({ people: crew.people.map((p) => (p.id === person.id ? { ...p, ...change } : p)) });
@@ -75,13 +66,7 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
         ))}
       </div>
       {crew.start === null && <p className="hint">Weekends count once the first day is known.</p>}
-      <DraftField
-        label="Holidays"
-        value={crew.holidays.join(', ')}
-        placeholder="2026-12-25, 2026-12-26"
-        parse={days}
-        onCommit={(holidays) => set({ holidays })}
-      />
+      <DaysField label="Holidays" form={form} days={crew.holidays} onCommit={(holidays) => set({ holidays })} />
       <div className="pair">
         <DraftField
           label="No noise or dust"
@@ -135,26 +120,27 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
             onCommit={(hours) => setPerson(person, { hours })}
           />
           <div className="pair">
-            <DraftField
+            <DaysField
+              single
               label={`First day of ${person.name}`}
-              value={person.from ?? ''}
+              form={form}
+              days={person.from ? [person.from] : []}
               placeholder="the job’s"
-              parse={maybeDay}
-              onCommit={(from) => setPerson(person, { from })}
+              onCommit={([from = null]) => setPerson(person, { from })}
             />
-            <DraftField
+            <DaysField
+              single
               label={`Last day of ${person.name}`}
-              value={person.until ?? ''}
+              form={form}
+              days={person.until ? [person.until] : []}
               placeholder="the job’s"
-              parse={maybeDay}
-              onCommit={(until) => setPerson(person, { until })}
+              onCommit={([until = null]) => setPerson(person, { until })}
             />
           </div>
-          <DraftField
+          <DaysField
             label={`Days off of ${person.name}`}
-            value={person.away.join(', ')}
-            placeholder="2026-12-03"
-            parse={days}
+            form={form}
+            days={person.away}
             onCommit={(away) => setPerson(person, { away })}
           />
           <fieldset>

@@ -1,8 +1,6 @@
 import type { Crew } from '@kovelin/core/job/crew.ts';
 import { personOf } from '@kovelin/core/job/crew.ts';
 import { TRIM_ORDERS, type TrimOrder } from '@kovelin/core/job/vocabulary.ts';
-import { isDay } from '@kovelin/core/units/day.ts';
-import { bad, good } from '@kovelin/core/units/problem.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
@@ -12,6 +10,7 @@ import { freshId } from '../store/ids.ts';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
 import { CrewDays } from './CrewDays.tsx';
+import { DaysField } from './DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 
 /** Who works, when, for how much; and which school of order they keep. */
@@ -96,21 +95,14 @@ export function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; 
         parse={readHours}
         onCommit={(hours) => session.edit({ name: 'setCrew', args: { set: { hours } } })}
       />
-      <div className="pair">
-        <DraftField
-          label="First day"
-          value={crew.start ?? ''}
-          placeholder="2026-12-01"
-          parse={(text) =>
-            text.trim() === ''
-              ? good(null)
-              : isDay(text.trim())
-                ? good(text.trim())
-                : bad('Write a day there is as year-month-day: 2026-12-01.')
-          }
-          onCommit={(start) => session.edit({ name: 'setCrew', args: { set: { start } } })}
-        />
-      </div>
+      <DaysField
+        single
+        label="First day"
+        form={state.job.region.dates}
+        days={crew.start ? [crew.start] : []}
+        placeholder="not set"
+        onCommit={([start = null]) => session.edit({ name: 'setCrew', args: { set: { start } } })}
+      />
       <CrewDays view={view} crew={crew} />
       <fieldset>
         <legend>Trim before or after the walls?</legend>

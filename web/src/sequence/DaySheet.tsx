@@ -1,17 +1,15 @@
-import type { Crew } from '@kovelin/core/job/crew.ts';
-import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
+import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { lineSentence } from '@kovelin/core/lines/say.ts';
-import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
-import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from './clock.ts';
+import { PersonPage } from './PersonPage.tsx';
 import { waitingWords } from './waiting.ts';
 import './sequence.css';
 
@@ -68,47 +66,19 @@ export default function DaySheet() {
         <p key={p.path}>{said(p.message, system)}</p>
       ))}
       {waiting && <p>Not in this plan until it is dry: {waiting}.</p>}
-      {[...days].map(([day, tasks]) => (
-        <section key={day} className="sheet-day">
-          <h2>{dayWord(tasks[0]?.pieces[0]?.[0] ?? 0, crew)}</h2>
-          <table>
-            <thead>
-              <tr>
-                <th />
-                <th>From</th>
-                <th>To</th>
-                <th>Who</th>
-                <th>What</th>
-                <th>Paint, and drying after it</th>
-              </tr>
-            </thead>
-            <tbody>
-              <DailyRow schedule={data.schedule} day={day} crew={crew} of="setUp" what="Set up" />
-              {tasks.map((task) => (
-                <tr key={task.id}>
-                  <td className="box" aria-hidden="true" />
-                  <td className="number">{clock(task.pieces[0]?.[0] ?? 0, crew).time}</td>
-                  <td className="number">{clock(task.pieces.at(-1)?.[1] ?? 0, crew).time}</td>
-                  <td>{task.who.map((w) => crew.people[w]?.name).join(', ')}</td>
-                  <td>
-                    {task.roomName}: {said(taskWord(task), system)}
-                    {(wants.get(task.id) ?? []).map((text) => (
-                      <small key={text} className="line-want">
-                        {text}
-                      </small>
-                    ))}
-                  </td>
-                  <td>
-                    {task.paint !== null && said(task.paint, system)}
-                    {task.drying > 0 && `; dries ${formatMinutes(task.drying)}`}
-                  </td>
-                </tr>
-              ))}
-              <DailyRow schedule={data.schedule} day={day} crew={crew} of="cleanUp" what="Wash up, wrap, clean up" />
-            </tbody>
-          </table>
-        </section>
-      ))}
+      {[...days].flatMap(([day, tasks]) =>
+        crew.people.map((_, person) => (
+          <PersonPage
+            key={`${day} ${person}`}
+            view={view}
+            schedule={data.schedule}
+            day={day}
+            person={person}
+            tasks={tasks.filter((task) => task.who.includes(person))}
+            wants={wants}
+          />
+        )),
+      )}
       <p className="hint">
         Times and quantities are estimates from the readings and starting values of this job; a product’s label outranks
         them. Where paint may hold lead or a texture asbestos, test first and follow your local code.
@@ -132,29 +102,4 @@ function lineWants({ derived, system }: WholeView, tasks: readonly TaskView[]): 
   return new Map(
     tasks.map((task) => [task.id, [...new Set(task.operations.flatMap((id) => finals.get(id) || []))]] as const),
   );
-}
-
-interface DailyRowProps {
-  readonly schedule: ScheduleView;
-  readonly day: number;
-  readonly crew: Crew;
-  readonly of: 'setUp' | 'cleanUp';
-  readonly what: string;
-}
-/** What everybody does at either end of their day: those together who do it at one time. */
-function DailyRow({ schedule, day, crew, of, what }: DailyRowProps) {
-  const here = schedule.personDays.filter((p) => p.day === day);
-  return [...groupBy(here, (p) => p[of].join())].map(([key, together]) => {
-    const [from, to] = together[0]?.[of] ?? [0, 0];
-    return (
-      <tr key={key}>
-        <td className="box" aria-hidden="true" />
-        <td className="number">{clock(from, crew).time}</td>
-        <td className="number">{clock(to, crew).time}</td>
-        <td>{together.map((p) => crew.people[p.person]?.name).join(', ')}</td>
-        <td>{what}</td>
-        <td />
-      </tr>
-    );
-  });
 }

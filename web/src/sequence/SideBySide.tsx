@@ -119,8 +119,8 @@ export function SideBySide({ view }: { view: WholeView }) {
                 <th scope="row">{nameOf(variant)}</th>
                 {plan ? (
                   <>
-                    <td className={plan.finish === best.finish ? 'best' : ''}>{when(plan.finish)}</td>
-                    <td>{when(plan.p90)}</td>
+                    <td className={plan.finish === best.finish ? 'when best' : 'when'}>{when(plan.finish)}</td>
+                    <td className="when">{when(plan.p90)}</td>
                     <td>{daysWord(plan.days)}</td>
                     <td>{formatMinutes(plan.minutes)}</td>
                     <td className={plan.price === best.price ? 'best' : ''}>{formatMoney(plan.price, job.currency)}</td>

@@ -1,0 +1,151 @@
+import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
+import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import { effective } from '@kovelin/core/specify/reasons.ts';
+import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { playFor } from '@kovelin/core/whole/play.ts';
+import { reasonWord } from '@kovelin/core/words/reasons.ts';
+import { brushWord, coverWord } from '@kovelin/core/words/systems.ts';
+import type { WholeView } from '../app/whole.ts';
+import { clock, dayWord } from './clock.ts';
+
+interface PersonPageProps {
+  readonly view: WholeView;
+  readonly schedule: ScheduleView;
+  readonly day: number;
+  /** Index into the crew. */
+  readonly person: number;
+  readonly tasks: readonly TaskView[];
+  /** What each line wants, by task. */
+  readonly wants: ReadonlyMap<string, string[]>;
+}
+
+/** The day of one person on a page of its own: what, where, when, with what, what it waits for, which tape comes off when. */
+export function PersonPage({ view, schedule, day, person, tasks, wants }: PersonPageProps) {
+  const { state, system } = view;
+  const { crew } = state.job;
+  const own = schedule.personDays.find((p) => p.day === day && p.person === person);
+  if (!own) return null;
+  const begins = own.setUp[0];
+  return (
+    <section className="sheet-day">
+      <h2>
+        {crew.people[person]?.name}, {dayWord(begins, crew)}
+      </h2>
+      <table>
+        <thead>
+          <tr>
+            <th />
+            <th>From</th>
+            <th>To</th>
+            <th>What</th>
+            <th>With</th>
+            <th>Wait for, and tape</th>
+          </tr>
+        </thead>
+        <tbody>
+          <PlainRow times={own.setUp} what="Set up" view={view} />
+          {tasks.map((task) => (
+            <tr key={task.id}>
+              <td className="box" aria-hidden="true" />
+              <td className="number">{clock(task.pieces[0]?.[0] ?? 0, crew).time}</td>
+              <td className="number">{clock(task.pieces.at(-1)?.[1] ?? 0, crew).time}</td>
+              <td>
+                {task.roomName}: {said(taskWord(task), system)}
+                {task.who.length > 1 &&
+                  `, with ${task.who
+                    .filter((n) => n !== person)
+                    .map((n) => crew.people[n]?.name)
+                    .join(' and ')}`}
+                {task.stretches > 1 && <small>{task.stretches} stretches, each cut, then rolled while it is wet</small>}
+                {(wants.get(task.id) ?? []).map((text) => (
+                  <small key={text} className="line-want">
+                    {text}
+                  </small>
+                ))}
+              </td>
+              <td>
+                {task.paint !== null && said(task.paint, system)}
+                <With view={view} task={task} />
+              </td>
+              <td>
+                <Waits view={view} schedule={schedule} task={task} />
+              </td>
+            </tr>
+          ))}
+          <PlainRow times={own.cleanUp} what="Wash up, wrap covers airtight, clean up" view={view} />
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function PlainRow({ times, what, view }: { times: readonly [number, number]; what: string; view: WholeView }) {
+  const { crew } = view.state.job;
+  return (
+    <tr>
+      <td className="box" aria-hidden="true" />
+      <td className="number">{clock(times[0], crew).time}</td>
+      <td className="number">{clock(times[1], crew).time}</td>
+      <td>{what}</td>
+      <td />
+      <td />
+    </tr>
+  );
+}
+
+const BY_PLAY = new Set<TaskView['kind']>(['lap', 'cut', 'roll', 'wet', 'brush']);
+/** Cover or brush, and the steps and paint of the play that is printed with the lines. */
+function With({ view, task }: { view: WholeView; task: TaskView }) {
+  const { derived, state, system } = view;
+  const s = derived.surfaces.find(({ surface }) => surface.id === task.surface);
+  if (!s || !BY_PLAY.has(task.kind)) return null;
+  const isRolled = task.kind === 'roll' || task.kind === 'wet';
+  const tool = isRolled ? coverWord(effective(s.system.cover)) : brushWord(effective(s.system.brush));
+  const play = isRolled || task.kind === 'brush' ? playFor(state.job, task.surface, { coat: task.coat }) : null;
+  const steps = play?.strokes.reduce((most, stroke) => Math.max(most, stroke.step), 0) ?? 0;
+  return (
+    <small>
+      {said(tool, system)}
+      {play && steps > 0 && `; play of ${steps} steps, ${formatVolume(play.litres, system)}`}
+    </small>
+  );
+}
+
+/** What has to be dry, since when; when tape that is laid now comes off, and which comes off with this. */
+function Waits({ view, schedule, task }: { view: WholeView; schedule: ScheduleView; task: TaskView }) {
+  const { derived, state, system } = view;
+  const { crew } = state.job;
+  const has = (other: TaskView, kind: 'mask' | 'unmask'): boolean =>
+    derived.operations.some((op) => op.kind === kind && other.operations.includes(op.id));
+  const begins = task.pieces[0]?.[0] ?? 0;
+  const off = has(task, 'mask')
+    ? schedule.tasks.find(
+        (other) => other.surface === task.surface && has(other, 'unmask') && (other.pieces[0]?.[0] ?? 0) >= begins,
+      )
+    : undefined;
+  return (
+    <>
+      {task.waits
+        .filter(({ least }) => least > 0)
+        .map(({ because, least, task: id }) => {
+          const other = schedule.tasks.find((t) => t.id === id);
+          const from = other?.pieces.at(-1)?.[1];
+          return (
+            <small key={because}>
+              {from !== undefined && `not before ${clock(from + least, crew).time}: `}
+              {formatMinutes(least)}, {said(reasonWord({ rule: because, with: {} }), system)}
+            </small>
+          );
+        })}
+      {off && (
+        <small>
+          tape comes off {dayWord(off.pieces.at(-1)?.[1] ?? 0, crew, true)},{' '}
+          {clock(off.pieces.at(-1)?.[1] ?? 0, crew).time}
+        </small>
+      )}
+      {has(task, 'unmask') && task.kind !== 'unmask' && <small>pull the tape at the end, while it is wet</small>}
+      {task.drying > 0 && <small>then it dries {formatMinutes(task.drying)}</small>}
+    </>
+  );
+}
