@@ -126,18 +126,17 @@ function Waits({ view, schedule, task }: { view: WholeView; schedule: ScheduleVi
     : undefined;
   return (
     <>
-      {task.waits
-        .filter(({ least }) => least > 0)
-        .map(({ because, least, task: id }) => {
-          const other = schedule.tasks.find((t) => t.id === id);
-          const from = other?.pieces.at(-1)?.[1];
-          return (
-            <small key={because}>
-              {from !== undefined && `not before ${clock(from + least, crew).time}: `}
-              {formatMinutes(least)}, {said(reasonWord({ rule: because, with: {} }), system)}
-            </small>
-          );
-        })}
+      {task.waits.map(({ because, least, task: id }) => {
+        const other = schedule.tasks.find((t) => t.id === id);
+        const until = (other?.pieces.at(-1)?.[1] ?? 0) + least;
+        // what was over before this day began needs no telling
+        return least > 0 && clock(until, crew).day === clock(begins, crew).day ? (
+          <small key={because}>
+            not before {clock(until, crew).time}: {formatMinutes(least)},{' '}
+            {said(reasonWord({ rule: because, with: {} }), system)}
+          </small>
+        ) : null;
+      })}
       {off && (
         <small>
           tape comes off {dayWord(off.pieces.at(-1)?.[1] ?? 0, crew, true)},{' '}
