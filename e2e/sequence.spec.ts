@@ -49,3 +49,72 @@ test('searching on says what it found, and a better plan is the user’s to take
     await expect(days).toBeVisible();
   }
 });
+
+test('a task is moved by keys and given to somebody by dragging; the drawing goes through the plan; another plan is taken', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await goTo(page, 'Sequence');
+  const chart = page.getByRole('group', { name: /^Plan: arrow keys/ });
+  await page.getByRole('button', { name: 'Day 3', exact: true }).click();
+  // arrow keys go from task to task; Alt moves one
+  const first = chart.getByRole('button').first();
+  await first.click();
+  await expect(first).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('ArrowRight');
+  await expect(first).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.locator('.task-work')).toBeVisible();
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(page.getByLabel('Pinned to')).not.toHaveValue('');
+  await settled(page);
+  await expect(page.getByText(/One pin:/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await settled(page);
+  await expect(page.getByText(/One pin:/)).toHaveCount(0);
+  // from one row to the other
+  const box = await first.boundingBox();
+  if (!box) throw new Error('no bar');
+  await page.mouse.move(box.x + 2, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 4, box.y + 40, { steps: 3 });
+  await page.mouse.move(box.x + 2, box.y + 66, { steps: 3 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Done by')).not.toHaveValue('plan');
+  await settled(page);
+  // the drawing at a moment
+  await page.getByRole('button', { name: 'By surface' }).click();
+  const moment = page.getByRole('slider', { name: 'Moment shown on the drawing' });
+  await moment.focus();
+  await page.keyboard.press('Home');
+  await expect(page.locator('.drawing')).toContainText('not begun');
+  await page.keyboard.press('End');
+  await expect(page.locator('.through-now')).toContainText('Thu 3 Dec');
+  // plans side by side
+  await page.getByRole('button', { name: 'Side by side' }).click();
+  const last = page.getByRole('row', { name: /^Trim last/ });
+  await last.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByLabel(/Trim last:/)).toBeChecked();
+  await expect(last).toContainText('as it is');
+});
+
+test('days are typed as the region writes them; a room wanted too soon is ruled out by what it waits for', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await goTo(page, 'Sequence');
+  const start = page.getByLabel('First day', { exact: true });
+  await expect(start).toHaveValue('12/01/2026');
+  await start.fill('27/11/2026');
+  await expect(page.getByText('Write a day there is as month/day/year: 12/1/2026.')).toBeVisible();
+  await start.fill('12/2/2026');
+  await start.press('Enter');
+  await expect(start).toHaveValue('12/02/2026');
+  const wanted = page.getByLabel('Parlour wanted back');
+  await wanted.fill('day 2, 10:00');
+  await wanted.press('Enter');
+  await settled(page);
+  await expect(
+    page.getByText(/Parlour is wanted back by day 2.*cannot be ready before day \d.*whoever works/),
+  ).toBeVisible();
+  await expect(page.locator('.conflict li').first()).toContainText('Cover the floor');
+});

@@ -200,7 +200,7 @@ test('a task opens into what is in it, where each minute comes from, and what it
   await goTo(page, 'Sequence');
   const task = page.locator('.tasks li').filter({ hasText: 'Fill, visit 2' }).first();
   await task.getByRole('button').first().click();
-  await expect(task.locator('.because')).toContainText(/[12] h: filler dries before more goes on it/);
+  await expect(task.locator('.task-work')).toContainText(/[12] h: filler dries before more goes on it/);
   const figure = task.locator('.task-work .figure').first();
   await figure.click();
   await expect(task.locator('.working')).toContainText(/coin-size holes.*minutes each/s);

@@ -7,14 +7,12 @@ import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
-import { usePlan } from '../workers/whole.ts';
-import { clock, dayWord } from './clock.ts';
 import { CrewDays } from './CrewDays.tsx';
 import { DaysField } from './DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 
 /** Who works, when, for how much; and which school of order they keep. */
-export function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; finish: number | null }) {
+export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
   const { session, state } = view;
   const people = (n: number) =>
     Array.from(
@@ -107,7 +105,7 @@ export function CrewForm({ view, crew, finish }: { view: WholeView; crew: Crew; 
       <fieldset>
         <legend>Trim before or after the walls?</legend>
         {TRIM_ORDERS.map((order) => (
-          <OrderOfWork key={order} view={view} order={order} finish={finish} />
+          <OrderOfWork key={order} view={view} order={order} />
         ))}
       </fieldset>
     </Section>
@@ -120,28 +118,19 @@ const ORDER_WORDS: Readonly<Record<TrimOrder, string>> = {
   'one-day': 'ceilings and deep colours early, edges taped and sealed',
   cheapest: 'whichever way each room’s lines cost least',
 };
-/** A school of the order of work, with the time it would be done by. */
-function OrderOfWork({ view, order, finish }: { view: WholeView; order: TrimOrder; finish: number | null }) {
-  const { session, state } = view;
-  const { practice, crew } = state.job;
-  const isNow = practice.trimOrder === order;
-  const { data: other } = usePlan(isNow ? state.job : { ...state.job, practice: { ...practice, trimOrder: order } });
-  const end = isNow ? finish : (other?.schedule.finish ?? null);
+/** A school of the order of work; what each would come to stands side by side. */
+function OrderOfWork({ view, order }: { view: WholeView; order: TrimOrder }) {
+  const { session, state, system } = view;
   return (
     <label className="school">
       <input
         type="radio"
         name="trim-order"
-        checked={isNow}
+        checked={state.job.practice.trimOrder === order}
         onChange={() => session.edit({ name: 'setPractice', args: { set: { trimOrder: order } } })}
       />
       <span>
-        {heading(TRIM_ORDER[order], view.system)}: {ORDER_WORDS[order]}
-        {end !== null && end > 0 && (
-          <b>
-            done {dayWord(end, crew, true)}, {clock(end, crew).time}
-          </b>
-        )}
+        {heading(TRIM_ORDER[order], system)}: {ORDER_WORDS[order]}
       </span>
     </label>
   );

@@ -192,7 +192,7 @@ export default function SequenceView() {
       </main>
       <aside className="panel" aria-label="Crew and tasks">
         <Better view={view} />
-        <CrewForm view={view} crew={crew} finish={schedule?.finish ?? null} />
+        <CrewForm view={view} crew={crew} />
         <Section title="Task by task">
           {schedule && <TaskList view={view} schedule={schedule} chosen={chosen?.id ?? null} onChoose={choose} />}
         </Section>
