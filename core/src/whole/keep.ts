@@ -8,7 +8,7 @@ import type { Minutes } from '../units/si.ts';
 import { keepOf, type Kept } from '../wetEdge/keep.ts';
 import type { Planned } from './inputs.ts';
 import { playAskFor } from './play.ts';
-import { wholeOf, type LinedRoom } from './whole.ts';
+import { handsOf, wholeOf, type LinedRoom } from './whole.ts';
 
 /** Last coats of so many surfaces are known. */
 const KNOWN = 4000;
@@ -18,7 +18,8 @@ const kept = rememberLast(
   KNOWN,
   ({ specified, litres }: PlayAsk, { made, takeoff }: LinedRoom, job: Planned, longest: Minutes) => {
     const { settings, practice, crew, air } = job;
-    return [...[specified, made, takeoff, settings, practice, crew, air].map(numberOf), litres, longest].join();
+    const parts = [specified, made, takeoff, settings, practice, handsOf(crew), air].map(numberOf);
+    return [...parts, litres, longest, together(crew)].join();
   },
   (ask, _room, { crew, practice }, longest): Kept | null => {
     const apart = practice.division === 'seal-cut-roll' && isDivided({ crew, practice });

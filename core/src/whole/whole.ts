@@ -5,7 +5,7 @@ import type { RoomLines } from '../lines/lines.ts';
 import { takeoffJob, type RoomTakeoff } from '../measure/takeoff.ts';
 import { orderPaint, type PaintLine } from '../order/paint.ts';
 import { specifyRoom, type Specified } from '../specify/specify.ts';
-import { remember } from '../units/remember.ts';
+import { remember, rememberLast } from '../units/remember.ts';
 import { operationsOf, roomLines, type Operation } from '../work/operations.ts';
 import { MEASURED, PAINTED, SPECIFIED, WORKED, type Planned } from './inputs.ts';
 import { stage } from './stage.ts';
@@ -51,9 +51,17 @@ export const specifiedRooms = stage(SPECIFIED, (job): readonly SpecifiedRoom[] =
 const surfaces = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.surfaces));
 export const painted = stage(SPECIFIED, (job): readonly Specified[] => specifiedRooms(job).flatMap((r) => r.done));
 
-const operations = stage(WORKED, (job): readonly Operation[] =>
-  specifiedRooms(job).flatMap((r) => operationsOf(job, r.takeoff, r.done)),
+/** The crew as lines and operations see it: hands, pay and hours. On which days who works is the plan's, and makes none of them anew. */
+export const handsOf = rememberLast(
+  8,
+  ({ people, hours }: Job['crew']) => JSON.stringify([people.map(({ day, hand }) => [day, hand]), hours]),
+  (crew) => crew,
 );
+
+const operations = stage(WORKED, (job): readonly Operation[] => {
+  const own = { ...job, crew: handsOf(job.crew) };
+  return specifiedRooms(job).flatMap((r) => operationsOf(own, r.takeoff, r.done));
+});
 
 export interface LinedRoom {
   readonly takeoff: RoomTakeoff;
@@ -61,9 +69,14 @@ export interface LinedRoom {
   readonly painted: readonly Specified[];
   readonly made: RoomLines;
 }
-const lines = stage(WORKED, (job): readonly LinedRoom[] =>
-  specifiedRooms(job).map(({ takeoff, done }) => ({ takeoff, painted: done, made: roomLines(job, takeoff, done) })),
-);
+const lines = stage(WORKED, (job): readonly LinedRoom[] => {
+  const own = { ...job, crew: handsOf(job.crew) };
+  return specifiedRooms(job).map(({ takeoff, done }) => ({
+    takeoff,
+    painted: done,
+    made: roomLines(own, takeoff, done),
+  }));
+});
 
 const paints = stage(PAINTED, (job): readonly PaintLine[] => orderPaint(job, painted(job)));
 

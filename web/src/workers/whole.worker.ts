@@ -16,6 +16,7 @@ import { baseDays, baseOrder, basePlan, replays, searchOn } from '@kovelin/core/
 import { overtimeFor, type Overtime } from '@kovelin/core/whole/overtime.ts';
 import { variantPlan, type VariantPlan } from '@kovelin/core/whole/variants.ts';
 import { wholeOf } from '@kovelin/core/whole/whole.ts';
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { expose } from 'comlink';
 
 /** The base plan as a view reads it, its days, and what the order by it comes to. */
@@ -25,11 +26,13 @@ export interface BasePlan {
   readonly ordered: Ordered;
 }
 
+/** The job that was asked about last: what a new one has in common with it is the same objects, of which all is known already. */
+let last: WholeInput | null = null;
 /** What came under a key is what it was the first time, so that what was worked out of it is still known. */
 const known = rememberLast(
   3,
   (key: string, _job: WholeInput) => key,
-  (_key, job) => job,
+  (_key, job): WholeInput => (last = replaceEqualDeep(last, job) as WholeInput),
 );
 
 /** What searching on found: when it ends, and the plan to be taken. */
