@@ -145,6 +145,7 @@ const PAINT = grouped('paint', {
 const MINUTES = grouped('minutes', {
   'day.setUp': d(20, 'min', 'starting judgement'),
   'day.cleanUp': d(25, 'min', 'common practice, no source'),
+  'day.wrap': d(2, 'min', 'starting judgement'),
   'travel.minutes': d(2, 'min', 'starting judgement'),
   'replay.people': d(0.1, 'cv', 'starting judgement'),
   'replay.tasks': d(0.2, 'cv', 'starting judgement'),

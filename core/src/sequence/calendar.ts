@@ -258,6 +258,8 @@ const without = (spans: readonly Span[], others: readonly Span[]): Span[] =>
 export interface Cuts {
   readonly setUp?: Minutes;
   readonly cleanUp?: Minutes;
+  /** Before each break: covers are wrapped airtight. */
+  readonly wrap?: Minutes;
   readonly quiet?: readonly Span[];
   /** Minute of the day. */
   readonly before?: Minutes | null;
@@ -265,10 +267,14 @@ export interface Cuts {
 
 /** The working days of somebody; `null`: of whoever works longest, all on their own hours left out. */
 export function calendarOf(crew: Working, person: Person | null, cuts: Cuts = {}): Calendar {
-  const { setUp = 0, cleanUp = 0, quiet = [], before = null } = cuts;
+  const { setUp = 0, cleanUp = 0, wrap = 0, quiet = [], before = null } = cuts;
   const hours = person?.hours ?? crew.hours;
   const closed: Span[] = before === null ? [] : [[before, 2 * DAY]];
-  const day = without(without(between(hours, setUp, cleanUp), quiet), closed);
+  const worked = between(hours, setUp, cleanUp).map(([from, to], i, all): Span => [
+    from,
+    i < all.length - 1 ? max(from, to - wrap) : to,
+  ]);
+  const day = without(without(worked, quiet), closed);
   return new Calendar((n) => {
     if (!isWorked(crew, n) || (person && !isThere(person, dateOf(crew, n)))) return [];
     return day

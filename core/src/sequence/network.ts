@@ -45,16 +45,23 @@ export function networkOf(
   };
 }
 
+/** What of everybody's day is not for tasks. */
+export const cutsOf = (job: Pick<Job, 'settings'>): Cuts => ({
+  setUp: setting(job, 'day.setUp'),
+  cleanUp: setting(job, 'day.cleanUp'),
+  wrap: setting(job, 'day.wrap'),
+});
+
 function calendarsOf(job: Pick<Job, 'settings' | 'crew'>, tasks: readonly Task[]): Record<string, readonly Calendar[]> {
   const { crew } = job;
-  const daily: Cuts = { setUp: setting(job, 'day.setUp'), cleanUp: setting(job, 'day.cleanUp') };
-  const cutsOf = (hours: string): Cuts => {
+  const daily = cutsOf(job);
+  const cutsIn = (hours: string): Cuts => {
     if (hours === QUIET) return { ...daily, quiet: crew.quiet };
     return hours.startsWith(BEFORE) ? { ...daily, before: Number(hours.slice(BEFORE.length)) } : daily;
   };
   const kinds = new Set([PLAIN, ...tasks.map((task) => task.hours)]);
   return Object.fromEntries(
-    [...kinds].map((hours) => [hours, crew.people.map((person) => calendarOf(crew, person, cutsOf(hours)))]),
+    [...kinds].map((hours) => [hours, crew.people.map((person) => calendarOf(crew, person, cutsIn(hours)))]),
   );
 }
 

@@ -12,7 +12,7 @@ import type { Operation } from '../work/operations.ts';
 import { lowerBound } from './bound.ts';
 import { calendarOf, dayOf, HORIZON, midnight, type Calendar, type Span } from './calendar.ts';
 import { compile } from './instance.ts';
-import { networkOf, type Network } from './network.ts';
+import { cutsOf, networkOf, type Network } from './network.ts';
 import type { Placed } from './placed.ts';
 import type { Solution } from './search.ts';
 import { solve, type SolveOptions } from './solve.ts';
@@ -100,7 +100,7 @@ export function networkFor(
   operations: readonly Operation[],
   keep: Keep,
 ): { readonly network: Network; readonly longest: Minutes } {
-  const cuts = { setUp: setting(job, 'day.setUp'), cleanUp: setting(job, 'day.cleanUp') };
+  const cuts = cutsOf(job);
   const longest = Math.max(0, ...job.crew.people.map((person) => calendarOf(job.crew, person, cuts).longest));
   return { network: networkOf(job, takeoffs, tasksOf(job, operations, longest, keep)), longest };
 }

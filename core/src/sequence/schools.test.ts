@@ -63,14 +63,15 @@ describe('all in a day', () => {
   });
 });
 
+const crewOf = (job: Job, people: number): Job => ({
+  ...job,
+  crew: {
+    ...job.crew,
+    people: Array.from({ length: people }, (_, n) => personOf({ id: `p${n}`, name: `P${n}`, day: 1, hand: 'right' })),
+  },
+});
+
 describe('divided work', () => {
-  const crewOf = (job: Job, people: number): Job => ({
-    ...job,
-    crew: {
-      ...job.crew,
-      people: Array.from({ length: people }, (_, n) => personOf({ id: `p${n}`, name: `P${n}`, day: 1, hand: 'right' })),
-    },
-  });
   const divided = (division: Division, people: number): JobSchedule => {
     const job = edited(crewOf(withAccent(bedroom(DOOR)), people), {
       name: 'setPractice',
@@ -116,4 +117,99 @@ test('a quote that counts on what eight in ten plays keep costs more by just the
   expect(then.minutes).toBeCloseTo(plan.minutes * (1 + spare), 6);
   expect(then.cost - plan.cost).toBe(then.lines.find(({ kind }) => kind === 'spare')?.cost);
   expect(then.days).toBe(plan.days);
+});
+
+// common practice, no source
+describe('the trade', () => {
+  const WINDOW = 'window v on D 3 x 4 at 3 sill 3 sash hung\n';
+  test('a window that opens is waxed where it meets, dry, before it is shut for the evening; a fixed one is not', () => {
+    const job = edited(bedroom(WINDOW), { name: 'setCrew', args: { set: { closing: 960 } } });
+    const plan = basePlan(job);
+    expect(faultsOf(scheduleContract(job, plan))).toEqual([]);
+    const sash = plan.placed.filter((p) => p.task.go.specified?.surface.kind === 'sash');
+    const wax = sash.filter((p) => p.task.operations.some(({ kind }) => kind === 'face-wax'));
+    expect(wax).toHaveLength(1);
+    const coats = sash.filter((p) => p.task.kind === 'brush');
+    for (const p of wax) {
+      expect(begin(p)).toBeGreaterThanOrEqual(Math.max(...coats.map(end)) + 30);
+      // the day begins at 8:00
+      expect((end(p) % 1440) + 480).toBeLessThanOrEqual(960 + 1e-6);
+    }
+    for (const p of coats) expect((end(p) % 1440) + 480).toBeLessThan(960);
+    const fixed = basePlan(bedroom(WINDOW.replace('hung', 'fixed')));
+    expect(fixed.placed.some((p) => p.task.operations.some(({ kind }) => kind === 'face-wax'))).toBe(false);
+  });
+  test('tape comes off wall by wall within its window; edges are dry before they are cut; ceilings come before walls', () => {
+    const job = edited(withAccent(bedroom(DOOR + BASEBOARD)), {
+      name: 'setPractice',
+      args: { set: { pull: 'tacky', accent: 'laps-out' } },
+    });
+    const { placed } = basePlan(job);
+    const byId = new Map(placed.map((p) => [p.task.id, p]));
+    const pulls = placed.filter((p) => p.task.after.some(({ because }) => because === 'lag.pull-tacky'));
+    expect(pulls.length).toBeGreaterThan(0);
+    for (const pull of pulls)
+      for (const { task, because, minLag, maxLag } of pull.task.after) {
+        const since = begin(pull) - end(byId.get(task) as JobSchedule['placed'][number]);
+        if (because !== 'lag.pull-tacky') continue;
+        expect(since).toBeGreaterThanOrEqual(minLag - 1e-6);
+        expect(since).toBeLessThanOrEqual((maxLag ?? 0) + 1e-6);
+      }
+    let edges = 0;
+    for (const p of placed)
+      for (const { task, because } of p.task.after) {
+        if (because !== 'lag.lapped') continue;
+        edges++;
+        expect(begin(p) - end(byId.get(task) as JobSchedule['placed'][number])).toBeGreaterThanOrEqual(45);
+      }
+    expect(edges).toBeGreaterThan(5);
+    const firstCoat = (family: string) =>
+      Math.min(
+        ...placed
+          .filter((p) => p.task.go.specified && familyOf(p.task.go.specified.surface.kind) === family)
+          .filter((p) => p.task.kind === 'cut' || p.task.kind === 'roll' || p.task.kind === 'wet')
+          .map(begin),
+      );
+    expect(firstCoat('ceiling')).toBeLessThan(firstCoat('wall'));
+  });
+  test('alone, one wall at a time: nothing comes between the cut and the rolling of a last coat', () => {
+    const { placed } = basePlan(crewOf(bedroom(), 1));
+    const last = placed.filter((p) => p.task.kind === 'wet');
+    expect(last.length).toBeGreaterThanOrEqual(4);
+    for (const p of last) {
+      expect(p.pieces).toHaveLength(1);
+      for (const other of placed)
+        if (other !== p) expect(begin(other) >= end(p) - 1e-6 || end(other) <= begin(p) + 1e-6).toBe(true);
+    }
+  });
+  test('covers are wrapped before the break: nobody is at work in its last two minutes, and they are paid', () => {
+    const job = bedroom();
+    const { placed } = basePlan(job);
+    const noon = 240;
+    for (const p of placed)
+      for (const [from, to] of p.pieces)
+        expect(from >= noon || to <= noon - setting(job, 'day.wrap') + 1e-6).toBe(true);
+  });
+});
+
+describe('hard cases', () => {
+  test('a lag longer than the job, a room wanted before the job begins, a week between two days of work', () => {
+    const slow = withRecoat(bedroom(), 10_000);
+    const plan = basePlan(slow);
+    expect(plan.problems).toEqual([]);
+    expect(plan.finish).toBeGreaterThan(10_000);
+    expect(faultsOf(scheduleContract(slow, plan))).toEqual([]);
+    const early = edited(bedroom(), {
+      name: 'wantRoom',
+      args: { room: bedroom().rooms.order[0] ?? '', at: { day: 0, time: 0 } },
+    });
+    expect(basePlan(early).late).toBeGreaterThan(basePlan(early).finish);
+    const sundays = edited(bedroom(), {
+      name: 'setCrew',
+      args: { set: { start: '2026-11-29', weekdays: [7], hours: [[480, 720]] } },
+    });
+    const weeks = basePlan(sundays);
+    expect(faultsOf(scheduleContract(sundays, weeks))).toEqual([]);
+    for (const p of weeks.placed) expect(Math.floor((begin(p) + 480) / 1440) % 7).toBe(0);
+  });
 });

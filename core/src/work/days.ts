@@ -20,11 +20,16 @@ export interface WorkDays {
   readonly planned: boolean;
 }
 
-/** Set-up and clean-up of one person and day. */
-export const daily = (job: Pick<Job, 'settings'>): Minutes =>
+/** Set-up and clean-up of one person and day, covers wrapped before its breaks with it. */
+export const daily = (job: Crewed): Minutes =>
   (['set-up', 'clean-up'] as const).reduce((sum, kind) => sum + onceOf(job, kind).value, 0);
-const onceOf = (job: Pick<Job, 'settings'>, kind: 'set-up' | 'clean-up'): Working =>
-  minutesOf(job, kind, [{ name: 'once', quantity: 1 }]);
+function onceOf(job: Crewed, kind: 'set-up' | 'clean-up'): Working {
+  const breaks = kind === 'clean-up' ? job.crew.hours.length - 1 : 0;
+  return minutesOf(job, kind, [
+    { name: 'once', quantity: 1 },
+    ...(breaks > 0 ? [{ name: 'breaks', quantity: breaks, pace: 'day.wrap' } as const] : []),
+  ]);
+}
 
 /** Set-up and clean-up of each person and day of a plan. */
 export function dayOperations(

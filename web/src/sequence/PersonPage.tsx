@@ -1,4 +1,6 @@
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
+import { setting } from '@kovelin/core/job/defaults.ts';
+import { onClock } from '@kovelin/core/sequence/calendar.ts';
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
@@ -6,6 +8,7 @@ import { said } from '@kovelin/core/units/word.ts';
 import { playFor } from '@kovelin/core/whole/play.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { brushWord, coverWord } from '@kovelin/core/words/systems.ts';
+import { Fragment } from 'react';
 import type { WholeView } from '../app/whole.ts';
 import { clock, dayWord } from './clock.ts';
 
@@ -27,6 +30,12 @@ export function PersonPage({ view, schedule, day, person, tasks, wants }: Person
   const own = schedule.personDays.find((p) => p.day === day && p.person === person);
   if (!own) return null;
   const begins = own.setUp[0];
+  // before each break that lies between two of the tasks
+  const wraps = (crew.people[person]?.hours ?? crew.hours).slice(0, -1).flatMap(([, ends]) => {
+    const until = onClock(crew, day, ends);
+    const after = tasks.findIndex((task) => (task.pieces[0]?.[0] ?? 0) >= until - 1);
+    return after > 0 ? [{ after, times: [until - setting(state.job, 'day.wrap'), until] as const }] : [];
+  });
   return (
     <section className="sheet-day">
       <h2>
@@ -45,33 +54,42 @@ export function PersonPage({ view, schedule, day, person, tasks, wants }: Person
         </thead>
         <tbody>
           <PlainRow times={own.setUp} what="Set up" view={view} />
-          {tasks.map((task) => (
-            <tr key={task.id}>
-              <td className="box" aria-hidden="true" />
-              <td className="number">{clock(task.pieces[0]?.[0] ?? 0, crew).time}</td>
-              <td className="number">{clock(task.pieces.at(-1)?.[1] ?? 0, crew).time}</td>
-              <td>
-                {task.roomName}: {said(taskWord(task), system)}
-                {task.who.length > 1 &&
-                  `, with ${task.who
-                    .filter((n) => n !== person)
-                    .map((n) => crew.people[n]?.name)
-                    .join(' and ')}`}
-                {task.stretches > 1 && <small>{task.stretches} stretches, each cut, then rolled while it is wet</small>}
-                {(wants.get(task.id) ?? []).map((text) => (
-                  <small key={text} className="line-want">
-                    {text}
-                  </small>
+          {tasks.map((task, i) => (
+            <Fragment key={task.id}>
+              {wraps
+                .filter(({ after }) => after === i)
+                .map(({ times }) => (
+                  <PlainRow key={times[0]} times={times} what="Wrap covers airtight for the break" view={view} />
                 ))}
-              </td>
-              <td>
-                {task.paint !== null && said(task.paint, system)}
-                <With view={view} task={task} />
-              </td>
-              <td>
-                <Waits view={view} schedule={schedule} task={task} />
-              </td>
-            </tr>
+              <tr>
+                <td className="box" aria-hidden="true" />
+                <td className="number">{clock(task.pieces[0]?.[0] ?? 0, crew).time}</td>
+                <td className="number">{clock(task.pieces.at(-1)?.[1] ?? 0, crew).time}</td>
+                <td>
+                  {task.roomName}: {said(taskWord(task), system)}
+                  {task.who.length > 1 &&
+                    `, with ${task.who
+                      .filter((n) => n !== person)
+                      .map((n) => crew.people[n]?.name)
+                      .join(' and ')}`}
+                  {task.stretches > 1 && (
+                    <small>{task.stretches} stretches, each cut, then rolled while it is wet</small>
+                  )}
+                  {(wants.get(task.id) ?? []).map((text) => (
+                    <small key={text} className="line-want">
+                      {text}
+                    </small>
+                  ))}
+                </td>
+                <td>
+                  {task.paint !== null && said(task.paint, system)}
+                  <With view={view} task={task} />
+                </td>
+                <td>
+                  <Waits view={view} schedule={schedule} task={task} />
+                </td>
+              </tr>
+            </Fragment>
           ))}
           <PlainRow times={own.cleanUp} what="Wash up, wrap covers airtight, clean up" view={view} />
         </tbody>
