@@ -32,6 +32,13 @@ export async function benchPlan(): Promise<void> {
       `${times(all, one, 'one pass')}; ${(gap * 100).toFixed(1)} % over the bound; ${travel.toFixed(0)} min fetching and turning, ${hops.join(' and ')} changes of room`,
     );
   }
+  console.log('\nPlan: searching on, from the first plan to where nothing better is found');
+  for (const [rooms, steps] of [
+    [4, 2000],
+    [10, 600],
+    [30, 150],
+  ] as const)
+    searchedOn(rooms, steps);
   console.log('\nPlan: plain bedrooms against MiniZinc’s Chuffed (best proved within two minutes each)');
   const ours = BEDROOMS.map(compared);
   const models = ours.map(({ plan }) => modelOf(plan, 1));
@@ -42,7 +49,34 @@ export async function benchPlan(): Promise<void> {
     line(
       `${own.name}, ${own.plan.tasks.length} tasks`,
       ms(own.ms),
-      `ours ${own.finish} min, bound ${own.bound.toFixed(0)}; theirs ${theirs} in ${seconds.toFixed(1)} s${finish === null ? '' : `; ${((own.finish / finish - 1) * 100).toFixed(2)} % over`}`,
+      `ours ${own.finish} min, bound ${own.bound.toFixed(0)}; theirs ${theirs} in ${seconds.toFixed(1)} s, ${times(seconds * 1000, own.ms, 'our time')}${finish === null ? '' : `; ${((own.finish / finish - 1) * 100).toFixed(2)} % over`}`,
     );
   });
+}
+
+/** How soon a search comes within 2 % of its best finish, how far that is from the bound, and what memory it takes. */
+function searchedOn(rooms: number, steps: number): void {
+  const job = manyRooms(rooms);
+  const { takeoffs, operations } = wholeOf(job);
+  const { network } = networkFor(job, takeoffs, operations, keepFor(job));
+  const problem = compile(network);
+  if (!problem) throw new Error('lags in a circle');
+  const worked = (t: number): number => problem.plain.reduce((sum, calendar) => sum + calendar.worked(t), 0);
+  globalThis.gc?.();
+  const before = process.memoryUsage().heapUsed;
+  const search = new Search(problem);
+  const start = performance.now();
+  const found: (readonly [ms: number, finish: number])[] = [];
+  for (let i = 0; i < steps; i++)
+    if (search.step()) found.push([performance.now() - start, worked(search.score?.finish ?? 0)]);
+  const all = performance.now() - start;
+  globalThis.gc?.();
+  const memory = (process.memoryUsage().heapUsed - before) / 2 ** 20;
+  const best = Math.min(...found.map(([, finish]) => finish));
+  const [near = 0] = found.find(([, finish]) => finish <= best * 1.02) ?? [];
+  line(
+    `within 2 % of its best, ${rooms} rooms, ${network.tasks.length} tasks`,
+    ms(near),
+    `of ${ms(all)} in ${steps} steps; its best ${((best / worked(search.bound) - 1) * 100).toFixed(1)} % over the bound; ${memory.toFixed(1)} MB`,
+  );
 }
