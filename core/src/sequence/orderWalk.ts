@@ -10,8 +10,13 @@ const { floor, max, min } = Math;
 
 /** A plan may stand in for one that it is worse than, if it is no worse than so many steps ago. */
 const MEMORY = 5;
-/** Share of the changes that are made where the end is held up. */
-const HASTENED = 0.6;
+/** Share of the walks whose changes are made to what is begun on the last day. */
+const LATE = 0.6;
+/** Shares of the changes that are made where the end is held up, and of those that put a while of work into another order. */
+const HASTENED = 0.3;
+const RESHUFFLED = 0.3;
+/** A longer gap between two stretches is a night. */
+const NIGHT: Minutes = 360;
 
 /** Changes an order of tasks, and who does them, a little at a time; what may wait is put off every other step. */
 export class OrderWalk implements Walk {
@@ -54,6 +59,23 @@ export class OrderWalk implements Walk {
     this.history.fill(Infinity);
     this.stale = 0;
     this.justified = false;
+    this.isLate = this.random() < LATE;
+  }
+
+  /** Changes are made to what is begun on the last day, or to anything. */
+  private isLate = false;
+  private pool: number[] = [];
+  private pooled(): void {
+    this.pool.length = 0;
+    if (!this.isLate) return;
+    const { start, end } = this.stands;
+    const finish = end.reduce((most, t) => max(most, t), 0);
+    const parts = (this.problem.plain[0] as Calendar).within(0, finish);
+    let day = 0;
+    for (let i = 1; i < parts.length; i++)
+      if ((parts[i]?.[0] ?? 0) - (parts[i - 1]?.[1] ?? 0) > NIGHT) day = parts[i]?.[0] ?? 0;
+    start.forEach((t, i) => t >= day - 1e-6 && this.pool.push(i));
+    if (this.pool.length < 6) this.pool.length = 0;
   }
 
   /** A plan of a choice as it is. */
@@ -93,6 +115,7 @@ export class OrderWalk implements Walk {
       this.now.who.set(who);
       this.problem.chains.forEach((chain, c) => (this.now.key[c] = this.board.start[chain[0] as number] as number));
       [this.board, this.stands] = [this.stands, this.board];
+      this.pooled();
     }
     this.history[at] = this.nowCost;
     return made;
@@ -136,11 +159,13 @@ export class OrderWalk implements Walk {
 
   /** One small change of the order: of what holds up the end, or of anything. */
   private change(): void {
-    if (this.random() < HASTENED && this.hasten()) return;
+    const way = this.random();
+    if (way < HASTENED && this.hasten()) return;
+    if (way > 1 - RESHUFFLED) return this.reshuffle();
     const { key, who } = this.tried;
     const { chains, chainOf, count, able, tasks } = this.problem;
     const kind = this.random();
-    const task = this.any(count);
+    const task = this.one();
     const chain = chainOf[task] as number;
     const may = able[task] as readonly number[];
     const somebody = (): number => (this.random() < 0.3 ? -1 : (may[this.any(may.length)] as number));
@@ -149,23 +174,51 @@ export class OrderWalk implements Walk {
       const reach = this.random() < 0.3 ? 1440 : 240;
       key[chain] = (key[chain] as number) + reach * (this.random() - 0.5);
     } else if (kind < 0.45) {
-      const other = this.any(chains.length);
+      const other = chainOf[this.one()] as number;
       [key[chain], key[other]] = [key[other] as number, key[chain] as number];
     } else if (kind < 0.7) who[task] = somebody();
     else {
-      // all of a room for a while
-      const { room } = tasks[task] as Activity;
+      // all of a room, or all with one tool, for a while
+      const { room, tool } = tasks[task] as Activity;
+      const byTool = this.random() < 0.5;
       const from = key[chain] as number;
       const long = 60 + 400 * this.random();
       const one = somebody();
       const shift = (this.random() - 0.5) * (this.random() < 0.5 ? 0 : 400);
       for (let i = 0; i < count; i++) {
         const c = chainOf[i] as number;
-        if (tasks[i]?.room !== room || (key[c] as number) < from || (key[c] as number) > from + long) continue;
+        if (
+          (byTool ? tasks[i]?.tool !== tool : tasks[i]?.room !== room) ||
+          (key[c] as number) < from ||
+          (key[c] as number) > from + long
+        )
+          continue;
         if (one < 0 || able[i]?.includes(one)) who[i] = one;
         if (chains[c]?.[0] === i) key[c] = (key[c] as number) + shift;
       }
     }
+  }
+  /** All that begins within an hour or so is done in another order, by others. */
+  private reshuffle(): void {
+    const { key, who } = this.tried;
+    const { start } = this.stands;
+    const { chains, able } = this.problem;
+    const from = start[this.one()] as number;
+    const long = 30 + 120 * this.random() ** 2;
+    const shuffle = this.random() < 0.7;
+    for (const [c, chain] of chains.entries()) {
+      const head = chain[0] as number;
+      if ((start[head] as number) < from || (start[head] as number) > from + long) continue;
+      if (shuffle) key[c] = from + long * this.random();
+      for (const task of chain) {
+        const may = able[task] as readonly number[];
+        if (this.random() < 0.7) who[task] = this.random() < 0.2 ? -1 : (may[this.any(may.length)] as number);
+      }
+    }
+  }
+  /** A task of those that changes are made to. */
+  private one(): number {
+    return this.pool.length ? (this.pool[this.any(this.pool.length)] as number) : this.any(this.problem.count);
   }
   private any(n: number): number {
     return min(n - 1, floor(this.random() * n));

@@ -16,6 +16,8 @@ interface Own {
   readonly stranger: number;
   /** Of each room: whose it is, and how late its turn comes. */
   readonly home: Int8Array;
+  /** Of each tool: who has it in the hand; -1: whoever is in the room. */
+  readonly holds: Int8Array;
   readonly turn: Float64Array;
   /** Of each task, besides. */
   readonly chance: Float64Array;
@@ -25,6 +27,8 @@ interface Own {
 const AFRESH = 24;
 /** Steps without getting better after which the walk goes back to its best, or begins afresh. */
 const PATIENCE = 120;
+/** Share of the rules by which the work is divided by tool: one cuts, another rolls. */
+const BY_TOOL = 0.3;
 /** How much worse than where it stands the walk may go. */
 const SLACK = 3;
 
@@ -35,6 +39,8 @@ export class RuleWalk implements Walk {
   private readonly choice: Choice;
   private readonly rooms: Int32Array;
   private readonly roomCount: number;
+  private readonly tools: Int32Array;
+  private readonly toolCount: number;
   private readonly tail: Float64Array;
   private now: Own | null = null;
   private nowCost = Infinity;
@@ -56,6 +62,9 @@ export class RuleWalk implements Walk {
     const names = [...new Set(tasks.map((task) => task.room))];
     this.rooms = Int32Array.from(tasks, (task) => names.indexOf(task.room));
     this.roomCount = names.length;
+    const tools = [...new Set(tasks.map((task) => task.tool))];
+    this.tools = Int32Array.from(tasks, (task) => tools.indexOf(task.tool));
+    this.toolCount = tools.length;
     this.bias = new Float64Array(count);
     this.home = new Int8Array(count);
   }
@@ -100,14 +109,16 @@ export class RuleWalk implements Walk {
   }
   private afresh(middle: boolean): Own {
     const { count, people } = this.problem;
+    const byTool = !middle && people > 1 && this.random() < BY_TOOL;
     const turns = !middle && this.random() < 0.5 ? 30 : 0;
     return {
       urgent: this.between(0.005, 0.06, middle),
       wait: this.between(1, 3, middle),
       stay: this.between(0.5, 5, middle),
       least: this.between(5, 30, middle),
-      stranger: this.random() < 0.5 ? 0 : this.between(5, 60, middle),
+      stranger: this.random() < 0.5 && !byTool ? 0 : this.between(5, 60, middle),
       home: Int8Array.from({ length: this.roomCount }, (_, room) => room % people),
+      holds: Int8Array.from({ length: this.toolCount }, () => (byTool ? this.any(people) : -1)),
       turn: Float64Array.from({ length: this.roomCount }, () => turns * this.random()),
       chance: new Float64Array(count),
     };
@@ -138,11 +149,12 @@ export class RuleWalk implements Walk {
     return { ...from, chance };
   }
 
-  private ruleOf({ urgent, wait, stay, least, stranger, home, turn, chance }: Own): Rule {
+  private ruleOf({ urgent, wait, stay, least, stranger, home, holds, turn, chance }: Own): Rule {
     for (let i = 0; i < this.bias.length; i++) {
       const room = this.rooms[i] as number;
       this.bias[i] = (chance[i] as number) + (turn[room] as number) - urgent * (this.tail[i] as number);
-      this.home[i] = home[room] as number;
+      const held = holds[this.tools[i] as number] as number;
+      this.home[i] = held >= 0 ? held : (home[room] as number);
     }
     return { wait, stay, least, stranger, bias: this.bias, home: this.home };
   }

@@ -1,3 +1,4 @@
+import type { Minutes } from '../units/si.ts';
 import { compile, type Activity, type Compiled, type Instance } from './instance.ts';
 import { isBetter, type Score } from './score.ts';
 import { Search, type Solution, type Taken } from './search.ts';
@@ -16,8 +17,11 @@ export interface SolveOptions {
 
 /** Placements that a search makes by itself: the same on every machine. */
 const PLACEMENTS = 40_000;
-/** A small job is searched several times over, each with other chances: it takes no time, and its days hang on few tasks. */
-const SMALL = { tasks: 60, searches: 5, steps: 600 };
+/**
+ * A small job is searched several times over, each with other chances: it takes no time, and its days hang on few tasks; oftener where
+ * the bound leaves it open whether a day can be saved.
+ */
+const SMALL = { tasks: 60, searches: 4, more: 8, near: 1.02, steps: 800 };
 const stepsFor = (count: number): number => min(SMALL.steps, max(60, round(PLACEMENTS / (count + 1))));
 /** What no first plan fits is not found by changing one. */
 const HOPELESS = 12;
@@ -38,12 +42,15 @@ function searched<T extends Activity>(problem: Compiled<T>, seed: number, option
 
 /** The best plan of a search, of a small job of several; null: no order of the work fits before the horizon. */
 export function planOf<T extends Activity>(problem: Compiled<T>, options: SolveOptions = {}): Solution<T> | null {
-  const searches = options.steps === undefined && problem.count <= SMALL.tasks ? SMALL.searches : 1;
+  const isSmall = options.steps === undefined && problem.count <= SMALL.tasks;
+  const worked = (t: Minutes): Minutes => problem.plain.reduce((sum, calendar) => sum + calendar.worked(t), 0);
   let best: Solution<T> | null = null;
-  for (let n = 0; n < searches && !best?.proven; n++) {
+  for (let n = 0; n < (isSmall ? SMALL.more : 1) && !best?.proven; n++) {
     const found = searched(problem, (options.seed ?? 1) + n, options);
     if (!found) return best;
     if (!best || isBetter(found.score, best.score)) best = found;
+    const isNear = worked(best.score.finish) <= worked(best.bound) * SMALL.near;
+    if (n + 1 >= SMALL.searches && isNear) break;
   }
   return best;
 }
