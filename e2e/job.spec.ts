@@ -204,7 +204,7 @@ test('a wall clicked in one step is the wall in every step; the sheet says what 
     await expect(page.locator('.panel h2')).toHaveText('Wall C');
   }
   await goTo(page, 'Sequence');
-  await expect(page.locator('.crew-chart canvas')).toBeVisible();
+  await expect(page.locator('.plan-chart svg')).toBeVisible();
   await expect(page.locator('.tasks li.chosen').first()).toContainText('wall C');
   const first = await page.locator('[data-entry=Days]').getAttribute('data-value');
   await page.getByLabel('People').selectOption('1');

@@ -3,7 +3,7 @@ import type { Board } from './board.ts';
 import type { Calendar } from './calendar.ts';
 import type { Activity, Compiled } from './instance.ts';
 
-const { abs, max } = Math;
+const { abs, max, min } = Math;
 
 /** How good a plan is, the first that differs deciding. */
 export interface Score {
@@ -14,6 +14,8 @@ export interface Score {
   readonly idle: Minutes;
   /** Going to rooms, paints and tools. */
   readonly travel: Minutes;
+  /** What is left of the maximal lags (tape, wet edges) that are kept most closely; Infinity: there are none. */
+  readonly slack: Minutes;
 }
 
 const NEAR = 1e-6;
@@ -24,17 +26,22 @@ export const isBetter = (a: Score, b: Score): boolean =>
       ? a.finish < b.finish
       : abs(a.idle - b.idle) > 0.5
         ? a.idle < b.idle
-        : a.travel < b.travel - NEAR;
+        : abs(a.travel - b.travel) > NEAR
+          ? a.travel < b.travel
+          : a.slack > b.slack + NEAR;
 
 /** Of the plan on a board. */
-export function scoreOf({ tasks, people, plain, kind, travel, count }: Compiled, board: Board): Score {
+export function scoreOf({ tasks, waits, people, plain, kind, travel, count }: Compiled, board: Board): Score {
   const { start, end } = board;
-  let [late, finish] = [0, 0];
+  let [late, finish, slack] = [0, 0, Infinity];
   for (let i = 0; i < count; i++) {
     const { at, by } = tasks[i] as Activity;
     if (at !== null) late += max(0, (start[i] as number) - at);
     if (by !== null) late += max(0, (end[i] as number) - by);
     if ((end[i] as number) > finish) finish = end[i] as number;
+    for (const { from, end: atEnd, most } of waits[i] as Compiled['waits'][number])
+      if (most < Infinity)
+        slack = min(slack, ((atEnd ? end[from] : start[from]) as number) + most - (start[i] as number));
   }
   let [idle, fetched] = [0, 0];
   for (let person = 0; person < people; person++) {
@@ -49,7 +56,7 @@ export function scoreOf({ tasks, people, plain, kind, travel, count }: Compiled,
     fetched += trips;
     if (last !== undefined) idle += (plain[person] as Calendar).worked(end[last] as number) - busy - trips;
   }
-  return { late, finish, idle: max(0, idle), travel: fetched };
+  return { late, finish, idle: max(0, idle), travel: fetched, slack };
 }
 
 /** Weights of what a search walks on besides the finish, tried on the demo and on plain bedrooms. */

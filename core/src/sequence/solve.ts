@@ -16,13 +16,13 @@ export interface SolveOptions {
 }
 
 /** Placements that a search makes by itself: the same on every machine. */
-const PLACEMENTS = 40_000;
+const PLACEMENTS = 20_000;
 /**
  * A small job is searched several times over, each with other chances: it takes no time, and its days hang on few tasks; oftener where
  * the bound leaves it open whether a day can be saved.
  */
-const SMALL = { tasks: 60, searches: 4, more: 8, near: 1.02, steps: 800 };
-const stepsFor = (count: number): number => min(SMALL.steps, max(60, round(PLACEMENTS / (count + 1))));
+const SMALL = { tasks: 60, searches: 3, more: 6, near: 1.02, steps: 400 };
+const stepsFor = (count: number): number => min(SMALL.steps, max(40, round(PLACEMENTS / (count + 1))));
 /** What no first plan fits is not found by changing one. */
 const HOPELESS = 12;
 const LOOKED = 400;

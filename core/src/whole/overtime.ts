@@ -15,7 +15,7 @@ export interface Overtime {
 }
 
 /** Minutes more a day that are tried, the fewest first. */
-const TRIED: readonly Minutes[] = [15, 30, 60];
+const TRIED: readonly Minutes[] = [5, 15, 30, 60];
 
 /** The least overtime by which the job ends on an earlier day; null: an hour more does not save one. */
 export function overtimeFor(job: WholeInput): Overtime | null {

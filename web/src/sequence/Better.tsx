@@ -30,8 +30,10 @@ export function Better({ view }: { view: WholeView }) {
   const schedule = data?.schedule;
   if (!schedule?.tasks.length) return null;
   const when = (t: number): string => `${dayWord(t, crew, true)}, ${clock(t, crew).time}`;
-  const worst = replays?.delays[0];
-  const task = schedule.tasks.find((t) => t.id === worst?.task);
+  const delays = (replays?.delays ?? []).slice(0, 3).flatMap(({ task: id, share }) => {
+    const task = schedule.tasks.find((t) => t.id === id);
+    return task ? [{ task, share }] : [];
+  });
   const pins = Object.keys(job.pins).length;
   const take = () => session.edit({ name: 'takePlan', args: { plan: better?.plan ?? null } });
   return (
@@ -41,10 +43,13 @@ export function Better({ view }: { view: WholeView }) {
         <>
           <Line label="Half of the time done by">{when(replays.p50)}</Line>
           <Line label="Nine times in ten by">{when(replays.p90)}</Line>
-          {task && worst && (
+          {delays.length > 0 && (
             <p className="hint">
-              Held up oftenest by: {said(taskWord(task), system)}, {task.roomName} ({formatPercent(worst.share)} of{' '}
-              {replays.runs} times).
+              Time to spare helps most before what holds up the end oftenest:{' '}
+              {delays
+                .map(({ task, share }) => `${said(taskWord(task), system)}, ${task.roomName} (${formatPercent(share)})`)
+                .join('; ')}
+              .
             </p>
           )}
         </>
