@@ -3,6 +3,7 @@ import { execFile } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { promisify } from 'node:util';
 import type { Page } from '@playwright/test';
+import { run as runVerb } from '../core/src/cli/run.ts';
 import { expect, goTo, ledger, openDemo, openRoom, settled, test, watch } from './helpers.ts';
 
 const run = promisify(execFile);
@@ -11,6 +12,10 @@ const cli = async <T>(verb: string, file: string): Promise<T> => {
   const done = await run('node_modules/.bin/tsx', ['core/src/cli/main.ts', verb, file], { maxBuffer: 1 << 26 });
   return JSON.parse(done.stdout) as T;
 };
+
+/** The same verbs without a process each. */
+const verb = <T>(name: string, file: string): T =>
+  JSON.parse(runVerb([name, file], (path) => readFileSync(path, 'utf8')).stdout) as T;
 
 interface Takeoff {
   readonly rooms: readonly {
@@ -60,12 +65,13 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   const file = info.outputPath('cottage.json');
   await exportFrom(page, file);
 
-  const [takeoff, specify, order, schedule] = await Promise.all([
-    cli<Takeoff>('takeoff', file),
-    cli<Specify>('specify', file),
-    cli<Order>('order', file),
-    cli<{ finish: number }>('schedule', file),
-  ]);
+  const [takeoff, specify, order] = [
+    verb<Takeoff>('takeoff', file),
+    verb<Specify>('specify', file),
+    verb<Order>('order', file),
+  ];
+  // one of them from a shell of its own
+  const schedule = await cli<{ finish: number }>('schedule', file);
   const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
   expect(specify.surfaces.filter((s) => s.system.sheen.override)).toHaveLength(1);
   expect(here['Paint area']).toBeCloseTo(sum(specify.surfaces.map((s) => s.area)), 9);
@@ -235,6 +241,8 @@ test('no serious accessibility fault in any view, light, dark and in daylight', 
     if (isFirst) axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
     else axe.withRules(['color-contrast']);
     for (const part of parts) axe.include(part);
+    // of long lists of things alike the first dozen
+    axe.exclude('.tasks li:nth-child(n + 12)').exclude('.bar:nth-of-type(n + 12)');
     const { violations } = await axe.analyze();
     const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
     const places = serious.map(
