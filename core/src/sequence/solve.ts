@@ -21,7 +21,7 @@ const PLACEMENTS = 20_000;
  * A small job is searched several times over, each with other chances: it takes no time, and its days hang on few tasks; oftener where
  * the bound leaves it open whether a day can be saved.
  */
-const SMALL = { tasks: 60, searches: 3, more: 6, near: 1.02, steps: 400 };
+const SMALL = { tasks: 60, searches: 2, more: 4, near: 1.02, steps: 400 };
 const stepsFor = (count: number): number => min(SMALL.steps, max(40, round(PLACEMENTS / (count + 1))));
 /** What no first plan fits is not found by changing one. */
 const HOPELESS = 12;

@@ -1,6 +1,7 @@
 import { baseDays, baseOrder, basePlan } from './plan.ts';
 import type { Crew } from '../job/crew.ts';
-import { dayOf, DAY } from '../sequence/calendar.ts';
+import { DAY, dayOf } from '../sequence/calendar.ts';
+import type { JobSchedule } from '../sequence/schedule.ts';
 import type { Minutes, Money } from '../units/si.ts';
 import type { WholeInput } from './inputs.ts';
 
@@ -23,8 +24,11 @@ export function overtimeFor(job: WholeInput): Overtime | null {
   const now = basePlan(job);
   const last = crew.hours.at(-1);
   if (!now.placed.length || !last) return null;
+  const { before, onLast } = daysWorked(now, crew);
   for (const minutes of TRIED) {
     if (last[1] + minutes > DAY) break;
+    // what is done on the last day has to find room on those before it
+    if (onLast > minutes * before + 1e-6) continue;
     const hours = [...crew.hours.slice(0, -1), [last[0], last[1] + minutes] as const];
     const longer = { ...job, crew: { ...crew, hours } };
     const then = basePlan(longer);
@@ -38,4 +42,15 @@ export function overtimeFor(job: WholeInput): Overtime | null {
     };
   }
   return null;
+}
+
+/** Days that people work before the last one, a person at a time; and minutes of work on that. */
+function daysWorked({ personDays, placed, finish }: JobSchedule, crew: Crew): { before: number; onLast: Minutes } {
+  const last = dayOf(crew, finish);
+  const onLast = placed.reduce(
+    (sum, { pieces, who }) =>
+      sum + pieces.reduce((own, [from, to]) => own + (dayOf(crew, from) === last ? (to - from) * who.length : 0), 0),
+    0,
+  );
+  return { before: personDays.filter(({ day }) => day < last).length, onLast };
 }

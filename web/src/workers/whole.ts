@@ -53,7 +53,8 @@ export function useAssumed(job: Job) {
     queryKey: ['assumed', job.id, key],
     queryFn: async ({ signal }) => {
       await quiet(signal);
-      return askAside((api) => api.assumed(keyOf(job, WHOLE), inputsOf(job, WHOLE)), signal);
+      // the worker that made the plan knows nearly all of it
+      return ask((api) => api.assumed(keyOf(job, WHOLE), inputsOf(job, WHOLE)), signal);
     },
     placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
