@@ -232,6 +232,8 @@ test('no serious accessibility fault in any view, light, dark and in daylight', 
     for (const scheme of ['light', 'dark'] as const) {
       await page.emulateMedia({ colorScheme: scheme });
       await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
+      // buttons pass from one colour to the other
+      await page.evaluate(() => Promise.all(document.getAnimations().map((running) => running.finished)));
       await lookOnce(`${where}, ${scheme}`, scheme === 'light', parts);
     }
   };

@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { scheduleContract } from '../exchange/contracts.ts';
-import { readAny } from '../exchange/read.ts';
 import { setting } from '../job/defaults.ts';
 import { personOf, STARTING_DAYS, type Crew } from '../job/crew.ts';
 import { STARTING_PRACTICE } from '../job/create.ts';
