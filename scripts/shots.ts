@@ -111,7 +111,7 @@ await shot('wet', async () => {
 });
 await shot('sequence', async () => {
   await step('Sequence');
-  await page.locator('.crew-chart canvas').waitFor();
+  await page.locator('.plan-chart svg').waitFor();
 });
 await shot('sheet', async () => {
   await page.getByRole('link', { name: 'Day sheet to print' }).click();
