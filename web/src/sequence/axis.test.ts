@@ -20,14 +20,15 @@ const whole = axisOf(worked, crew, null);
 
 test('law: a worked moment is where it is placed; what comes later is not placed before', () => {
   const moment = fc
-    .tuple(fc.nat(worked.length - 1), fc.double({ min: 0, max: 1, noNaN: true }))
-    .map(([i, share]) => (worked[i]?.[0] ?? 0) + share * ((worked[i]?.[1] ?? 0) - (worked[i]?.[0] ?? 0)));
+    .tuple(fc.nat(worked.length - 1), fc.nat(1000))
+    .map(([i, share]) => (worked[i]?.[0] ?? 0) + (share / 1000) * ((worked[i]?.[1] ?? 0) - (worked[i]?.[0] ?? 0)));
   fc.assert(
     fc.property(moment, moment, (a, b) => {
       expect(whole.timeAt(whole.place(a))).toBeCloseTo(a, 6);
-      expect(Math.sign(whole.place(a) - whole.place(b))).toBe(Math.sign(Math.round((a - b) * 1e6)));
+      if (a < b) expect(whole.place(a)).toBeLessThan(whole.place(b));
       expect(whole.place(a)).toBeLessThanOrEqual(whole.end);
     }),
+    { numRuns: 500 },
   );
 });
 test('a night and a break take the same little room however long they are; a moment in one lies at its edge', () => {

@@ -57,14 +57,16 @@ export function peopleRows(schedule: ScheduleView, crew: Crew, axis: Axis, syste
       person: n,
       bars,
       drying: [],
-      gaps: gapsIn(bars, axis, system),
+      gaps: gapsIn(bars, frames, axis, system),
       frames,
     };
   });
 }
 
 /** What somebody waits for between two tasks of one stretch: what held up the second. */
-function gapsIn(bars: readonly Bar[], { stretches }: Axis, system: System): Gap[] {
+function gapsIn(bars: readonly Bar[], frames: Row['frames'], { stretches }: Axis, system: System): Gap[] {
+  // setting up is no waiting
+  const setUpTo = (t: number): number => frames.reduce((at, [from, to]) => (from <= at + 1e-6 && at < to ? to : at), t);
   return bars.flatMap((bar, i): Gap[] => {
     const before = bars[i - 1];
     const { held } = bar.task;
@@ -79,7 +81,11 @@ function gapsIn(bars: readonly Bar[], { stretches }: Axis, system: System): Gap[
     const day = stretches.find(({ at, from, to }) => bar.from <= at + to - from + 1e-6)?.day;
     return stretches
       .filter((s) => s.day === day)
-      .map(({ at, from, to }) => ({ from: Math.max(before.to, at), to: Math.min(bar.from, at + to - from), because }))
+      .map(({ at, from, to }) => ({
+        from: setUpTo(Math.max(before.to, at)),
+        to: Math.min(bar.from, at + to - from),
+        because,
+      }))
       .filter((gap) => gap.to - gap.from >= GAP);
   });
 }
