@@ -40,7 +40,7 @@ export class Search<T extends Activity = Activity> {
   private readonly random: Random;
   private readonly rules: RuleWalk;
   private readonly orders: OrderWalk;
-  private best: { readonly score: Score; readonly choice: Choice; readonly cost: number } | null = null;
+  private best: { readonly score: Score; readonly choice: Choice } | null = null;
   private taken = 0;
   /** The best plan came from elsewhere since the orders were begun. */
   private isElsewhere = true;
@@ -93,8 +93,8 @@ export class Search<T extends Activity = Activity> {
 
   private offer(made: Candidate | null, fromElsewhere: boolean): boolean {
     if (!made || (this.best && !isBetter(made.score, this.best.score))) return false;
-    const { score, cost, choice } = made;
-    this.best = { score, cost, choice: { key: Float64Array.from(choice.key), who: Int8Array.from(choice.who) } };
+    const { score, choice } = made;
+    this.best = { score, choice: { key: Float64Array.from(choice.key), who: Int8Array.from(choice.who) } };
     this.isElsewhere ||= fromElsewhere;
     return true;
   }

@@ -1,3 +1,4 @@
+import type { TaskKind } from '@kovelin/core/job/vocabulary.ts';
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import { surfacesAt, type SurfaceNow } from '@kovelin/core/sequence/through.ts';
 import type { ScheduleView } from '@kovelin/core/sequence/view.ts';
@@ -141,8 +142,7 @@ export function paintAt({ view, schedule, time }: { view: WholeView; schedule: S
   };
 }
 
-const DOING = {
-  worked: 'at work',
+const DOING: Readonly<Partial<Record<TaskKind, string>>> = {
   cut: 'cut in',
   roll: 'rolled',
   wet: 'cut and rolled',
@@ -154,6 +154,6 @@ function noteOf({ state, kind, coats, of, until }: SurfaceNow, at: (t: number) =
   if (state === 'waits') return 'not begun';
   if (state === 'done') return '✓ done';
   if (state === 'drying') return `drying${ends}`;
-  if (state === 'worked-on') return `${DOING[kind as keyof typeof DOING] ?? DOING.worked}${ends}`;
+  if (state === 'worked-on') return `${(kind && DOING[kind]) ?? 'at work'}${ends}`;
   return coats < of ? `ready for coat ${coats + 1}` : 'dry';
 }
