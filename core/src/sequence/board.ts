@@ -209,6 +209,14 @@ export class Board<T extends Activity = Activity> {
     return placed === chains.length;
   }
 
+  /** Puts a chain where its tasks fit from a moment on, by somebody; -1: whoever can. @returns false where it fits nowhere. */
+  takeUp(c: number, earliest: Minutes, person: number): boolean {
+    return this.chainFrom(this.problem.chains[c] as Chain, earliest, () => person);
+  }
+  takeBack(c: number): void {
+    for (const task of this.problem.chains[c] as Chain) this.remove(task);
+  }
+
   private chainFrom(tasks: Chain, earliest: Minutes, wanted: (task: number) => number): boolean {
     let from = earliest;
     for (let moves = 0; moves < MOVES; moves++) {

@@ -200,7 +200,7 @@ export function headsOf(problem: Compiled, crew: CrewTime, { before }: Relations
 }
 
 /** Latest ends that leave time for what follows, one after the other and all of it together. */
-function tailsOf(problem: Compiled, crew: CrewTime, { after }: Relations, finish: Minutes): Float64Array {
+export function latestEnds(problem: Compiled, crew: CrewTime, { after }: Relations, finish: Minutes): Float64Array {
   const { order, waits, tasks, count } = problem;
   const ends = new Float64Array(count).fill(finish);
   const starts = new Float64Array(count).fill(NEVER);
@@ -253,7 +253,7 @@ function isRefuted(
   groups: readonly Group[],
   finish: Minutes,
 ): boolean {
-  const ends = tailsOf(problem, crew, relations, finish);
+  const ends = latestEnds(problem, crew, relations, finish);
   for (let i = 0; i < problem.count; i++)
     if ((ends[i] as number) - (heads[i] as number) < (problem.tasks[i] as Activity).work - 1e-6) return true;
   return groups.some((group) => isOverfull(problem, group, heads, ends));

@@ -32,7 +32,10 @@ export class Calendar {
   private last = 0;
   /** Longest stretch of the days that were looked at: at least a fortnight. */
   private longestSeen = 0;
-  constructor(private readonly stretchesOf: DayStretches) {
+  constructor(
+    private readonly stretchesOf: DayStretches,
+    private readonly over: Minutes = 0,
+  ) {
     while (this.nextDay < 14) this.extend();
   }
 
@@ -67,6 +70,11 @@ export class Calendar {
     }
     this.last = low;
     return low;
+  }
+
+  /** The same hours, but what is not put down may run so far over the end of a stretch. */
+  loosened(over: Minutes): Calendar {
+    return new Calendar(this.stretchesOf, over);
   }
 
   get longest(): Minutes {
@@ -125,7 +133,7 @@ export class Calendar {
     while (i >= 0) {
       while (i >= this.to.length) if (!this.extend()) return NEVER;
       const begins = max(t, this.from[i] as number);
-      if ((this.to[i] as number) - begins >= minutes - 1e-9) return begins;
+      if ((this.to[i] as number) + this.over - begins >= minutes - 1e-9) return begins;
       i++;
     }
     return NEVER;
@@ -169,6 +177,20 @@ export class Calendar {
     }
     return parts;
   }
+}
+
+/** Minutes that all of them work by a moment. */
+export const workedBy = (calendars: readonly Calendar[], t: Minutes): Minutes =>
+  calendars.reduce((sum, calendar) => sum + calendar.worked(t), 0);
+/** The moment, before `until`, by which they have worked so much. */
+export function whenWorked(calendars: readonly Calendar[], worked: Minutes, until: Minutes): Minutes {
+  let [low, high] = [0, until];
+  while (high - low > 1e-3) {
+    const middle = (low + high) / 2;
+    if (workedBy(calendars, middle) < worked) low = middle;
+    else high = middle;
+  }
+  return high;
 }
 
 /** What of a job says when its people work. */

@@ -3,6 +3,7 @@ import type { Minutes } from '../units/si.ts';
 import { Board, choiceFor, type Choice } from './board.ts';
 import type { Calendar } from './calendar.ts';
 import type { Activity, Compiled } from './instance.ts';
+import { loosened, overrunOf } from './loose.ts';
 import { costOf, scoreOf } from './score.ts';
 import type { Candidate, Walk } from './walk.ts';
 
@@ -18,13 +19,22 @@ const RESHUFFLED = 0.3;
 /** A longer gap between two stretches is a night. */
 const NIGHT: Minutes = 360;
 
-/** Changes an order of tasks, and who does them, a little at a time; what may wait is put off every other step. */
+/** What a minute counts that runs into a break. */
+const OVERRUN = 0.3;
+
+/**
+ * Changes an order of tasks, and who does them, a little at a time; what may wait is put off every other step. It walks on plans
+ * whose breaks give way, and offers what comes of the same order where they do not.
+ */
 export class OrderWalk implements Walk {
   /** The plan that is tried, and the one that the walk stands on. */
   private board: Board;
   private stands: Board;
   /** The one that was made last. */
   private made: Board;
+  private readonly loose: Compiled;
+  /** What is offered. */
+  private readonly strict: Board;
   private readonly now: Choice;
   private readonly tried: Choice;
   private readonly history = new Float64Array(MEMORY).fill(Infinity);
@@ -42,8 +52,10 @@ export class OrderWalk implements Walk {
     private readonly problem: Compiled,
     private readonly random: Random,
   ) {
-    this.board = new Board(problem);
-    this.stands = new Board(problem);
+    this.loose = loosened(problem);
+    this.board = new Board(this.loose);
+    this.stands = new Board(this.loose);
+    this.strict = new Board(problem);
     this.made = this.board;
     this.now = choiceFor(problem);
     this.tried = choiceFor(problem);
@@ -78,11 +90,14 @@ export class OrderWalk implements Walk {
     if (this.pool.length < 6) this.pool.length = 0;
   }
 
-  /** A plan of a choice as it is. */
+  /** A plan of a choice as it is; the loose one stays on the board. */
   placed(choice: Choice): Candidate | null {
     if (!this.board.place(choice)) return null;
-    const score = scoreOf(this.problem, this.board);
-    return { score, cost: costOf(this.problem, this.board, score), choice };
+    const cost =
+      costOf(this.loose, this.board, scoreOf(this.loose, this.board)) + OVERRUN * overrunOf(this.problem, this.board);
+    if (!this.strict.place(choice)) return null;
+    const score = scoreOf(this.problem, this.strict);
+    return { score, cost, choice };
   }
 
   step(): Candidate | null {

@@ -2,7 +2,8 @@ import { seeded, type Random } from '../units/random.ts';
 import type { Minutes } from '../units/si.ts';
 import { Board, choiceFor, type Choice } from './board.ts';
 import { lowerBound } from './bound.ts';
-import { HORIZON } from './calendar.ts';
+import { HORIZON, whenWorked, workedBy } from './calendar.ts';
+import { Exact, isEnumerable } from './exact.ts';
 import type { Activity, Compiled } from './instance.ts';
 import { OrderWalk } from './orderWalk.ts';
 import { placedOf, type Placed } from './placed.ts';
@@ -28,8 +29,11 @@ export interface Taken {
 }
 
 const NEAR = 1e-6;
-/** Of ten steps, so many try rules; the others change the order of the best plan. */
-const RULES = 6;
+/** A finish that is better by less is no better. */
+const SAME: Minutes = 0.05;
+/** Of ten steps, so many try rules, fewer where there are few tasks; the others change the order of the best plan. */
+const RULES = { few: 2, many: 6 };
+export const FEW = 60;
 /** First steps, all of them by rules. */
 const OPENING = 12;
 /** Steps without getting better after which a walk of orders begins again from the best plan, shaken. */
@@ -38,22 +42,27 @@ const PATIENCE = 100;
 /** A search for a plan: each step tries one; the best stands at any time. */
 export class Search<T extends Activity = Activity> {
   private readonly random: Random;
+  private readonly byRules: number;
   private readonly rules: RuleWalk;
   private readonly orders: OrderWalk;
   private best: { readonly score: Score; readonly choice: Choice } | null = null;
   private taken = 0;
   /** The best plan came from elsewhere since the orders were begun. */
   private isElsewhere = true;
-  private proved: Minutes = 0;
   /** The finish for which the bound was last sought. */
   private looked: Minutes = Infinity;
+  /** From here on a look at all plans gave no answer. */
+  private open: Minutes = Infinity;
 
   constructor(
     private readonly problem: Compiled<T>,
     seed = 1,
     from: Taken | null = null,
+    /** What is proved already. */
+    private proved: Minutes = 0,
   ) {
     this.random = seeded(seed);
+    this.byRules = problem.count <= FEW ? RULES.few : RULES.many;
     this.rules = new RuleWalk(problem, this.random);
     this.orders = new OrderWalk(problem, this.random);
     if (from) this.offer(this.follow(from), true);
@@ -78,17 +87,44 @@ export class Search<T extends Activity = Activity> {
     return this.proved;
   }
   get isProven(): boolean {
-    return this.best !== null && this.best.score.late < NEAR && this.best.score.finish <= this.bound + NEAR;
+    return this.best !== null && this.best.score.late < NEAR && this.best.score.finish <= this.bound + SAME + NEAR;
   }
 
   /** Tries one more plan. @returns true where it is the best so far. */
   step(): boolean {
     const n = this.taken++;
-    if (n < OPENING || n % 10 < RULES || !this.best) return this.offer(this.rules.step(), true);
+    if (n < OPENING || n % 10 < this.byRules || !this.best) return this.offer(this.rules.step(), true);
     if (this.isElsewhere) this.orders.begin(this.best.choice);
     else if (this.orders.stale > PATIENCE) this.orders.begin(this.best.choice, 3 + floor(12 * this.random()));
     this.isElsewhere = false;
     return this.offer(this.orders.step(), false);
+  }
+
+  /** Paid minutes of a plan against those that are proved; 0: nothing is left to gain. */
+  get gap(): number {
+    const { plain } = this.problem;
+    const least = workedBy(plain, this.bound);
+    return this.best && least > 0 ? max(0, workedBy(plain, this.best.score.finish) / least - 1) : Infinity;
+  }
+
+  /**
+   * Looks at all plans of a small job for one that ends sooner than the best, or halfway to the bound where that was too much: it is
+   * found, or there is none and the bound gets better, or so many tries were too few.
+   * @returns false where that is no use.
+   */
+  look(tries: number): boolean {
+    const { best, problem } = this;
+    if (!best || best.score.late > NEAR || this.isProven || problem.count > FEW || !isEnumerable(problem)) return false;
+    const { finish } = best.score;
+    const { plain } = problem;
+    const open = min(this.open, finish);
+    const halfway = whenWorked(plain, (workedBy(plain, this.bound) + workedBy(plain, open)) / 2, open);
+    const goal = this.open > finish ? finish - SAME : halfway;
+    const found = new Exact(problem, goal, tries).look();
+    if (found === 'none') this.proved = max(this.proved, goal);
+    else if (found === 'unknown') this.open = goal;
+    else if (this.offer(this.orders.placed(found.choice), true)) this.open = Infinity;
+    return true;
   }
 
   private offer(made: Candidate | null, fromElsewhere: boolean): boolean {
@@ -115,7 +151,7 @@ export class Search<T extends Activity = Activity> {
   }
 
   /** The best plan so far; null: none was found. */
-  solution(): Solution<T> | null {
+  solution(proved: Minutes = this.bound): Solution<T> | null {
     if (!this.best) return null;
     const { score, choice } = this.best;
     const board = new Board(this.problem);
@@ -123,7 +159,7 @@ export class Search<T extends Activity = Activity> {
     return {
       placed: placedOf(this.problem, board),
       score,
-      bound: min(this.bound, score.finish),
+      bound: min(max(proved, this.bound), score.finish),
       steps: this.taken,
       proven: this.isProven,
     };

@@ -12,11 +12,12 @@ import { faultsOf, type CheckedPlan } from '../testing/plan-faults.ts';
 import { basePlan } from '../whole/plan.ts';
 import { lowerBound } from './bound.ts';
 import { Calendar, calendarOf, dayOf, onClock, type Span } from './calendar.ts';
+import { Exact, isEnumerable } from './exact.ts';
 import { compile, type Activity, type Instance } from './instance.ts';
 import { replay } from './replay.ts';
 import { isBetter } from './score.ts';
 import type { Solution } from './search.ts';
-import { solve } from './solve.ts';
+import { planOf as planOfFew, solve } from './solve.ts';
 
 const activity = (own: Partial<Activity> & Pick<Activity, 'id' | 'work'>): Activity => ({
   people: 1,
@@ -220,6 +221,34 @@ describe('small random jobs', () => {
       }),
       { numRuns: 150 },
     );
+  });
+  test('a look at all plans finds the optimum, and proves that there is nothing before it', () => {
+    fc.assert(
+      fc.property(smallJob, (tasks) => {
+        const problem = compile(instanceOf(tasks, 2, HOURS));
+        const best = optimum(tasks, 2, solve(instanceOf(tasks, 2, HOURS))?.score.finish ?? 0);
+        if (!problem) throw new Error('a circle');
+        expect(isEnumerable(problem)).toBe(true);
+        expect(typeof new Exact(problem, best, 100_000).look()).toBe('object');
+        expect(new Exact(problem, best - 0.05, 100_000).look()).toBe('none');
+      }),
+      { numRuns: 100 },
+    );
+  });
+  test('nothing that another search finds ends before what was proved', () => {
+    let proved = 0;
+    fc.assert(
+      fc.property(anyInstance, (instance) => {
+        const problem = compile(instance);
+        const own = problem && planOfFew(problem);
+        if (!own || own.score.late > 0) return;
+        if (own.proven) proved++;
+        const other = solve(instance, { steps: 120, seed: 77 });
+        expect(other?.score.finish).toBeGreaterThanOrEqual(own.bound - 1e-6);
+      }),
+      { numRuns: 40 },
+    );
+    expect(proved).toBeGreaterThan(10);
   });
   test('a plan of anything keeps to hours, people, places, lags, travel and what must keep apart', () => {
     let planned = 0;
