@@ -369,6 +369,14 @@ const EDITS = {
     if (date === null) Reflect.deleteProperty(job.bought, key);
     else put(job.bought, key, date);
   },
+  /** Several edits as one: all of them or none, and undone at once. */
+  together: (job: D, { edits }: { edits: readonly { readonly name: string; readonly args: unknown }[] }): void => {
+    for (const { name, args } of edits) {
+      const run = own(EDITS as Readonly<Record<string, (draft: D, args: never) => void>>, name);
+      if (!run || name === 'patch' || name === 'together') refuse(`“${name}” is not an edit that goes with others.`);
+      else run(job, args as never);
+    }
+  },
   /** Undo and redo: patches recorded from an earlier edit. */
   patch: (job: D, { patches }: { patches: readonly Patch[] }) => {
     applyPatches(job, patches);

@@ -323,6 +323,12 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
   decideAll: fc
     .record({ surfaces: list(surface), decision })
     .map(({ surfaces, decision }) => ({ surfaces, ...decision })),
+  together: fc.record({ scope: surface, set: survey, practice }).map(({ scope, set, practice: schools }) => ({
+    edits: [
+      { name: 'setSurvey', args: { scope, set } },
+      { name: 'setPractice', args: { set: schools } },
+    ],
+  })),
   decideEach: fc.record({ surfaces: list(surface), decision }).map(({ surfaces, decision }) => ({
     member: decision.member,
     values: surfaces.map((s) => ({ surface: s, value: decision.value })),

@@ -139,7 +139,7 @@ export function SideBySide({ view }: { view: WholeView }) {
                     <button
                       type="button"
                       className="link"
-                      onClick={() => variantEdits(job, variant).forEach((edit) => session.run(edit))}
+                      onClick={() => session.run({ name: 'together', args: { edits: variantEdits(job, variant) } })}
                     >
                       Take it
                     </button>
