@@ -13,6 +13,20 @@ const may = {
   work: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'climate'],
   order: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'work'],
   sequence: ['units', 'job', 'words', 'measure', 'specify', 'paces', 'lines', 'plays', 'wetEdge', 'work'],
+  site: [
+    'units',
+    'job',
+    'words',
+    'measure',
+    'specify',
+    'paces',
+    'lines',
+    'plays',
+    'wetEdge',
+    'climate',
+    'work',
+    'sequence',
+  ],
   whole: [
     'units',
     'job',
@@ -27,6 +41,7 @@ const may = {
     'sequence',
     'climate',
     'wetEdge',
+    'site',
   ],
 };
 const core = (folder) => `^core/src/${folder}/`;

@@ -9,6 +9,7 @@ import {
 import { playContract } from '../exchange/play-contract.ts';
 import { linesContract } from '../exchange/lines-contract.ts';
 import { wetContract } from '../exchange/wet-contract.ts';
+import { replayContract, rescheduleContract } from '../exchange/site-contract.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
 import { baseOrder, basePlan } from '../whole/plan.ts';
@@ -20,14 +21,19 @@ import { said } from '../units/word.ts';
 type Options = ReadonlyMap<string, string>;
 const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   play: ['surface', 'coat', 'layer', 'hand'],
+  schedule: ['log', 'now'],
+  replay: ['log', 'now'],
   wetedge: ['room', 'wall', 'surface', 'people', 'air', 'coat', 'uniform'],
 };
 
-const VERBS: Readonly<Record<string, (job: Job, options: Options) => Result<unknown>>> = {
+type Read = (path: string) => string;
+const VERBS: Readonly<Record<string, (job: Job, options: Options, read: Read) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
   specify: (job) => ({ ok: true, value: specifyContract(job, wholeOf(job), true) }),
   order: (job) => ({ ok: true, value: orderContract(job, baseOrder(job)) }),
-  schedule: (job) => {
+  schedule: (job, options, read) => {
+    if (options.has('log')) return rescheduleContract(job, options, read);
+    if (options.has('now')) return bad('--now goes with --log, the log of the work so far.');
     const schedule = basePlan(job);
     return schedule.problems.length
       ? { ok: false, problems: schedule.problems.map((p) => ({ ...p, message: said(p.message, job.units) })) }
@@ -36,6 +42,7 @@ const VERBS: Readonly<Record<string, (job: Job, options: Options) => Result<unkn
   lines: (job) => linesContract(job, wholeOf(job)),
   play: playContract,
   wetedge: wetContract,
+  replay: replayContract,
   work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
 };
 
@@ -49,13 +56,15 @@ export interface Output {
  * One call of `kovelin <verb> <file>`. `read` gets the file's text and throws when it cannot.
  * Bad call or file: code 2, nothing on stdout, a sentence per problem on stderr. Warnings go to stderr with code 0.
  */
-export function run(args: readonly string[], read: (path: string) => string): Output {
+export function run(args: readonly string[], read: Read): Output {
   const [verb = '', path, ...more] = args;
-  const options = optionsOf(more, OPTIONS[verb] ?? []);
+  // the log stands behind the file without a name
+  const named = verb === 'replay' && more[0] !== undefined && !more[0].startsWith('--') ? ['--log', ...more] : more;
+  const options = optionsOf(named, OPTIONS[verb] ?? []);
   const action = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
-  if (!action || !path || !options)
+  if (!action || !path || !options || (verb === 'replay' && !options.has('log')))
     return fail([
-      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]`,
+      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]; replay: <log.jsonl> [--now <minutes>]; schedule: [--log <log.jsonl> --now <minutes>]`,
     ]);
   let text: string;
   try {
@@ -66,7 +75,7 @@ export function run(args: readonly string[], read: (path: string) => string): Ou
   const opened = readAny(text, basename(path, extname(path)));
   if (!opened.ok) return fail(opened.problems.map(sentence));
   const result = opened.value.job.rooms.order.length
-    ? action(opened.value.job, options)
+    ? action(opened.value.job, options, read)
     : bad('This job has no rooms yet.');
   if (!result.ok) return fail(result.problems.map(sentence));
   const stderr = opened.value.warnings.map((warning) => `${sentence(warning)}\n`).join('');

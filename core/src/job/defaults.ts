@@ -58,6 +58,7 @@ export const DEFAULT_GROUPS = {
   lines: 'Lines: who laps, who is cut',
   plays: 'How a surface is painted',
   drying: 'Drying',
+  learning: 'What the log teaches',
   pieces: 'How far a piece goes',
   prices: 'Prices',
 } as const;
@@ -267,6 +268,14 @@ const DRYING = grouped('drying', {
   'tape.after': d(120, 'min', 'common practice, no source'),
   'tape.tacky': d(40, 'min', 'starting judgement'),
   'look.dry': d(120, 'min', 'common practice, no source'),
+  'caulk.skin': d(15, 'min', 'starting judgement'),
+  'cure.days': d(30, 'days', 'common practice, no source'),
+});
+
+const LEARNING = grouped('learning', {
+  'learn.pace': d(0.25, 'cv', 'our model'),
+  'learn.scatter': d(0.3, 'cv', 'our model'),
+  'learn.spread': d(0.1, 'cv', 'our model'),
 });
 
 const LINES = grouped('lines', {
@@ -368,6 +377,7 @@ export const DEFAULTS = {
   ...PAINT,
   ...MINUTES,
   ...DRYING,
+  ...LEARNING,
   ...LINES,
   ...PLAYS,
   ...PIECES,

@@ -242,7 +242,7 @@ export class Board<T extends Activity = Activity> {
 
   /** The earliest that what it waits for lets it begin. */
   private readyAt(task: number): Minutes {
-    let ready = this.problem.tasks[task]?.at ?? 0;
+    let ready = this.problem.ready[task] as number;
     for (const { from, end, least } of this.problem.waits[task] as Compiled['waits'][number]) {
       const then = (end ? (this.end[from] as number) : (this.start[from] as number)) + least;
       if (then > ready) ready = then;

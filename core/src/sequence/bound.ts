@@ -122,11 +122,11 @@ export function earliestOf(problem: Compiled): {
   /** -1: nothing. */
   readonly from: Int32Array;
 } {
-  const { order, waits, count, tasks } = problem;
+  const { order, waits, count } = problem;
   const [starts, ends] = [new Float64Array(count), new Float64Array(count)];
   const last = new Int32Array(count).fill(-1);
   for (const i of order) {
-    let ready = (tasks[i] as Activity).at ?? 0;
+    let ready = problem.ready[i] as number;
     for (const { from, end, least } of waits[i] as Compiled['waits'][number]) {
       const then = ((end ? ends[from] : starts[from]) as number) + least;
       if (then > ready) [ready, last[i]] = [then, from];
@@ -178,7 +178,7 @@ export function headsOf(problem: Compiled, crew: CrewTime, { before }: Relations
   const { order, waits, tasks, count } = problem;
   const [starts, ends] = [new Float64Array(count), new Float64Array(count)];
   for (const j of order) {
-    let ready = (tasks[j] as Activity).at ?? 0;
+    let ready = problem.ready[j] as number;
     for (const { from, end, least } of waits[j] as Compiled['waits'][number])
       ready = max(ready, ((end ? ends[from] : starts[from]) as number) + least);
     const own = before[j] as Relations['before'][number];

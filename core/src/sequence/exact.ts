@@ -117,8 +117,8 @@ export class Exact {
         ends[i] = board.end[i] as number;
         continue;
       }
-      const { at, work, interruptible } = tasks[i] as Activity;
-      let ready = at ?? 0;
+      const { work, interruptible } = tasks[i] as Activity;
+      let ready = this.problem.ready[i] as number;
       for (const { from, end, least } of waits[i] as Compiled['waits'][number])
         ready = max(ready, ((end ? ends[from] : heads[from]) as number) + least);
       let [begins, done] = [NEVER, NEVER];

@@ -32,6 +32,8 @@ export interface Activity {
   readonly at: Minutes | null;
   /** When it has to have ended; null: whenever. */
   readonly by: Minutes | null;
+  /** Not before that, because of what was done already. */
+  readonly notBefore?: Minutes;
   /** Things there are so many of, besides places in its room: one for each who is on it. */
   readonly uses: readonly string[];
 }
@@ -87,6 +89,8 @@ export interface Compiled<T extends Activity = Activity> {
   }[])[];
   /** Of each task: tasks it must keep apart from; minutes after it when it is first, and when the other is. */
   readonly apart: readonly (readonly { readonly other: number; readonly first: Minutes; readonly second: Minutes }[])[];
+  /** Of each task: the earliest that its pin, and what was done already, let it begin. */
+  readonly ready: Float64Array;
   readonly calendars: readonly (readonly Calendar[])[];
   readonly plain: readonly Calendar[];
   /** Who may do each task. */
@@ -149,6 +153,7 @@ export function compile<T extends Activity>(instance: Instance<T>): Compiled<T> 
     count,
     waits,
     apart,
+    ready: Float64Array.from(tasks, ({ at, notBefore = 0 }) => Math.max(at ?? 0, notBefore)),
     plain,
     calendars: tasks.map((task) => instance.calendars[task.hours] ?? plain),
     able: tasks.map((task) => task.who ?? everybody),

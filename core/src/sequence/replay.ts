@@ -66,7 +66,7 @@ export function replay(
       const task = problem.tasks[i] as Task;
       const slowest = Math.max(...who.map((person) => people[person] as number));
       const work = task.work * slowest * Math.exp(varying.tasks * draw());
-      let [ready, reason] = [task.at ?? 0, -1];
+      let [ready, reason] = [problem.ready[i] as number, -1];
       for (const { from, end: atEnd, least } of problem.waits[i] ?? []) {
         const then = ((atEnd ? end[from] : start[from]) as number) + least * drying;
         if (then > ready) [ready, reason] = [then, from];

@@ -55,8 +55,22 @@ export interface JobSchedule {
 export type Planning = Sequencing & Pick<Job, 'taken'>;
 
 /** What the search reads of a task. */
-const bare = ({ id, work, people, interruptible, after, room, paint, tool, who, hours, at, by, uses }: Task) =>
-  [id, work, people, interruptible, after, room, paint, tool, who, hours, at, by, uses] as const;
+const bare = ({
+  id,
+  work,
+  people,
+  interruptible,
+  after,
+  room,
+  paint,
+  tool,
+  who,
+  hours,
+  at,
+  by,
+  uses,
+  notBefore,
+}: Task) => [id, work, people, interruptible, after, room, paint, tool, who, hours, at, by, uses, notBefore] as const;
 const said = ({ hours, start, weekdays, holidays, zone, quiet, people }: Job['crew']) =>
   [hours, start, weekdays, holidays, zone, quiet, people.map((p) => [p.hours, p.from, p.until, p.away])] as const;
 
@@ -114,6 +128,24 @@ export function scheduleJob(
   options: SolveOptions = {},
 ): JobSchedule {
   const { network, longest } = networkFor(job, takeoffs, operations, keep);
+  return scheduleNetwork(job, takeoffs, network, longest, options);
+}
+
+const NOTHING_LEFT: Pick<Solution<Task>, 'placed' | 'bound' | 'score'> = {
+  placed: [],
+  bound: 0,
+  score: { late: 0, finish: 0, idle: 0, travel: 0, slack: Infinity },
+};
+
+/** The schedule of tasks on their days; `over`: what is done already, as it was. */
+export function scheduleNetwork(
+  job: Planning,
+  takeoffs: readonly RoomTakeoff[],
+  network: Network,
+  longest: Minutes,
+  options: SolveOptions = {},
+  over: readonly Placed<Task>[] = [],
+): JobSchedule {
   const { tasks } = network;
   const crew = job.crew.people;
   const minutes = tasks.reduce((sum, task) => sum + task.work * task.people - task.idle, 0);
@@ -128,7 +160,13 @@ export function scheduleJob(
     path: t.surface,
     message: phrase`${names.get(t.surface) ?? 'This'} takes ${formatMinutes(t.work)} without a stop with ${t.people} on it, and the longest working stretch is ${formatMinutes(longest)}. Put more people on the job, or work a longer stretch that day.`,
   }));
-  const found = problems.length ? null : searched(network, job.crew, { taken: takenOf(job), ...options });
+  const ended = over.reduce((late, { pieces }) => Math.max(late, pieces.at(-1)?.[1] ?? 0), 0);
+  const isAllDone = over.length > 0 && !tasks.length;
+  const found = problems.length
+    ? null
+    : isAllDone
+      ? NOTHING_LEFT
+      : searched(network, job.crew, { taken: takenOf(job), ...options });
   if (!found) {
     if (!problems.length) problems.push(whyNone(job, network));
     return {
@@ -146,17 +184,19 @@ export function scheduleJob(
       problems,
     };
   }
-  const { placed, score, bound } = found;
+  const { score } = found;
+  const placed = [...over, ...found.placed];
+  const [finish, bound] = [Math.max(score.finish, ended), Math.max(found.bound, ended)];
   const cleanUp = setting(job, 'day.cleanUp');
   return {
     placed,
-    finish: score.finish,
+    finish,
     bound,
-    gap: gapOf(network, score.finish, bound),
+    gap: gapOf(network, finish, bound),
     late: score.late,
     network,
     crew,
-    workingTime: workingTime(job.crew, score.finish),
+    workingTime: workingTime(job.crew, finish),
     personDays: personDaysOf(job, placed, setting(job, 'day.setUp'), cleanUp),
     minutes,
     travel: score.travel + idle,

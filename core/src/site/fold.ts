@@ -1,0 +1,163 @@
+import { groupBy } from '../units/group.ts';
+import type { Litres, Minutes } from '../units/si.ts';
+import type { EntryValues, LogEntry, StopReason } from './entry.ts';
+import { corrected, type Log } from './log.ts';
+
+/** A while that somebody was on a task, minutes from the job's start. */
+export interface Session {
+  readonly who: string;
+  readonly from: Minutes;
+  /** null: still on it. */
+  readonly to: Minutes | null;
+  /** Why it was put down; null: it was not, or it is done. */
+  readonly reason: StopReason | null;
+}
+/** What was done of a task. */
+export interface TaskLog {
+  readonly operation: string;
+  readonly sessions: readonly Session[];
+  /** When it was done; null: it is not. */
+  readonly done: Minutes | null;
+}
+export interface AirSaid {
+  readonly at: Minutes;
+  readonly air: EntryValues['air'];
+}
+/** What lies under a cover. */
+export interface Covered {
+  readonly thing: string;
+  readonly since: Minutes;
+  readonly who: string;
+}
+/** Cans opened and levels read of a paint, in order. */
+export interface PotLine {
+  readonly at: Minutes;
+  readonly paint: string;
+  readonly opened: Litres;
+  /** null: a can was opened and nothing read. */
+  readonly left: Litres | null;
+  readonly batch: string | null;
+}
+/** What a log comes to. */
+export interface SiteState {
+  readonly tasks: ReadonlyMap<string, TaskLog>;
+  readonly air: readonly AirSaid[];
+  readonly covered: readonly Covered[];
+  readonly pots: readonly PotLine[];
+  /** What does not go together, by entry: shown beside it, and taken for what it can mean. */
+  readonly odd: readonly { readonly entry: LogEntry; readonly because: Oddity }[];
+  /** All entries as they hold, in order. */
+  readonly entries: readonly LogEntry[];
+}
+/** Done without a start; started or done a second time; stopped what nobody was on; uncovered what was not covered. */
+export type Oddity = 'done-first' | 'again' | 'not-on-it' | 'not-covered';
+
+interface Doing {
+  sessions: { who: string; from: Minutes; to: Minutes | null; reason: StopReason | null }[];
+  done: Minutes | null;
+}
+
+/**
+ * The state that a set of entries says, whoever wrote them and in whatever order they came. `minutesOf`: a moment in minutes from the job's
+ * start; `personOf`: one name for everybody, whatever an entry calls them.
+ */
+export function foldLog(
+  log: Log,
+  minutesOf: (at: string) => Minutes,
+  personOf: (who: string) => string = (who) => who,
+): SiteState {
+  const entries = corrected(log);
+  const tasks = new Map<string, Doing>();
+  const covered = new Map<string, Covered>();
+  const odd: { entry: LogEntry; because: Oddity }[] = [];
+  const taskOf = (operation: string): Doing => {
+    const known = tasks.get(operation) ?? { sessions: [], done: null };
+    tasks.set(operation, known);
+    return known;
+  };
+  const openOf = (doing: Doing, who: string) => doing.sessions.find((own) => own.who === who && own.to === null);
+  /** Nobody is at two things at once. */
+  const leaves = (who: string, at: Minutes, reason: StopReason, but: string | null): void => {
+    for (const [operation, doing] of tasks) {
+      const session = operation === but ? undefined : openOf(doing, who);
+      if (session) Object.assign(session, { to: at, reason });
+    }
+  };
+  for (const entry of entries) {
+    const at = minutesOf(entry.at);
+    const says = (because: Oddity) => void odd.push({ entry, because });
+    const who = personOf(entry.who);
+    if (entry.kind === 'start' && entry.operation) {
+      const doing = taskOf(entry.operation);
+      if (openOf(doing, who)) {
+        says('again');
+        continue;
+      }
+      leaves(who, at, 'went-on', entry.operation);
+      // what is taken up again was not done after all
+      doing.done = null;
+      doing.sessions.push({ who, from: at, to: null, reason: null });
+    } else if (entry.kind === 'stop') {
+      const doing = entry.operation ? tasks.get(entry.operation) : undefined;
+      const session = doing && openOf(doing, who);
+      if (session) Object.assign(session, { to: at, reason: entry.value.reason });
+      else if (entry.operation) says('not-on-it');
+      else leaves(who, at, entry.value.reason, null);
+    } else if (entry.kind === 'done' && entry.operation) {
+      const doing = taskOf(entry.operation);
+      if (doing.done !== null) {
+        says('again');
+        continue;
+      }
+      if (!doing.sessions.length) says('done-first');
+      for (const session of doing.sessions) session.to ??= at;
+      doing.done = at;
+    } else if (entry.kind === 'cover') {
+      if (!covered.has(entry.value.thing)) covered.set(entry.value.thing, { thing: entry.value.thing, since: at, who });
+    } else if (entry.kind === 'uncover') {
+      if (!covered.delete(entry.value.thing)) says('not-covered');
+    }
+  }
+  return {
+    tasks: new Map([...tasks].map(([operation, doing]) => [operation, { operation, ...doing }])),
+    air: entries.flatMap((entry) => (entry.kind === 'air' ? [{ at: minutesOf(entry.at), air: entry.value }] : [])),
+    covered: [...covered.values()],
+    pots: entries.flatMap((entry): PotLine[] => potLine(entry, minutesOf(entry.at))),
+    odd,
+    entries,
+  };
+}
+
+function potLine(entry: LogEntry, at: Minutes): PotLine[] {
+  if (entry.kind === 'can') {
+    const { paint, litres, batch } = entry.value;
+    return [{ at, paint, opened: litres, left: null, batch: batch || null }];
+  }
+  if (entry.kind === 'litres')
+    return [{ at, paint: entry.value.paint, opened: 0, left: entry.value.left, batch: null }];
+  return [];
+}
+
+/** Who is on a task now. */
+export const onIt = ({ sessions }: TaskLog): readonly string[] =>
+  sessions.flatMap(({ who, to }) => (to === null ? [who] : []));
+
+/** Minutes that were worked on it by all who were, until now where they still are. */
+export const workedOn = ({ sessions }: TaskLog, now: Minutes): Minutes =>
+  sessions.reduce((sum, { from, to }) => sum + Math.max(0, (to ?? now) - from), 0);
+
+/** First begin and last end of a task's sessions; null: it was only said to be done. */
+export function spanOf({ sessions, done }: TaskLog): readonly [from: Minutes, to: Minutes | null] | null {
+  if (!sessions.length) return done === null ? null : [done, done];
+  const open = sessions.some(({ to }) => to === null);
+  const from = Math.min(...sessions.map((own) => own.from));
+  return [from, open ? null : Math.max(...sessions.map((own) => own.to ?? own.from))];
+}
+
+/** What is left of each paint by the last time that somebody looked, with what was opened since. */
+export function potsNow(pots: readonly PotLine[]): ReadonlyMap<string, Litres> {
+  const byPaint = groupBy(pots, ({ paint }) => paint);
+  return new Map(
+    [...byPaint].map(([paint, own]) => [paint, own.reduce((litres, line) => line.left ?? litres + line.opened, 0)]),
+  );
+}

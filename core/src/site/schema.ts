@@ -1,0 +1,96 @@
+import Joi from 'joi';
+import { ENDS, MOST } from '../job/limits.ts';
+import { bad, good, type Result } from '../units/problem.ts';
+import { LEVELS, STOP_REASONS, type EntryKind, type LogEntry } from './entry.ts';
+
+/** The door of the log: an entry that is written, imported or merged is held against this. */
+
+const id = Joi.string()
+  .pattern(/^[A-Za-z0-9][\w-]{0,79}$/, 'an id')
+  .required();
+const text = (most: number) => Joi.string().max(most);
+const place = text(200);
+const at = Joi.string()
+  .pattern(
+    /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,3})?)?(Z|[+-]\d\d:\d\d)$/,
+    'a moment such as 2026-12-01T08:30:00.000Z',
+  )
+  .custom((value: string, helpers) =>
+    Number.isNaN(Date.parse(value)) ? helpers.error('at') : new Date(value).toISOString(),
+  )
+  .messages({ at: '{#label} is no moment there is; 2026-12-01T08:30:00.000Z is one' });
+const litres = Joi.number().min(0).max(ENDS.can[1]).required();
+
+const VALUES: Readonly<Record<EntryKind, Joi.Schema>> = {
+  start: Joi.forbidden(),
+  done: Joi.forbidden(),
+  stop: Joi.object({ reason: Joi.valid(...STOP_REASONS).required() }).required(),
+  air: Joi.object({
+    temperature: Joi.number().min(ENDS.temperature[0]).max(ENDS.temperature[1]).required(),
+    humidity: Joi.number().min(0).max(1).required(),
+    draught: Joi.number().min(0).max(ENDS.draught[1]).required(),
+  }).required(),
+  can: Joi.object({
+    paint: text(MOST.key).required(),
+    litres,
+    batch: text(MOST.batch).allow('').required(),
+  }).required(),
+  litres: Joi.object({
+    paint: text(MOST.key).required(),
+    left: litres,
+    by: Joi.valid(...LEVELS).required(),
+  }).required(),
+  cover: Joi.object({ thing: text(MOST.name).required() }).required(),
+  uncover: Joi.object({ thing: text(MOST.name).required() }).required(),
+  note: Joi.forbidden(),
+  photo: Joi.object({
+    photo: id,
+    width: Joi.number().integer().min(1).max(20_000).required(),
+    height: Joi.number().integer().min(1).max(20_000).required(),
+  }).required(),
+  correct: Joi.alternatives(
+    Joi.object({ removed: Joi.valid(true).required() }),
+    Joi.object({
+      at,
+      who: text(MOST.name),
+      operation: place,
+      surface: place,
+      note: text(MOST.notes).allow(''),
+      value: Joi.object(),
+    }),
+  ).required(),
+};
+/** Entries that say nothing without one of these. */
+const NEEDS: Partial<Record<EntryKind, 'operation' | 'note'>> = { start: 'operation', done: 'operation', note: 'note' };
+
+const entryOf = (kind: EntryKind): Joi.ObjectSchema => {
+  const needs = (member: string): Joi.PresenceMode => (NEEDS[kind] === member ? 'required' : 'optional');
+  return Joi.object({
+    id,
+    at: at.required(),
+    seq: Joi.number().integer().min(1).max(1e9).required(),
+    device: id,
+    who: text(MOST.name).required(),
+    kind: Joi.valid(kind).required(),
+    surface: place,
+    operation: place.presence(needs('operation')),
+    note: text(MOST.notes).presence(needs('note')),
+    value: VALUES[kind],
+    corrects: kind === 'correct' ? id : Joi.forbidden(),
+  });
+};
+const SCHEMAS = new Map((Object.keys(VALUES) as EntryKind[]).map((kind) => [kind, entryOf(kind)]));
+
+/** One entry at the door. Errors: a sentence that says what is wrong with it. */
+export function readEntry(value: unknown): Result<LogEntry> {
+  const kind = typeof value === 'object' && value !== null && 'kind' in value ? (value.kind as EntryKind) : null;
+  const schema = kind && SCHEMAS.get(kind);
+  if (!schema)
+    return bad(
+      `An entry has a kind: ${[...SCHEMAS.keys()].join(', ')}; this one has ${kind ? `“${String(kind)}”` : 'none'}.`,
+    );
+  const read = schema.validate(value, { convert: true });
+  if (read.error) return bad(`${capital(read.error.message.replaceAll('"', ''))}.`);
+  return good(read.value as LogEntry);
+}
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
