@@ -1,0 +1,335 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { readLog, writeLog } from '../exchange/site-log.ts';
+import { STARTING_DAYS, type Crew } from '../job/crew.ts';
+import { setting } from '../job/defaults.ts';
+import type { Job } from '../job/types.ts';
+import { seeded, normals } from '../units/random.ts';
+import { bedroom, BASEBOARD, DOOR } from '../testing/bedroom.ts';
+import { faultsOf } from '../testing/plan-faults.ts';
+import { at, deviceLogs, EIGHT, loggedPlan, writer } from '../testing/site-log.ts';
+import { scheduleContract } from '../exchange/contracts.ts';
+import { basePlan } from '../whole/plan.ts';
+import { clocksNow, lessonsOf, plannedPaint, replanned, stateOf } from '../whole/site.ts';
+import { foldLog, type SiteState } from './fold.ts';
+import { contentOf, corrected, stamped, union, type Log } from './log.ts';
+import type { LogEntry } from './entry.ts';
+import { learn, straysOf } from './paces.ts';
+import { minutesSince, zeroOf } from './moments.ts';
+import { spreadsOf, usedOf } from './spread.ts';
+
+const logOf = (...entries: readonly LogEntry[]): Log => {
+  const made = union(new Map(), entries);
+  if (!made.ok) throw new Error(made.problems[0]?.message);
+  return made.value;
+};
+const fold = (log: Log): SiteState => foldLog(log, minutesSince(EIGHT));
+const plain = ({ tasks, covered, odd, entries }: SiteState): string =>
+  contentOf([[...tasks], covered, odd.map(({ entry, because }) => [entry.id, because]), entries]);
+
+describe('the log', () => {
+  test('merging is a union: in any order, any grouping, and again, it comes to the same state', () => {
+    fc.assert(
+      fc.property(deviceLogs, fc.integer(), (devices, seed) => {
+        const all = devices.flat();
+        const random = seeded(seed);
+        const shuffled = [...all].map((entry) => [random(), entry] as const).sort((a, b) => a[0] - b[0]);
+        const state = plain(fold(logOf(...all)));
+        expect(plain(fold(logOf(...shuffled.map(([, entry]) => entry))))).toBe(state);
+        // one device's log into the other's, the other way round, and twice
+        const [a = [], ...others] = devices;
+        const ab = union(logOf(...a), others.flat());
+        const ba = union(logOf(...others.flat()), a);
+        if (!ab.ok || !ba.ok) throw new Error('ids of two devices differ');
+        expect(plain(fold(ab.value))).toBe(plain(fold(ba.value)));
+        const again = union(ab.value, all);
+        expect(again.ok && again.value.size).toBe(all.length);
+      }),
+      { numRuns: 300 },
+    );
+  });
+  test('nobody is at two things at once, sessions end after they begin, and what is done has nobody on it', () => {
+    fc.assert(
+      fc.property(deviceLogs, (devices) => {
+        const { tasks } = fold(logOf(...devices.flat()));
+        const sessions = [...tasks.values()].flatMap((task) => task.sessions);
+        for (const who of ['ana', 'bo']) {
+          const own = sessions.filter((s) => s.who === who).sort((a, b) => a.from - b.from);
+          own.forEach((s, i) => {
+            expect(s.to ?? Infinity).toBeGreaterThanOrEqual(s.from);
+            expect(own[i + 1]?.from ?? Infinity).toBeGreaterThanOrEqual(s.to ?? Infinity);
+          });
+        }
+        for (const task of tasks.values())
+          if (task.done !== null) expect(task.sessions.every((s) => s.to !== null)).toBe(true);
+      }),
+      { numRuns: 200 },
+    );
+  });
+  test('the same id with another content is refused, and nothing is taken over', () => {
+    const one = writer('a').says(0, { kind: 'note', who: 'ana', note: 'dry' });
+    const other = { ...one, note: 'wet' } as LogEntry;
+    const made = union(logOf(one), [other]);
+    expect(made.ok).toBe(false);
+    expect(!made.ok && made.problems[0]?.message).toMatch(/another content.*nothing was taken over/s);
+  });
+  test('a clock that was set back keeps the order in which things were written', () => {
+    const device = writer('a');
+    device.says(60, { kind: 'start', who: 'ana', operation: 't1' });
+    const back = device.says(0, { kind: 'done', who: 'ana', operation: 't1' });
+    expect(Date.parse(back.at)).toBe(Date.parse(at(60)) + 1);
+    expect(back.seq).toBe(2);
+    expect(stamped({ kind: 'note', who: 'ana', note: 'x' }, 'a', back, EIGHT).seq).toBe(3);
+  });
+  test('what was forgotten is put where it belongs; a correction is corrected by another, and taken back', () => {
+    const device = writer('a');
+    const start = device.says(30, { kind: 'start', who: 'ana', operation: 't1' });
+    device.says(50, { kind: 'done', who: 'ana', operation: 't1' });
+    const moved = device.says(55, { kind: 'correct', who: 'ana', corrects: start.id, value: { at: at(10) } });
+    const worked = () => fold(logOf(...device.entries)).tasks.get('t1')?.sessions[0]?.from;
+    expect(worked()).toBe(10);
+    const again = device.says(56, {
+      kind: 'correct',
+      who: 'ana',
+      corrects: moved.id,
+      value: { value: { at: at(20) } },
+    });
+    expect(worked()).toBe(20);
+    device.says(57, { kind: 'correct', who: 'ana', corrects: again.id, value: { removed: true } });
+    expect(worked()).toBe(10);
+    device.says(58, { kind: 'correct', who: 'ana', corrects: moved.id, value: { removed: true } });
+    expect(worked()).toBe(30);
+    // corrections that correct each other say nothing, and end
+    device.says(59, { kind: 'correct', who: 'ana', corrects: 'a-8', value: { at: at(1) } });
+    device.says(60, { kind: 'correct', who: 'ana', corrects: 'a-7', value: { at: at(1) } });
+    expect(corrected(logOf(...device.entries))).toHaveLength(2);
+  });
+  test('double taps, done before start and another task taken up are said, and taken for what they can mean', () => {
+    const device = writer('a');
+    device.says(0, { kind: 'start', who: 'ana', operation: 't1' });
+    device.says(0.01, { kind: 'start', who: 'ana', operation: 't1' });
+    device.says(10, { kind: 'start', who: 'ana', operation: 't2' });
+    device.says(20, { kind: 'done', who: 'ana', operation: 't3' });
+    device.says(20.01, { kind: 'done', who: 'ana', operation: 't3' });
+    const { tasks, odd } = fold(logOf(...device.entries));
+    expect(odd.map(({ because }) => because)).toEqual(['again', 'done-first', 'again']);
+    expect(tasks.get('t1')?.sessions).toEqual([{ who: 'ana', from: 0, to: 10, reason: 'went-on' }]);
+    expect(tasks.get('t3')).toEqual({ operation: 't3', sessions: [], done: 20 });
+  });
+  test('JSON Lines: what is written is read; a half-written last line is left out and said; another job’s is refused', () => {
+    const job = { id: 'j', name: 'Cottage' };
+    fc.assert(
+      fc.property(deviceLogs, fc.nat(60), (devices, cut) => {
+        const log = logOf(...devices.flat());
+        const text = writeLog(log, job);
+        const read = readLog(text, job);
+        expect(read.ok && plain(fold(read.value.log))).toBe(plain(fold(log)));
+        const last = [...log.values()].length ? text.slice(0, text.length - 2 - (cut % 40)) : text;
+        const half = readLog(last, job);
+        expect(half.ok && half.value.log.size).toBe(Math.max(0, log.size - 1));
+        expect(half.ok && half.value.warnings.length).toBe(log.size ? 1 : 0);
+      }),
+      { numRuns: 100 },
+    );
+    const other = readLog(writeLog(new Map(), { id: 'k', name: 'Mill' }), job);
+    expect(!other.ok && other.problems[0]?.message).toMatch(/log of another job, “Mill”.*Nothing was taken over/);
+  });
+});
+
+describe('moments', () => {
+  const crew: Crew = { ...STARTING_DAYS, people: [], hours: [[480, 1020]], start: '2026-10-24', zone: 'Europe/Berlin' };
+  test('minutes count what really passed, over a night in which the clock is put back', () => {
+    const zero = zeroOf(crew, new Map()) ?? 0;
+    // Sunday at eight in the morning is 25 hours after Saturday at eight
+    expect(minutesSince(zero)('2026-10-25T07:00:00Z')).toBe(25 * 60);
+    expect(new Date(zero).toISOString()).toBe('2026-10-24T06:00:00.000Z');
+  });
+  test('a job without a first day begins on that of its first entry', () => {
+    const device = writer('a');
+    device.says(75, { kind: 'note', who: 'ana', note: 'here' });
+    const zero = zeroOf({ ...crew, start: null, zone: 'UTC' }, logOf(...device.entries));
+    expect(zero).toBe(EIGHT);
+    expect(zeroOf({ ...crew, start: null }, new Map())).toBeNull();
+  });
+});
+
+describe('what the log teaches', () => {
+  const believed = { tau: 0.25, sigma: 0.3 };
+  // the closed form of a normal mean with a normal prior [Gelman et al., Bayesian Data Analysis, 2.5, from memory]
+  test('few entries stay near the plan: the posterior of a normal mean', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { maxLength: 4 }), (y) => {
+        const { m, mean, sd } = learn(y, believed);
+        const sum = y.reduce((all, one) => all + one, 0);
+        expect(m).toBe(y.length);
+        expect(mean).toBeCloseTo(sum / 0.09 / (y.length / 0.09 + 1 / 0.0625), 12);
+        expect(sd).toBeCloseTo((y.length / 0.09 + 1 / 0.0625) ** -0.5, 12);
+        expect(Math.abs(mean)).toBeLessThanOrEqual(Math.abs(sum / Math.max(1, y.length)) + 1e-12);
+      }),
+    );
+    expect(learn([], believed)).toMatchObject({ m: 0, mean: 0, sd: 0.25 });
+  });
+  test('of eight and more their own scatter counts; a stray is left out before it is reckoned', () => {
+    const draw = normals(seeded(7));
+    const y = Array.from({ length: 200 }, () => 0.2 + 0.1 * draw());
+    const learned = learn([...y, 3], believed);
+    expect(learned.strays).toContain(200);
+    expect(learned.sigma).toBeGreaterThan(0.08);
+    expect(learned.sigma).toBeLessThan(0.12);
+    expect(learned.mean).toBeCloseTo(0.2, 1);
+    expect(learned.sd).toBeCloseTo((learned.m / learned.sigma ** 2 + 1 / 0.0625) ** -0.5, 12);
+  });
+  test('strays: by the median absolute deviation, from five entries on, and not where most are equal', () => {
+    expect(straysOf([0, 0.1, -0.1, 9])).toEqual([]);
+    expect(straysOf([0, 0.1, -0.1, 0.05, 9])).toEqual([4]);
+    expect(straysOf([0, 0, 0, 0, 9])).toEqual([]);
+  });
+  test('somebody a fifth slower is learned as such; tasks nobody timed teach nothing', () => {
+    const job = bedroom(DOOR + BASEBOARD);
+    const { placed } = basePlan(job);
+    const names = job.crew.people.map(({ name }) => name);
+    const lessons = lessonsOf(job, stateOf(job, logOf(...loggedPlan(placed, names, 1.25))));
+    const rolls = lessons.paces.filter(({ kind }) => kind === 'roll');
+    expect(rolls.length).toBeGreaterThan(0);
+    for (const { own, mean, m } of lessons.paces.filter(({ entries }) => entries.every((e) => e.planned > 5))) {
+      expect(m).toBeGreaterThan(0);
+      // whoever takes up another task before the end leaves the first
+      expect(own).toBeGreaterThanOrEqual(-Math.log(1.25) - 0.01);
+      expect(Math.abs(mean)).toBeLessThan(Math.abs(own) + 1e-9);
+    }
+    expect(lessonsOf(job, stateOf(job, new Map())).paces).toEqual([]);
+  });
+  test('spread: litres between two dips against those reckoned for what was done between them', () => {
+    const job = bedroom();
+    const planned = plannedPaint(job);
+    const walls = planned.filter(({ operation }) => operation.includes('roll1') && !operation.includes('ceiling'));
+    const [paint = ''] = walls.map((own) => own.paint);
+    const litres = walls.reduce((sum, own) => sum + own.litres, 0);
+    expect(walls).toHaveLength(4);
+    const device = writer('a');
+    device.says(0, { kind: 'can', who: 'ana', value: { paint, litres: 9.46, batch: 'K7' } });
+    for (const [i, { operation }] of walls.entries()) {
+      device.says(10 + 10 * i, { kind: 'start', who: 'ana', operation });
+      device.says(18 + 10 * i, { kind: 'done', who: 'ana', operation });
+    }
+    // a tenth more than was reckoned
+    device.says(60, { kind: 'litres', who: 'ana', value: { paint, left: 9.46 - 1.1 * litres, by: 'dip' } });
+    const [learned] = spreadsOf(usedOf(stateOf(job, logOf(...device.entries)), planned), { tau: 0.1, sigma: 0.1 });
+    expect(learned?.own).toBeCloseTo(-Math.log(1.1), 6);
+    expect(learned?.mean).toBeCloseTo(-Math.log(1.1) / 2, 6);
+    expect(learned?.texture).toBe('smooth');
+  });
+});
+
+describe('the rest of the plan', () => {
+  const job: Job = bedroom(DOOR + BASEBOARD);
+  const names = job.crew.people.map(({ name }) => name);
+  const { placed, finish } = basePlan(job);
+  const whole = loggedPlan(placed, names, 1);
+  const until = (minutes: number): Log =>
+    logOf(...whole.filter((entry) => Date.parse(entry.at) <= EIGHT + minutes * 60_000));
+  const zone = { ...job, crew: { ...job.crew, start: '2026-12-01', zone: 'UTC' } };
+  const state = (log: Log): SiteState => stateOf(zone, log);
+
+  test('of nothing done yet it is the plan itself', () => {
+    const plan = replanned(zone, state(new Map()), 0);
+    expect(plan.finish).toBeCloseTo(basePlan(zone).finish, 6);
+    expect(plan.running).toEqual([]);
+  });
+  test.each([150, 340, 600])(
+    'at minute %i what is done stands, what is running goes on, nothing else begins before now',
+    (now) => {
+      const here = state(until(now));
+      const plan = replanned(zone, here, now);
+      expect(plan.problems).toEqual([]);
+      for (const { task, pieces, who } of plan.placed) {
+        const log = here.tasks.get(task.id);
+        const [from, to] = [pieces[0]?.[0] ?? 0, pieces.at(-1)?.[1] ?? 0];
+        if (log?.done != null) {
+          expect(to).toBeCloseTo(log.done, 3);
+        } else {
+          expect(from).toBeGreaterThanOrEqual(now - 1e-6);
+          const on = log?.sessions.find((s) => s.to === null);
+          if (on) expect(who.map((n) => job.crew.people[n]?.id)).toContain(on.who);
+        }
+      }
+      // its lags are kept to those that are done, too
+      const starts = new Map(plan.placed.map((p) => [p.task.id, p.pieces[0]?.[0] ?? 0]));
+      for (const { task, pieces } of basePlan(zone).placed)
+        for (const lag of task.after) {
+          const log = here.tasks.get(lag.task);
+          if (here.tasks.has(task.id) || log?.done == null || lag.from !== 'finish') continue;
+          expect(starts.get(task.id)).toBeGreaterThanOrEqual(log.done + lag.minLag - 1e-6);
+          expect(pieces.length).toBeGreaterThan(0);
+        }
+      // as planned so far, it ends as planned
+      expect(Math.abs(plan.finish - finish)).toBeLessThan(30);
+      // what is left keeps to hours, people, places and what must keep apart
+      const rest = new Set(plan.network.tasks.map(({ id }) => id));
+      const left = {
+        ...plan,
+        placed: plan.placed
+          .filter(({ task }) => rest.has(task.id))
+          .map((p) => ({ ...p, task: plan.network.tasks.find(({ id }) => id === p.task.id) ?? p.task })),
+      };
+      const free = faultsOf(scheduleContract(zone, left)).filter(
+        (fault) => !plan.running.some((id) => fault.includes(id)),
+      );
+      expect(free).toEqual([]);
+    },
+  );
+  test('slow to dry: in cold, damp air what waits for paint to be dry begins later, and open time is longer', () => {
+    const log = until(340);
+    const cold = writer('cold');
+    cold.says(341, { kind: 'air', who: 'ana', value: { temperature: 11, humidity: 0.8, draught: 0 } });
+    const damp = logOf(...log.values(), ...cold.entries);
+    const touch = (of: Log) =>
+      clocksNow(zone, state(of), 345)
+        .filter(({ kind }) => kind === 'touch')
+        .map(({ due }) => due);
+    expect(touch(log).length).toBeGreaterThan(0);
+    expect(Math.max(...touch(damp))).toBeGreaterThan(Math.max(...touch(log)));
+  });
+  test('when all is done nothing is left, and the end is when it was done', () => {
+    const plan = replanned(zone, state(logOf(...whole)), 5000);
+    expect(plan.network.tasks).toEqual([]);
+    expect(plan.finish).toBeCloseTo(
+      Math.max(...[...state(logOf(...whole)).tasks.values()].map(({ done }) => done ?? 0)),
+      6,
+    );
+  });
+});
+
+describe('clocks', () => {
+  const job: Job = { ...bedroom(DOOR + BASEBOARD), crew: { ...bedroom().crew, start: '2026-12-01', zone: 'UTC' } };
+  const start = { kind: 'start', who: 'ana' } as const;
+  test('what waits for a task may begin so long after its end as its lag says; wet films by their air; caulk skins', () => {
+    const device = writer('a');
+    device.says(0, { ...start, operation: 's-0:caulk' });
+    expect(clocksNow(job, stateOf(job, logOf(...device.entries)), 5)).toMatchObject([
+      { kind: 'skin', since: 0, due: setting(job, 'caulk.skin') },
+    ]);
+    device.says(10, { kind: 'done', who: 'ana', operation: 's-0:caulk' });
+    const clocks = clocksNow(job, stateOf(job, logOf(...device.entries)), 12);
+    expect(clocks.map(({ kind, due, because }) => [kind, due, because])).toEqual([['opens', 70, 'lag.caulked']]);
+    expect(clocks[0]?.frees.length).toBeGreaterThan(5);
+    // nothing runs any more long after
+    expect(clocksNow(job, stateOf(job, logOf(...device.entries)), 200)).toEqual([]);
+  });
+  test('the oldest edge of a coat by stretches runs from the begin of its stretch; a painted surface is wet, then may be gone over', () => {
+    const wet = basePlan(job).placed.find(({ task }) => (task.kept?.stretches.length ?? 0) > 1)?.task;
+    if (!wet?.kept) throw new Error('no coat by stretches');
+    const [{ cut, roll } = { cut: 0, roll: 0 }] = wet.kept.stretches;
+    const device = writer('a');
+    device.says(100, { ...start, operation: wet.id });
+    const edge = (now: number) =>
+      clocksNow(job, stateOf(job, logOf(...device.entries)), now).find(({ kind }) => kind === 'edge');
+    expect(edge(101)).toMatchObject({ since: 100, stretch: 1, due: 100 + wet.kept.open });
+    expect(edge(100 + cut + roll + 1)).toMatchObject({ stretch: 2 });
+    device.says(100 + wet.work, { kind: 'done', who: 'ana', operation: wet.id });
+    const kinds = clocksNow(job, stateOf(job, logOf(...device.entries)), 101 + wet.work).map(({ kind }) => kind);
+    expect(kinds).toContain('touch');
+    expect(kinds).toContain('opens');
+    expect(kinds.at(-1)).toBe('cure');
+  });
+});
