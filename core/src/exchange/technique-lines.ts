@@ -50,6 +50,8 @@ const SCHOOLS = {
   coats: ['equal', 'thin-then-full'],
   brick: v.BRICK_SCHOOLS,
   boxing: v.BOXINGS,
+  washing: v.WASHINGS,
+  rim: v.RIMS,
 } as const satisfies Partial<{ [K in keyof Practice]: readonly Practice[K][] }>;
 const SCHOOL_KEYS = Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[];
 

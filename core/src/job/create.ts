@@ -28,6 +28,8 @@ export const STARTING_PRACTICE: Practice = {
   weakCoats: 1,
   house: null,
   boxing: 'box',
+  washing: 'daily',
+  rim: 'holes',
 };
 
 /** Starting judgements, to be changed to one's own. */
@@ -70,7 +72,7 @@ export function newJob(
   const day = localPrice(STARTING_DAY, country);
   return {
     format: 'kovelin-job',
-    version: 10,
+    version: 11,
     id,
     name,
     units,
@@ -99,6 +101,7 @@ export function newJob(
       ...STARTING_DAYS,
       zone: COUNTRY_ROWS[country].zone,
     },
+    learned: { paces: [], spreads: [] },
     pins: {},
     wanted: {},
     taken: null,

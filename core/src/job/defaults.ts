@@ -146,6 +146,7 @@ const PAINT = grouped('paint', {
 const MINUTES = grouped('minutes', {
   'day.setUp': d(20, 'min', 'starting judgement'),
   'day.cleanUp': d(25, 'min', 'common practice, no source'),
+  'day.bagged': d(15, 'min', 'starting judgement'),
   'day.wrap': d(2, 'min', 'starting judgement'),
   'travel.minutes': d(2, 'min', 'starting judgement'),
   'replay.people': d(0.1, 'cv', 'starting judgement'),

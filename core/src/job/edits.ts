@@ -12,6 +12,7 @@ import type { Colour, Decisions, FinishChoice, Practice, Priced, Product, System
 import type { Crew, Moment, TakenPlan, TaskPin } from './crew.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
 import type { Id, Scope } from './table.ts';
+import type { Accepted } from './learned.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Reading } from '../units/reading.ts';
@@ -368,6 +369,10 @@ const EDITS = {
   tick: (job: D, { key, date }: { key: string; date: string | null }) => {
     if (date === null) Reflect.deleteProperty(job.bought, key);
     else put(job.bought, key, date);
+  },
+  /** What logs taught, as far as it was accepted. */
+  setLearned: (job: D, { set }: { set: Partial<Accepted> }) => {
+    Object.assign(job.learned, castDraft(set));
   },
   /** Several edits as one: all of them or none, and undone at once. */
   together: (job: D, { edits }: { edits: readonly { readonly name: string; readonly args: unknown }[] }): void => {

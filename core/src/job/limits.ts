@@ -46,11 +46,14 @@ export const MOST = {
   options: 100,
   surfaces: 500,
   oldColours: 4,
+  learned: 500,
 } as const;
 
 export type Ends = readonly [least: number, most: number];
 /** What a quantity may be, in the core's units: below, the figures made of it are no longer figures. */
 export const ENDS = {
+  /** Logarithm of a rate over the planned one: from a fiftieth to fifty times. */
+  learned: [-4, 4],
   /** A length that cannot be nothing, m. */
   size: [0.001, 10_000],
   /** Where something is, m. */

@@ -266,6 +266,12 @@ function toVersion10(job: Json): Json {
   return { ...job, settings, practice, pricing, crew, pins: {}, wanted: {}, taken: null, version: 10 };
 }
 
+/** 11: how brushes are kept overnight and rims clean; what logs taught. */
+function toVersion11(job: Json): Json {
+  const practice = isRecord(job['practice']) ? { ...job['practice'], washing: 'daily', rim: 'holes' } : job['practice'];
+  return { ...job, practice, learned: { paces: [], spreads: [] }, version: 11 };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
@@ -277,6 +283,7 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   7: toVersion8,
   8: toVersion9,
   9: toVersion10,
+  10: toVersion11,
 };
 
 /** From whatever version it says, through every step to the one in force. */

@@ -30,6 +30,8 @@ import type {
   TrimOrder,
   WallSchool,
   WetSchool,
+  Rim,
+  Washing,
 } from './vocabulary.ts';
 import type { Litres, Metres, Minutes, Money } from '../units/si.ts';
 
@@ -171,4 +173,6 @@ export interface Practice {
   readonly house: Pick<Cover, 'pile' | 'fabric'> | null;
   /** Cans boxed, so that a wall is one colour; or used as they come, a batch to whole walls. */
   readonly boxing: Boxing;
+  readonly washing: Washing;
+  readonly rim: Rim;
 }

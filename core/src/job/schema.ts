@@ -4,6 +4,7 @@ import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
 import { ENDS, MOST, type Ends } from './limits.ts';
 import type { Can, Colour, Decisions, FinishChoice, Practice, Priced, PrimerLayer, Product } from './paints.ts';
 import type { Crew, Moment, Person, TakenPlan, TaskPin } from './crew.ts';
+import type { Accepted, AcceptedPace, AcceptedSpread } from './learned.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
@@ -335,6 +336,26 @@ const practice = shape<Practice>({
     .required()
     .allow(null),
   boxing: one(v.BOXINGS).required(),
+  washing: one(v.WASHINGS).required(),
+  rim: one(v.RIMS).required(),
+}).required();
+const lesson = { log: number(ENDS.learned), sd: number(ENDS.learned), m: whole(1, 1e6), date: day };
+const learned = shape<Accepted>({
+  paces: Joi.array()
+    .items(
+      shape<AcceptedPace>({
+        person: id,
+        kind: one(v.TASKS).required(),
+        coat: one(v.COAT_CLASSES).required(),
+        ...lesson,
+      }),
+    )
+    .max(MOST.learned)
+    .required(),
+  spreads: Joi.array()
+    .items(shape<AcceptedSpread>({ product: id, texture: one(v.TEXTURES).required().allow(null), ...lesson }))
+    .max(MOST.learned)
+    .required(),
 }).required();
 const pricing = shape<Pricing>({
   overhead: number(ENDS.share),
@@ -433,7 +454,7 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(10).required(),
+  version: Joi.number().valid(11).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),
@@ -452,6 +473,7 @@ export const jobSchema = shape<Job>({
   lines,
   orders,
   crew,
+  learned,
   pins,
   wanted,
   taken,

@@ -5,12 +5,13 @@ import type { Colour, Decisions, FinishChoice, Practice, Priced, Product } from 
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Crew, Moment, TakenPlan, TaskPin } from './crew.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
+import type { Accepted } from './learned.ts';
 import type { Air, Region } from './region.ts';
 import type { Money, Units } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 10;
+  readonly version: 11;
   readonly id: Id;
   readonly name: string;
   readonly units: Units;
@@ -31,6 +32,8 @@ export interface Job {
   /** Finishes pinned before others, by room. */
   readonly orders: Readonly<Record<Id, readonly OrderPin[]>>;
   readonly crew: Crew;
+  /** What logs taught of paces and spread, and was accepted. */
+  readonly learned: Accepted;
   /** What was pinned of the plan, by the id of a task. */
   readonly pins: Readonly<Record<string, TaskPin>>;
   /** When rooms are wanted back, by room. */

@@ -525,6 +525,17 @@ export type WetSchool = (typeof WET_SCHOOLS)[number];
 /** How the people of a crew divide the work: whoever is free; by surface; one masks and one laps; three, one after the other. */
 export const DIVISIONS = ['free', 'ceilings-walls', 'mask-lap', 'seal-cut-roll'] as const;
 export type Division = (typeof DIVISIONS)[number];
+
+/** Brushes and covers washed every evening, since paint creeps into the ferrule; or wrapped to their shape for days. */
+export const WASHINGS = ['daily', 'bagged'] as const;
+export type Washing = (typeof WASHINGS)[number];
+/** The rim of a can kept clean by holes in its groove, or by a band across the can to wipe on. */
+export const RIMS = ['holes', 'band'] as const;
+export type Rim = (typeof RIMS)[number];
+
+/** Paces of first coats, and of what has none, or of later coats. */
+export const COAT_CLASSES = ['first', 'later'] as const;
+export type CoatClass = (typeof COAT_CLASSES)[number];
 /** What a quote counts on: the plan as it is, or what eight in ten plays of it keep. */
 export const PROMISES = ['plan', 'p80'] as const;
 export type Promised = (typeof PROMISES)[number];

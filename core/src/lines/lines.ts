@@ -64,11 +64,12 @@ const remembered = remember(
     settings: Lining['settings'],
     practice: Lining['practice'],
     crew: Lining['crew'],
+    learned: Lining['learned'],
     lines: Lining['lines'],
     orders: Lining['orders'],
     prices: Lining['prices'],
     region: Lining['region'],
-  ): RoomLines => solve({ settings, practice, crew, lines, orders, prices, region }, takeoff, surfaces),
+  ): RoomLines => solve({ settings, practice, crew, learned, lines, orders, prices, region }, takeoff, surfaces),
 );
 
 /**
@@ -76,7 +77,18 @@ const remembered = remember(
  * practice forbids. `surfaces`: those that are painted.
  */
 export const linesOf = (job: Lining, takeoff: RoomTakeoff, surfaces: readonly Specified[]): RoomLines =>
-  remembered(surfaces, takeoff, job.settings, job.practice, job.crew, job.lines, job.orders, job.prices, job.region);
+  remembered(
+    surfaces,
+    takeoff,
+    job.settings,
+    job.practice,
+    job.crew,
+    job.learned,
+    job.lines,
+    job.orders,
+    job.prices,
+    job.region,
+  );
 
 function solve(job: Lining, takeoff: RoomTakeoff, surfaces: readonly Specified[]): RoomLines {
   const byId = new Map<SurfaceId, Specified>(surfaces.map((s) => [s.surface.id, s]));

@@ -35,7 +35,7 @@ export interface LineStep {
   readonly minutes: Working;
 }
 
-export type Lining = Pick<Job, 'settings' | 'practice' | 'crew' | 'lines' | 'orders' | 'prices' | 'region'>;
+export type Lining = Pick<Job, 'settings' | 'practice' | 'crew' | 'learned' | 'lines' | 'orders' | 'prices' | 'region'>;
 
 const ROUGH: ReadonlySet<Texture> = new Set<Texture>(['knockdown', 'rough-plaster', 'popcorn', 'brick', 'deep-stucco']);
 export const isRough = (s: Specified | null): boolean => s !== null && ROUGH.has(s.survey.texture);
@@ -201,7 +201,7 @@ function paintStep(
   const amounts: Amount[] = [{ name: 'line', quantity: line.length, ...(pace ? { pace } : {}) }];
   const all = [...coatFactors(job, s, kind, coat), ...factors];
   const overhead = s.surface.kind === 'ceiling';
-  const minutes = minutesOf(job, kind, amounts, { overhead, factors: all });
+  const minutes = minutesOf(job, kind, amounts, { overhead, factors: all, coat });
   return { kind, on, coat, amounts, overhead, factors: all, minutes };
 }
 
@@ -214,7 +214,15 @@ function lineStep(
   factors: readonly Factor[] = [],
 ): LineStep {
   const amounts: Amount[] = [{ name: 'line', quantity: line.length }];
-  return { kind, on, coat, amounts, overhead: false, factors, minutes: minutesOf(job, kind, amounts, { factors }) };
+  return {
+    kind,
+    on,
+    coat,
+    amounts,
+    overhead: false,
+    factors,
+    minutes: minutesOf(job, kind, amounts, { factors, coat }),
+  };
 }
 
 /** What is laid first goes over the line, and need not be neat: trim is brushed over its edge as it is brushed anyway. */

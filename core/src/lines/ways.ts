@@ -33,10 +33,11 @@ type Ask = readonly [job: Lining, line: Line, first: 0 | 1, asked: LineMethod | 
 /** Everything of a way is in proportion to its length, so lines alike are worked out once, for a metre. */
 const byMetre = remember(
   (
-    ...[settings, practice, crew, prices, region]: [
+    ...[settings, practice, crew, learned, prices, region]: [
       Lining['settings'],
       Lining['practice'],
       Lining['crew'],
+      Lining['learned'],
       Lining['prices'],
       Lining['region'],
     ]
@@ -55,7 +56,7 @@ const byMetre = remember(
         const possible = methodsFor({ practice }, line, there, cut);
         // a rule for all of a kind, or a pin of another day, holds only where it can be done
         const methods = asked !== undefined && possible.includes(asked) ? [asked] : possible;
-        const own = { ...job, settings, practice, crew, prices, region };
+        const own = { ...job, settings, practice, crew, learned, prices, region };
         return methods
           .map((method) => optionOf(own, line, { first, method, stays: staysOf(line, method, there) }, perMinute))
           .sort((p, q) => p.cost - q.cost);
@@ -69,7 +70,7 @@ export function waysOf(job: Lining, line: Line, first: 0 | 1, school: School): r
   const [there, cut] = first === 0 ? line.sides : ([line.sides[1], line.sides[0]] as const);
   if (!cut.s) return [];
   const asked = line.said.method ?? school.methodOf(there, cut, line);
-  return byMetre(job.settings, job.practice, job.crew, job.prices, job.region)(job, line, first, asked);
+  return byMetre(job.settings, job.practice, job.crew, job.learned, job.prices, job.region)(job, line, first, asked);
 }
 
 /** A way of a metre, at the length of a line. */

@@ -88,7 +88,8 @@ export interface PaintLine {
 /** More cans than that are no boxing plan anybody would follow. */
 const MOST_BOXED = 500;
 
-type Ordering = Pick<Job, 'settings' | 'practice' | 'shelf' | 'reserved'>;
+type Ordering = Pick<Job, 'settings' | 'practice' | 'learned' | 'shelf' | 'reserved'>;
+type Using = Pick<Job, 'settings' | 'learned'>;
 
 /** Paint per product x sheen x colour for surfaces that have their systems. Area is what is painted (trim faces off). */
 export function orderPaint(job: Ordering, surfaces: readonly Specified[]): PaintLine[] {
@@ -100,7 +101,7 @@ export function orderPaint(job: Ordering, surfaces: readonly Specified[]): Paint
     groups.set(key, group);
   };
   for (const s of surfaces) {
-    const { primers, finish } = usesOf(s, job.settings);
+    const { primers, finish } = usesOf(s, job.settings, job.learned);
     for (const { product, tint, use } of primers) {
       const tinted = tint ? { id: `tint-${tint}`, name: `tinted to ${tint}`, hex: tint } : null;
       add(product, product.sheens[0] ?? 'flat', tinted, use);
@@ -122,20 +123,22 @@ interface PrimerUse {
   readonly use: PaintUse;
 }
 /** What one surface takes of its primers and of its finish. */
-const usesOf = remember((s: Specified, settings: Job['settings']): { primers: PrimerUse[]; finish: PaintUse } => ({
-  primers: s.primers.flatMap((primer) => primerUse({ settings }, s, primer)),
-  finish: useOf({ settings }, s, s.product, {
-    layer: 'finish',
-    first: s.question.first,
-    dose: dilution(effective(s.system.conditioner)),
-    share: 1,
-    thirst: thirstLeft({ settings }, s),
-    coats: effective(s.system.coats),
-    cuts: cutCoatsOf(s) - effective(s.system.coats),
+const usesOf = remember(
+  (s: Specified, settings: Job['settings'], learned: Job['learned']): { primers: PrimerUse[]; finish: PaintUse } => ({
+    primers: s.primers.flatMap((primer) => primerUse({ settings, learned }, s, primer)),
+    finish: useOf({ settings, learned }, s, s.product, {
+      layer: 'finish',
+      first: s.question.first,
+      dose: dilution(effective(s.system.conditioner)),
+      share: 1,
+      thirst: thirstLeft({ settings }, s),
+      coats: effective(s.system.coats),
+      cuts: cutCoatsOf(s) - effective(s.system.coats),
+    }),
   }),
-}));
+);
 
-function primerUse(job: Pick<Job, 'settings'>, s: Specified, primer: Primed): PrimerUse[] {
+function primerUse(job: Using, s: Specified, primer: Primed): PrimerUse[] {
   const { product, layer } = primer;
   if (!product) return [];
   const whole = s.surface.area.value;
@@ -184,19 +187,21 @@ interface Coats {
  * (area + what the roller covers again of the brushed band) x texture x nap x coats / spread rate; the first coat on a porous
  * surface takes more, or goes by the label's rate for such ground, which holds the porosity already.
  */
-function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Coats): PaintUse {
+function useOf(job: Using, s: Specified, product: Product, c: Coats): PaintUse {
   const rate = buyingRate(job, product);
   const thirsty = product.porousRate === null ? setting(job, 'order.porous') : rate / product.porousRate;
   const drunk = isPorous(s.survey) ? (thirsty - 1) * c.thirst : 0;
   const films = Array.from({ length: c.coats }, (_, i) => (i === 0 ? c.first * c.dose + drunk : c.dose));
   const full = films.reduce((sum, film) => sum + film, 0);
   const texture = setting(job, `texture.${s.survey.texture}` as DefaultKey);
+  const own = learnedUse(job, s, product);
   const painted = c.spots ? given('area', s.surface.area.value, 'area') : paintedWith(job, s);
-  const rolled = unopened((painted.value * full * texture * s.nap.film * c.share) / rate, () => {
+  const rolled = unopened((painted.value * full * texture * s.nap.film * c.share * own) / rate, () => {
     const factors = [
       ['texture', texture],
       [THE.pile, s.nap.film],
       ['share', c.share],
+      ['as logged', own],
     ] as const;
     const ratios = factors.flatMap(([name, value]) => (value === 1 ? [] : [given(name, value, 'ratio')]));
     return compute(
@@ -207,7 +212,7 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
       given(product.solids ? 'spread by solids, less losses' : 'label rate', rate, 'spread'),
     );
   });
-  const band = bandAgain(job, s, (c.cuts ?? 0) * c.dose, texture / rate);
+  const band = bandAgain(job, s, (c.cuts ?? 0) * c.dose, (texture * own) / rate);
   const litres = band ? compute('sum', nameWord(s.surface.name), 'volume', rolled, band) : rolled;
   const coats = films.map((film) => (full ? (rolled.value * film) / full : 0));
   // the band is cut more often before the first coat of the field
@@ -219,6 +224,13 @@ function useOf(job: Pick<Job, 'settings'>, s: Specified, product: Product, c: Co
     layer: c.layer,
     spots: c.spots ?? false,
   };
+}
+
+/** Litres over those reckoned that logs found of a paint on this texture, and that were accepted; 1: nothing was learned. */
+function learnedUse({ learned }: Using, { survey }: Specified, product: Product): number {
+  const own = learned.spreads.filter((row) => row.product === product.id);
+  const found = own.find(({ texture }) => texture === survey.texture) ?? own.find(({ texture }) => texture === null);
+  return found ? Math.exp(-found.log) : 1;
 }
 
 /** Paint of the cuts that go beyond the coats of the field; null: there are none. */

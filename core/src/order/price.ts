@@ -26,7 +26,7 @@ export interface Labour {
 
 /** Minutes and their cost, set-up and clean-up of the days and the trips with them; the cost is the sum of the lines. */
 export function priceLabour(
-  job: Pick<Job, 'crew' | 'settings' | 'pricing'>,
+  job: Pick<Job, 'crew' | 'settings' | 'pricing' | 'practice' | 'learned'>,
   operations: readonly Operation[],
   { days, byPerson, travel, spare }: WorkDays,
 ): Labour {

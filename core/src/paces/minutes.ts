@@ -4,6 +4,7 @@ import type { OperationKind } from '../job/vocabulary.ts';
 import { INCH, type Litres, type Metres } from '../units/si.ts';
 import { compute, given, unopened, type Computed, type Dimension, type Working } from '../units/working.ts';
 import type { Word } from '../units/word.ts';
+import { learnedFactor, type Learning } from './learned.ts';
 import { ruleOf } from './rules.ts';
 
 /** What makes the same work take longer or shorter. */
@@ -30,6 +31,8 @@ export interface Timed {
   readonly overhead?: boolean;
   readonly factors?: readonly Factor[];
   readonly dips?: Dips | null;
+  /** Left out: it has no coats. */
+  readonly coat?: number;
 }
 
 const DIMENSION = { m2: 'area', m: 'length', each: 'count' } as const satisfies Record<string, Dimension>;
@@ -42,7 +45,7 @@ export const dipOf = (job: Pick<Job, 'settings'>, { width, pile }: Pick<Dips, 'w
 export const widthFactor = (job: Pick<Job, 'settings'>, width: Metres): number =>
   ((9 * INCH) / width) ** setting(job, 'roll.width');
 
-type Paced = Pick<Job, 'settings'>;
+type Paced = Pick<Job, 'settings'> & Learning;
 
 /** Done in a minute, or minutes for each. */
 function rateOf(job: Paced, kind: OperationKind, { pace }: Amount, overhead: boolean): number {
@@ -52,7 +55,7 @@ function rateOf(job: Paced, kind: OperationKind, { pace }: Amount, overhead: boo
 
 /** Person-minutes of a kind of operation: quantity / pace x factors, and the loads on the way. The only maker of minutes. */
 export function minutesOf(job: Paced, kind: OperationKind, amounts: readonly Amount[], timed: Timed = {}): Working {
-  const { overhead = false, factors = [], dips = null } = timed;
+  const { overhead = false, factors = [], dips = null, coat = 0 } = timed;
   const each = ruleOf(kind).quantity === 'each';
   let work = 0;
   for (const amount of amounts) {
@@ -61,18 +64,23 @@ export function minutesOf(job: Paced, kind: OperationKind, amounts: readonly Amo
   }
   for (const { value } of factors) work *= value;
   if (dips) work += (dips.litres / dipOf(job, dips)) * setting(job, 'dip.minutes');
+  work *= learnedFactor(job, kind, coat);
   // thousands of them are made and few are opened
   return unopened(work, () => termsOf(job, kind, amounts, timed));
 }
 
 function termsOf(job: Paced, kind: OperationKind, amounts: readonly Amount[], timed: Timed): Computed {
-  const { overhead = false, factors = [], dips = null } = timed;
+  const { overhead = false, factors = [], dips = null, coat = 0 } = timed;
   const parts = amounts.map((amount) => plainly(job, kind, amount, overhead));
   const [only] = parts;
   const plain = parts.length === 1 && only ? only : compute('sum', 'work', 'minutes', ...parts);
   const slower = factors.map(({ name, value }) => given(name, value, 'ratio'));
   const slowed = slower.length ? compute('product', 'work as it is here', 'minutes', plain, ...slower) : plain;
-  return dips ? compute('sum', 'work and loading', 'minutes', slowed, loading(job, dips)) : slowed;
+  const planned = dips ? compute('sum', 'work and loading', 'minutes', slowed, loading(job, dips)) : slowed;
+  const own = learnedFactor(job, kind, coat);
+  return own === 1
+    ? planned
+    : compute('product', 'at your own pace', 'minutes', planned, given('as logged', own, 'ratio'));
 }
 
 /** Quantity / pace, or quantity x minutes each. */

@@ -1,9 +1,10 @@
 import { expect, test } from '@jest/globals';
+import { newJob } from '../job/create.ts';
 import { FOOT, INCH, SQUARE_FOOT } from '../units/si.ts';
 import { minutesOf, type Timed } from './minutes.ts';
 import type { OperationKind } from '../job/vocabulary.ts';
 
-const STARTING = { settings: {} };
+const STARTING = newJob('j', 'Paces');
 const hour = 60;
 const coat = (rate: number): Timed => ({ dips: { litres: 1 / rate, width: 9 * INCH, pile: 0.01 } });
 /** Done in an hour at the starting paces, in the unit of the published figure. */

@@ -9,6 +9,7 @@ import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { groupBy } from '../units/group.ts';
 import type { Minutes } from '../units/si.ts';
 import type { RuleId } from '../words/reasons.ts';
+import { cleanUpKey } from '../work/days.ts';
 import { driesAfter } from '../work/lags.ts';
 import { calendarOf, type Calendar, type Cuts } from './calendar.ts';
 import { PLAIN, type Apart, type Instance } from './instance.ts';
@@ -46,13 +47,16 @@ export function networkOf(
 }
 
 /** What of everybody's day is not for tasks. */
-export const cutsOf = (job: Pick<Job, 'settings'>): Cuts => ({
+export const cutsOf = (job: Pick<Job, 'settings' | 'practice'>): Cuts => ({
   setUp: setting(job, 'day.setUp'),
-  cleanUp: setting(job, 'day.cleanUp'),
+  cleanUp: setting(job, cleanUpKey(job)),
   wrap: setting(job, 'day.wrap'),
 });
 
-function calendarsOf(job: Pick<Job, 'settings' | 'crew'>, tasks: readonly Task[]): Record<string, readonly Calendar[]> {
+function calendarsOf(
+  job: Pick<Job, 'settings' | 'crew' | 'practice'>,
+  tasks: readonly Task[],
+): Record<string, readonly Calendar[]> {
   const { crew } = job;
   const daily = cutsOf(job);
   const cutsIn = (hours: string): Cuts => {

@@ -7,7 +7,7 @@ import { nameWord } from '../words/names.ts';
 import { formatMinutes } from '../units/quantities.ts';
 import { rememberLast } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
-import { countedDays, type WorkDays } from '../work/days.ts';
+import { cleanUpKey, countedDays, type WorkDays } from '../work/days.ts';
 import type { Operation } from '../work/operations.ts';
 import { lowerBound } from './bound.ts';
 import { calendarOf, dayOf, HORIZON, midnight, type Calendar, type Span } from './calendar.ts';
@@ -187,7 +187,7 @@ export function scheduleNetwork(
   const { score } = found;
   const placed = [...over, ...found.placed];
   const [finish, bound] = [Math.max(score.finish, ended), Math.max(found.bound, ended)];
-  const cleanUp = setting(job, 'day.cleanUp');
+  const cleanUp = setting(job, cleanUpKey(job));
   return {
     placed,
     finish,
@@ -283,7 +283,7 @@ function personDaysOf(
 
 /** The days of a plan; where none fits, as many as its minutes fill. */
 export function daysOf(
-  job: Pick<Job, 'settings' | 'crew'>,
+  job: Pick<Job, 'settings' | 'crew' | 'practice' | 'learned'>,
   { personDays, problems, minutes, travel }: Pick<JobSchedule, 'personDays' | 'problems' | 'minutes' | 'travel'>,
 ): WorkDays {
   if (problems.length) return countedDays(job, minutes, travel);

@@ -1,4 +1,5 @@
-import type { TaskKind } from '../job/vocabulary.ts';
+import type { CoatClass, TaskKind } from '../job/vocabulary.ts';
+import { coatClass } from '../paces/learned.ts';
 import type { Task } from '../sequence/task.ts';
 import { groupBy } from '../units/group.ts';
 import { workedOn, type SiteState } from './fold.ts';
@@ -61,10 +62,6 @@ export function learn(y: readonly number[], { tau, sigma }: Believed): Learned {
   const precision = m / noise ** 2 + 1 / tau ** 2;
   return { m, strays, own, prior: 0, mean: (m * own) / noise ** 2 / precision, sd: precision ** -0.5, sigma: noise };
 }
-
-/** First coats, and what has none, are one pace; later ones another. */
-export type CoatClass = 'first' | 'later';
-export const coatClass = (coat: number): CoatClass => (coat > 1 ? 'later' : 'first');
 
 /** A task that was timed from its first start to its end. */
 export interface Timed {

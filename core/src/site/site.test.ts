@@ -5,12 +5,13 @@ import { STARTING_DAYS, type Crew } from '../job/crew.ts';
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
 import { seeded, normals } from '../units/random.ts';
-import { bedroom, BASEBOARD, DOOR } from '../testing/bedroom.ts';
+import { bedroom, BASEBOARD, DOOR, edited } from '../testing/bedroom.ts';
 import { faultsOf } from '../testing/plan-faults.ts';
 import { at, deviceLogs, EIGHT, loggedPlan, writer } from '../testing/site-log.ts';
 import { scheduleContract } from '../exchange/contracts.ts';
 import { basePlan } from '../whole/plan.ts';
 import { clocksNow, lessonsOf, plannedPaint, replanned, stateOf } from '../whole/site.ts';
+import { wholeOf } from '../whole/whole.ts';
 import { foldLog, type SiteState } from './fold.ts';
 import { contentOf, corrected, stamped, union, type Log } from './log.ts';
 import type { LogEntry } from './entry.ts';
@@ -219,6 +220,35 @@ describe('what the log teaches', () => {
     expect(learned?.mean).toBeCloseTo(-Math.log(1.1) / 2, 6);
     expect(learned?.texture).toBe('smooth');
   });
+});
+
+test('what is accepted counts in Work and Order, and what the same log teaches stays the same', () => {
+  const job = bedroom(DOOR + BASEBOARD);
+  const log = logOf(
+    ...loggedPlan(
+      basePlan(job).placed,
+      job.crew.people.map(({ name }) => name),
+      1.25,
+    ),
+  );
+  const rate = { log: -0.2, sd: 0.1, m: 9, date: '2026-12-02' };
+  const taught = edited(job, {
+    name: 'setLearned',
+    args: {
+      set: {
+        paces: job.crew.people.map(({ id }) => ({ person: id, kind: 'wet', coat: 'later', ...rate })),
+        spreads: [{ product: 'paint-wall', texture: 'smooth', ...rate, log: 0.1 }],
+      },
+    },
+  });
+  const minutes = (of: Job, id: string) => wholeOf(of).operations.find((op) => op.id === id)?.minutes.value ?? 0;
+  const walls = wholeOf(job).operations.filter(({ kind, surface }) => kind === 'roll' && surface.endsWith('/field'));
+  for (const { id, coat } of walls)
+    expect(minutes(taught, id)).toBeCloseTo(minutes(job, id) * (coat > 1 ? Math.exp(0.2) : 1), 9);
+  const litres = (of: Job) =>
+    wholeOf(of).paints.find(({ product }) => product.id === 'paint-wall')?.uses[0]?.litres.value ?? 0;
+  expect(litres(taught)).toBeCloseTo(litres(job) * Math.exp(-0.1), 9);
+  expect(lessonsOf(taught, stateOf(taught, log))).toEqual(lessonsOf(job, stateOf(job, log)));
 });
 
 describe('the rest of the plan', () => {

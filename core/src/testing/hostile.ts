@@ -154,6 +154,8 @@ const practice = some({
   weakCoats: fc.constantFrom(1, 2, 3),
   house: fc.option(fc.record({ pile: fc.constantFrom(0.005, 0.01, 7), fabric: from(v.FABRICS) })),
   boxing: from(v.BOXINGS),
+  washing: from(v.WASHINGS),
+  rim: from(v.RIMS),
 });
 const survey = some({
   substrate: from(v.SUBSTRATES),
@@ -345,6 +347,31 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
         stays: from(v.TAPE_STAYS),
       }),
     ),
+  }),
+  setLearned: fc.record({
+    set: some({
+      paces: list(
+        fc.record({
+          person: from(['p1', 'p2']),
+          kind: from(v.TASKS),
+          coat: from(v.COAT_CLASSES),
+          log: mostly(fc.constant(0.1), hostileNumber),
+          sd: fc.constant(0.1),
+          m: fc.constantFrom(1, 0),
+          date: day,
+        }),
+      ),
+      spreads: list(
+        fc.record({
+          product: from(['paint-wall']),
+          texture: fc.option(from(v.TEXTURES)),
+          log: mostly(fc.constant(-0.1), hostileNumber),
+          sd: fc.constant(0.1),
+          m: fc.constant(2),
+          date: day,
+        }),
+      ),
+    }),
   }),
   pinOrder: fc.record({ room, pins: list(fc.record({ before: hostileText, after: hostileText }), 4) }),
   setCrew: fc.record({

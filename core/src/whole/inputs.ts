@@ -14,8 +14,8 @@ export const SPECIFIED = [
   'options',
 ] as const;
 /** Lines are chosen by what they cost, so work reads pay and prices. */
-export const WORKED = [...SPECIFIED, 'crew', 'lines', 'orders', 'prices'] as const;
-export const PAINTED = [...SPECIFIED, 'shelf', 'reserved'] as const;
+export const WORKED = [...SPECIFIED, 'crew', 'learned', 'lines', 'orders', 'prices'] as const;
+export const PAINTED = [...SPECIFIED, 'learned', 'shelf', 'reserved'] as const;
 export const PLANNED = [...WORKED, 'shelf', 'reserved', 'air', 'pins', 'wanted', 'taken'] as const;
 export const WHOLE = [
   ...PAINTED,

@@ -43,6 +43,8 @@ export const SCHOOLS: readonly School[] = [
   ...of('doors', ['rolled', 'pieces']),
   ...of('roles', ['as-needed', 'alone', 'pair', 'cut-all']),
   ...of('division', ['free', 'ceilings-walls', 'mask-lap', 'seal-cut-roll']),
+  ...of('washing', ['daily', 'bagged']),
+  ...of('rim', ['holes', 'band']),
 ];
 
 /** What the job costs under a school: all of it is worked out, its base plan with it. */

@@ -1,4 +1,5 @@
 import { setting } from '../job/defaults.ts';
+import { NOTHING_LEARNED } from '../job/learned.ts';
 import type { Job } from '../job/types.ts';
 import { foldLog, type SiteState } from '../site/fold.ts';
 import { clocksOf, type SiteClock } from '../site/clocks.ts';
@@ -91,19 +92,19 @@ export function clocksNow(job: OnSite, state: SiteState, now: Minutes): SiteCloc
 
 /** Litres that Order reckons for each task that lays a finish: its coat's share of its surface. */
 export function plannedPaint(job: OnSite): PlannedPaint[] {
-  const litres = new Map(
-    wholeOf(job).paints.flatMap(({ key, product, uses }) =>
-      uses.map((use) => [`${use.specified.surface.id} ${product.role}`, { key, litres: use.litres.value }] as const),
+  const uses = new Map(
+    wholeOf(job).paints.flatMap(({ key, product, uses: used }) =>
+      used.map((use) => [`${use.specified.surface.id} ${product.role}`, { key, coats: use.coats }] as const),
     ),
   );
   return networkOn(job).network.tasks.flatMap((task): PlannedPaint[] => {
     const { specified } = task.go;
     if (!specified || !LAYING.has(task.kind)) return [];
     const role = task.kind.startsWith('prime') ? 'primer' : 'finish';
-    const own = litres.get(`${task.surface} ${role}`);
+    const own = uses.get(`${task.surface} ${role}`);
     if (!own) return [];
-    const coats = role === 'finish' ? effective(specified.system.coats) : 1;
-    return [{ operation: task.id, paint: own.key, texture: specified.survey.texture, litres: own.litres / coats }];
+    const litres = own.coats[Math.max(1, task.coat) - 1] ?? 0;
+    return litres > 0 ? [{ operation: task.id, paint: own.key, texture: specified.survey.texture, litres }] : [];
   });
 }
 /** A coat counts where its field is laid. */
@@ -114,7 +115,9 @@ export interface Lessons {
   readonly spreads: readonly LearnedSpread[];
 }
 /** What the log teaches of paces and of spread. */
-export function lessonsOf(job: OnSite, state: SiteState): Lessons {
+export function lessonsOf(taught: OnSite, state: SiteState): Lessons {
+  // against what was planned before anything was learned
+  const job = { ...taught, learned: NOTHING_LEARNED };
   const paces: Believed = { tau: setting(job, 'learn.pace'), sigma: setting(job, 'learn.scatter') };
   const spread = setting(job, 'learn.spread');
   return {

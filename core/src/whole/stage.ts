@@ -5,6 +5,7 @@ import { numberOf, rememberLast } from '../units/remember.ts';
 const BY_CONTENT: ReadonlySet<keyof Job> = new Set([
   'practice',
   'crew',
+  'learned',
   'settings',
   'pricing',
   'owned',

@@ -72,6 +72,7 @@ export const STARTING: Words<DefaultKey> = {
   'stain.other': 'blocked over any other stain',
   'day.setUp': 'a person’s setting up at the start of a day',
   'day.cleanUp': 'a person’s washing up and wrapping at its end',
+  'day.bagged': 'the same where brushes and covers are wrapped and not washed',
   'day.wrap': 'a person’s wrapping of covers airtight before a break',
   'travel.minutes': 'taking up another paint: fetching, stirring, loading',
   'replay.people': 'a person is so much quicker or slower than planned, all through a job',

@@ -46,6 +46,8 @@ import type {
   Toucher,
   TrimKind,
   TrimOrder,
+  Rim,
+  Washing,
 } from '../job/vocabulary.ts';
 import { both, pair, phrase, type Word } from '../units/word.ts';
 
@@ -205,6 +207,14 @@ export const DIVISION: Words<Division> = {
   'ceilings-walls': 'one on ceilings, one on walls',
   'mask-lap': 'one masks while another laps and cuts',
   'seal-cut-roll': 'three: one seals the tape, one cuts, one rolls and pulls it',
+};
+export const WASHING: Words<Washing> = {
+  daily: 'washed every evening: paint creeps into the ferrule',
+  bagged: 'wrapped airtight to their shape, washed when the paint changes',
+};
+export const RIM: Words<Rim> = {
+  holes: 'holes in the groove, so that it drains',
+  band: 'a band across the can to wipe the brush on',
 };
 export const SKILL: Words<Skill> = {
   prepare: 'prepare',

@@ -4,7 +4,11 @@ import { dayLength } from '../paces/prices.ts';
 import type { Minutes } from '../units/si.ts';
 import type { Working } from '../units/working.ts';
 
-type Crewed = Pick<Job, 'settings' | 'crew'>;
+type Crewed = Pick<Job, 'settings' | 'crew' | 'practice' | 'learned'>;
+
+/** Washing up at the end of a day takes so long: less where brushes and covers are wrapped. */
+export const cleanUpKey = ({ practice }: Pick<Job, 'practice'>) =>
+  practice.washing === 'bagged' ? ('day.bagged' as const) : ('day.cleanUp' as const);
 
 /** Days as they are worked and paid. */
 export interface WorkDays {
@@ -26,7 +30,7 @@ export const daily = (job: Crewed): Minutes =>
 function onceOf(job: Crewed, kind: 'set-up' | 'clean-up'): Working {
   const breaks = kind === 'clean-up' ? job.crew.hours.length - 1 : 0;
   return minutesOf(job, kind, [
-    { name: 'once', quantity: 1 },
+    { name: 'once', quantity: 1, ...(kind === 'clean-up' ? { pace: cleanUpKey(job) } : {}) },
     ...(breaks > 0 ? [{ name: 'breaks', quantity: breaks, pace: 'day.wrap' } as const] : []),
   ]);
 }

@@ -5,7 +5,10 @@ import { minutesOf, type Amount, type Timed } from '../paces/minutes.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { Working } from '../units/working.ts';
 
-export type Labouring = Pick<Job, 'settings' | 'practice' | 'crew' | 'lines' | 'orders' | 'prices' | 'region'>;
+export type Labouring = Pick<
+  Job,
+  'settings' | 'practice' | 'crew' | 'learned' | 'lines' | 'orders' | 'prices' | 'region'
+>;
 
 /** One piece of work on one surface, along one line, or on a room. */
 export interface Operation {
@@ -42,11 +45,12 @@ export function operation(
   { room, specified = null, line = null, against = null }: Place,
   kind: OperationKind,
   amounts: readonly Amount[],
-  { coat = 0, ...timed }: Timed & { readonly coat?: number } = {},
+  timed: Timed = {},
 ): Operation[] {
   const quantity = amounts.reduce((sum, amount) => sum + amount.quantity, 0);
   if (!(quantity > 1e-9)) return [];
   const surface = specified?.surface.id ?? room;
+  const { coat = 0 } = timed;
   const id = `${line ?? surface}:${kind}${coat || ''}`;
   const minutes = minutesOf(job, kind, amounts, timed);
   return [{ id, room, surface, line, against, kind, coat, quantity, minutes, specified }];

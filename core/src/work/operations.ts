@@ -27,16 +27,28 @@ const remembered = remember(
     settings: Job['settings'],
     practice: Job['practice'],
     crew: Job['crew'],
+    learned: Job['learned'],
     lines: Job['lines'],
     orders: Job['orders'],
     prices: Job['prices'],
     region: Job['region'],
-  ) => list({ settings, practice, crew, lines, orders, prices, region }, takeoff, surfaces),
+  ) => list({ settings, practice, crew, learned, lines, orders, prices, region }, takeoff, surfaces),
 );
 
 /** All operations of a room in the order a room sees them; sequence/ says when. `surfaces`: those that this job paints. */
 export const operationsOf = (job: Labouring, takeoff: RoomTakeoff, surfaces: readonly Specified[]): Operation[] =>
-  remembered(surfaces, takeoff, job.settings, job.practice, job.crew, job.lines, job.orders, job.prices, job.region);
+  remembered(
+    surfaces,
+    takeoff,
+    job.settings,
+    job.practice,
+    job.crew,
+    job.learned,
+    job.lines,
+    job.orders,
+    job.prices,
+    job.region,
+  );
 
 const workedOn = remember((surfaces: readonly Specified[]): readonly Specified[] => surfaces.filter(isWorkedOn));
 

@@ -13,6 +13,8 @@ import {
   STYLE,
   TAPING,
   DIVISION,
+  RIM,
+  WASHING,
   WET_SCHOOL,
   THE,
   TRIM_ORDER,
@@ -42,6 +44,8 @@ const TITLES: Readonly<Record<Of, Word>> = {
   doors: 'Doors with a grain or texture',
   roles: 'Who keeps the last coat wet',
   division: 'How the crew divides the work',
+  washing: 'Brushes and covers overnight',
+  rim: 'The rim of an open can',
 };
 const WORDS: Readonly<Record<string, Word>> = {
   weighed: 'Weighed wall by wall',
@@ -64,6 +68,8 @@ const WORDS: Readonly<Record<string, Word>> = {
   ...TAPING,
   ...WET_SCHOOL,
   ...DIVISION,
+  ...WASHING,
+  ...RIM,
   ...PULL,
   ...FIRST_COAT,
   ...SPREAD,

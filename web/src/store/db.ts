@@ -86,7 +86,7 @@ export class Database extends Dexie {
     const own = { trash: 'id', log: 'id, [job+device+seq]' };
     // the database's own versions; the job's are migrations.ts
     const whole = { ...tables, ...lists, ...own };
-    const versions = [tables, tables, tables, { ...tables, ...lists }, whole, whole, whole, whole, whole, whole];
+    const versions = [tables, tables, tables, { ...tables, ...lists }, whole, whole, whole, whole, whole, whole, whole];
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {
       const version = this.version(i + 1).stores(stores);
