@@ -43,6 +43,9 @@ export interface SiteState {
   readonly tasks: ReadonlyMap<string, TaskLog>;
   readonly air: readonly AirSaid[];
   readonly covered: readonly Covered[];
+  /** Things of a day's list that are ticked, and what was written to them. */
+  readonly ticks: ReadonlyMap<string, Minutes>;
+  readonly reasons: ReadonlyMap<string, string>;
   readonly pots: readonly PotLine[];
   /** What does not go together, by entry: shown beside it, and taken for what it can mean. */
   readonly odd: readonly { readonly entry: LogEntry; readonly because: Oddity }[];
@@ -51,6 +54,9 @@ export interface SiteState {
 }
 /** Done without a start; started or done a second time; stopped what nobody was on; uncovered what was not covered. */
 export type Oddity = 'done-first' | 'again' | 'not-on-it' | 'not-covered';
+
+/** Of the operations of a log, those that are things of a day's list. */
+const LISTED = 'list:';
 
 interface Doing {
   sessions: { who: string; from: Minutes; to: Minutes | null; reason: StopReason | null }[];
@@ -69,6 +75,8 @@ export function foldLog(
   const entries = corrected(log);
   const tasks = new Map<string, Doing>();
   const covered = new Map<string, Covered>();
+  const ticks = new Map<string, Minutes>();
+  const reasons = new Map<string, string>();
   const odd: { entry: LogEntry; because: Oddity }[] = [];
   const taskOf = (operation: string): Doing => {
     const known = tasks.get(operation) ?? { sessions: [], done: null };
@@ -103,6 +111,9 @@ export function foldLog(
       if (session) Object.assign(session, { to: at, reason: entry.value.reason });
       else if (entry.operation) says('not-on-it');
       else leaves(who, at, entry.value.reason, null);
+    } else if (entry.operation?.startsWith(LISTED)) {
+      if (entry.kind === 'done') ticks.set(entry.operation, at);
+      if (entry.note?.trim()) reasons.set(entry.operation, entry.note.trim());
     } else if (entry.kind === 'done' && entry.operation) {
       const doing = taskOf(entry.operation);
       if (doing.done !== null) {
@@ -122,6 +133,8 @@ export function foldLog(
     tasks: new Map([...tasks].map(([operation, doing]) => [operation, { operation, ...doing }])),
     air: entries.flatMap((entry) => (entry.kind === 'air' ? [{ at: minutesOf(entry.at), air: entry.value }] : [])),
     covered: [...covered.values()],
+    ticks,
+    reasons,
     pots: entries.flatMap((entry): PotLine[] => potLine(entry, minutesOf(entry.at))),
     odd,
     entries,

@@ -13,6 +13,9 @@ import { basePlan } from '../whole/plan.ts';
 import { clocksNow, lessonsOf, plannedPaint, replanned, stateOf } from '../whole/site.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { foldLog, type SiteState } from './fold.ts';
+import { conditionerFor, dayList, factsOf, keepsOpen, tickId } from './lists.ts';
+import { nowNext } from './next.ts';
+import { readAny } from '../exchange/read.ts';
 import { contentOf, corrected, stamped, union, type Log } from './log.ts';
 import type { LogEntry } from './entry.ts';
 import { learn, straysOf } from './paces.ts';
@@ -361,5 +364,75 @@ describe('clocks', () => {
     expect(kinds).toContain('touch');
     expect(kinds).toContain('opens');
     expect(kinds.at(-1)).toBe('cure');
+  });
+});
+
+describe('lists of the day', () => {
+  const opened = readAny(
+    `units ft\nroom Hall\nheight 8\nwall A 12 R\nwall B 11 R\nwall C 12 R\nwall D 11 R\ndetector smoke count 2\n`,
+    'Hall',
+  );
+  const job: Job = opened.ok ? opened.value.job : bedroom();
+  const tasks = basePlan(job).placed.map(({ task }) => task);
+  const ids = (of: Job, own: typeof tasks) => dayList(of, factsOf(of, own)).map(({ id }) => id);
+  const rolling = tasks.filter(({ kind }) => kind === 'roll' || kind === 'wet');
+
+  test('what a day asks for follows from its tasks, its paint and the practice', () => {
+    expect(ids(job, rolling)).toEqual(
+      expect.arrayContaining(['lint', 'stir', 'box', 'rim-holes', 'draught', 'wash-water', 'misses']),
+    );
+    expect(ids(job, rolling)).not.toContain('brush-oil');
+    expect(
+      ids(
+        job,
+        tasks.filter(({ kind }) => kind === 'sand'),
+      ),
+    ).not.toContain('stir');
+    const other: Job = {
+      ...job,
+      practice: { ...job.practice, washing: 'bagged', rim: 'band', boxing: 'as-they-come' },
+    };
+    expect(ids(other, rolling)).toEqual(expect.arrayContaining(['bag', 'rim-band']));
+    expect(ids(other, rolling)).not.toEqual(expect.arrayContaining(['wash-water']));
+    const cautious = dayList(job, factsOf(job, tasks)).filter(({ caution }) => caution !== null);
+    expect(cautious.map(({ id, caution }) => [id, caution])).toContainEqual(['power', 'caution.electricity']);
+    expect(conditionerFor(0.8, 0.19)).toBeCloseTo(0.152, 12);
+  });
+  test('a day is not closed over a covered detector without a written reason; ticks are no work, and can be taken back', () => {
+    const { detectors } = factsOf(job, tasks);
+    expect(detectors).toHaveLength(2);
+    const device = writer('a');
+    for (const thing of detectors) device.says(5, { kind: 'cover', who: 'ana', value: { thing } });
+    device.says(400, { kind: 'uncover', who: 'ana', value: { thing: detectors[0] ?? '' } });
+    const ticked = device.says(401, { kind: 'done', who: 'ana', operation: tickId(0, 'misses') });
+    const state = () => fold(logOf(...device.entries));
+    expect(keepsOpen(state(), 0)).toEqual([detectors[1]]);
+    expect(state().ticks.get(tickId(0, 'misses'))).toBe(401);
+    expect([state().odd, state().tasks.size]).toEqual([[], 0]);
+    device.says(402, {
+      kind: 'note',
+      who: 'ana',
+      operation: tickId(0, 'covered'),
+      note: 'the loft is sprayed tomorrow, nobody sleeps here',
+    });
+    expect(keepsOpen(state(), 0)).toEqual([]);
+    expect(keepsOpen(state(), 1)).toEqual([detectors[1]]);
+    device.says(403, { kind: 'correct', who: 'ana', corrects: ticked.id, value: { removed: true } });
+    expect(state().ticks.size).toBe(0);
+  });
+  test('now and next: what somebody is on, and what their next task waits for', () => {
+    const device = writer('a');
+    const who = job.crew.people[0]?.id ?? '';
+    const [first] = basePlan(job).placed.filter((p) => p.who.includes(0));
+    if (!first) throw new Error('nothing to do');
+    device.says(20, { kind: 'start', who, operation: first.task.id });
+    const { placed } = basePlan(job);
+    const on = nowNext(placed, fold(logOf(...device.entries)), 0, who, 25);
+    expect([on.on?.id, on.since]).toEqual([first.task.id, 20]);
+    const waiting = on.next.find(({ task }) => task.after.some((lag) => lag.task === first.task.id));
+    expect(waiting?.waits).toMatchObject({ task: expect.any(String) });
+    for (const p of placed) device.says(30, { kind: 'done', who, operation: p.task.id });
+    const over = nowNext(placed, fold(logOf(...device.entries)), 0, who, 40);
+    expect([over.on, over.next]).toEqual([null, []]);
   });
 });
