@@ -545,3 +545,20 @@ export type Skill = (typeof SKILLS)[number];
 /** Who does what on a wall: one person by stretches; everything cut and then rolled; one cuts and one follows; two from the middle outwards. */
 export const ROLES = ['stretches', 'cut-all', 'follow', 'two'] as const;
 export type Role = (typeof ROLES)[number];
+
+/** Why work on site is put down before it is done. */
+export const STOP_REASONS = ['break', 'waits', 'trouble', 'helping', 'day-over', 'went-on'] as const;
+export type StopReason = (typeof STOP_REASONS)[number];
+/** How what is left in a can was found. */
+export const LEVELS = ['dip', 'weight', 'eye'] as const;
+export type Level = (typeof LEVELS)[number];
+/**
+ * What a clock runs for. Something sets and is to be done before: an edge that is wet, caulk that skins, tape by its school, a coat by its
+ * label. Something dries and lets others begin: what is wet is touched, gone over, taped, cut to, looked at, washed.
+ */
+export const CLOCK_KINDS = ['edge', 'skin', 'close', 'recoat-by', 'touch', 'opens', 'cure'] as const;
+export type ClockKind = (typeof CLOCK_KINDS)[number];
+export const DAY_PARTS = ['before', 'during', 'break', 'end'] as const;
+export type DayPart = (typeof DAY_PARTS)[number];
+/** What does not go together in a log: done without a start; said twice; stopped what nobody was on; uncovered what was not covered. */
+export type Oddity = 'done-first' | 'again' | 'not-on-it' | 'not-covered';

@@ -1,6 +1,7 @@
 import { setting } from '../job/defaults.ts';
 import type { Id, SurfaceId } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
+import type { ClockKind } from '../job/vocabulary.ts';
 import type { Network } from '../sequence/network.ts';
 import type { Task } from '../sequence/task.ts';
 import { groupBy } from '../units/group.ts';
@@ -9,13 +10,6 @@ import type { RuleId } from '../words/reasons.ts';
 import { paintOf } from '../work/goes.ts';
 import { driesAfter } from '../work/lags.ts';
 import { onIt, spanOf, type SiteState, type TaskLog } from './fold.ts';
-
-/**
- * What a clock runs for. Something sets and is to be done before: an edge that is wet, caulk that skins, tape by its school, a coat by its
- * label. Something dries and lets others begin: what is wet is touched, gone over, taped, cut to, looked at, washed.
- */
-export const CLOCK_KINDS = ['edge', 'skin', 'close', 'recoat-by', 'touch', 'opens', 'cure'] as const;
-export type ClockKind = (typeof CLOCK_KINDS)[number];
 
 /** A time that nobody keeps in the head; minutes from the job's start. */
 export interface SiteClock {

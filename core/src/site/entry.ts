@@ -1,13 +1,6 @@
 import type { Id, SurfaceId } from '../job/table.ts';
+import type { Level, StopReason } from '../job/vocabulary.ts';
 import type { Litres } from '../units/si.ts';
-
-/** Why work is put down before it is done. */
-export const STOP_REASONS = ['break', 'waits', 'trouble', 'helping', 'day-over', 'went-on'] as const;
-export type StopReason = (typeof STOP_REASONS)[number];
-
-/** How what is left in a can was found. */
-export const LEVELS = ['dip', 'weight', 'eye'] as const;
-export type Level = (typeof LEVELS)[number];
 
 /** What an entry of each kind says besides; SI: °C, 0-1, m/s, litres. */
 export interface EntryValues {

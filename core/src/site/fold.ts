@@ -1,6 +1,7 @@
 import { groupBy } from '../units/group.ts';
 import type { Litres, Minutes } from '../units/si.ts';
-import type { EntryValues, LogEntry, StopReason } from './entry.ts';
+import type { Oddity, StopReason } from '../job/vocabulary.ts';
+import type { EntryValues, LogEntry } from './entry.ts';
 import { corrected, type Log } from './log.ts';
 
 /** A while that somebody was on a task, minutes from the job's start. */
@@ -52,9 +53,6 @@ export interface SiteState {
   /** All entries as they hold, in order. */
   readonly entries: readonly LogEntry[];
 }
-/** Done without a start; started or done a second time; stopped what nobody was on; uncovered what was not covered. */
-export type Oddity = 'done-first' | 'again' | 'not-on-it' | 'not-covered';
-
 /** Of the operations of a log, those that are things of a day's list. */
 const LISTED = 'list:';
 

@@ -1,6 +1,6 @@
 import type { Job } from '../job/types.ts';
 import { rows } from '../job/table.ts';
-import type { Floor, OperationKind } from '../job/vocabulary.ts';
+import type { DayPart, Floor, OperationKind } from '../job/vocabulary.ts';
 import { isFixture, wayOf } from '../measure/parts.ts';
 import type { Task } from '../sequence/task.ts';
 import { effective } from '../specify/reasons.ts';
@@ -9,9 +9,6 @@ import type { RuleId } from '../words/reasons.ts';
 import type { DayItem } from '../words/site.ts';
 import { paintOf } from '../work/goes.ts';
 import type { SiteState } from './fold.ts';
-
-export const DAY_PARTS = ['before', 'during', 'break', 'end'] as const;
-export type DayPart = (typeof DAY_PARTS)[number];
 
 /** What the tasks of a day ask for besides themselves. */
 export interface DayFacts {

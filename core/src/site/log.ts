@@ -33,16 +33,20 @@ export function union(log: Log, entries: Iterable<LogEntry>): Result<Log> {
   return good(all);
 }
 
-/** The next entry of a device: not before its last, though the clock was put back. `now`: milliseconds since 1970. */
+/**
+ * The next entry of a device: not before its last, though the clock was put back. `now`: milliseconds since 1970; `of`: what its
+ * entries are named after, where one device writes several logs.
+ */
 export function stamped(
   said: SaidEntry,
   device: string,
   last: Pick<LogEntry, 'at' | 'seq'> | null,
   now: number,
+  of: string = device,
 ): LogEntry {
   const seq = (last?.seq ?? 0) + 1;
   const at = Math.max(now, last ? Date.parse(last.at) + 1 : 0);
-  return { ...said, id: `${device}-${seq}`, at: new Date(at).toISOString(), seq, device };
+  return { ...said, id: `${of}-${seq}`, at: new Date(at).toISOString(), seq, device };
 }
 
 /** The last entry of each device. */

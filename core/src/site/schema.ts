@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { ENDS, MOST } from '../job/limits.ts';
 import { bad, good, type Result } from '../units/problem.ts';
-import { LEVELS, STOP_REASONS, type EntryKind, type LogEntry } from './entry.ts';
+import { LEVELS, STOP_REASONS } from '../job/vocabulary.ts';
+import type { EntryKind, LogEntry } from './entry.ts';
 
 /** The door of the log: an entry that is written, imported or merged is held against this. */
 

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { Task } from '../sequence/task.ts';
 import type { Placed } from '../sequence/placed.ts';
-import { STOP_REASONS, type LogEntry, type SaidEntry } from '../site/entry.ts';
+import { STOP_REASONS } from '../job/vocabulary.ts';
+import type { LogEntry, SaidEntry } from '../site/entry.ts';
 import { stamped } from '../site/log.ts';
 
 /** Eight in the morning, UTC. */

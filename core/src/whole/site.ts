@@ -1,7 +1,14 @@
 import { setting } from '../job/defaults.ts';
 import { NOTHING_LEARNED } from '../job/learned.ts';
 import type { Job } from '../job/types.ts';
-import { foldLog, type SiteState } from '../site/fold.ts';
+import type { Oddity } from '../job/vocabulary.ts';
+import { foldLog, potsNow, type SiteState } from '../site/fold.ts';
+import type { LogEntry } from '../site/entry.ts';
+import { dayList, factsOf, keepsOpen, type DayFacts, type ListItem } from '../site/lists.ts';
+import { nowNext, type Waits } from '../site/next.ts';
+import type { TakenPlan } from '../job/crew.ts';
+import { dayOf } from '../sequence/calendar.ts';
+import { viewSchedule, type ScheduleView } from '../sequence/view.ts';
 import { clocksOf, type SiteClock } from '../site/clocks.ts';
 import type { Log } from '../site/log.ts';
 import { minutesSince, zeroOf } from '../site/moments.ts';
@@ -10,14 +17,15 @@ import { restOf, type Rest } from '../site/rest.ts';
 import { spreadsOf, usedOf, type LearnedSpread, type PlannedPaint } from '../site/spread.ts';
 import { airAt } from '../climate/air.ts';
 import { openTimeOf } from '../climate/open.ts';
-import { networkFor, scheduleNetwork, type JobSchedule } from '../sequence/schedule.ts';
+import { networkFor, scheduleNetwork, takenFrom, type JobSchedule } from '../sequence/schedule.ts';
 import type { SolveOptions } from '../sequence/solve.ts';
 import type { Task } from '../sequence/task.ts';
 import { effective } from '../specify/reasons.ts';
-import type { Minutes } from '../units/si.ts';
+import type { Litres, Minutes } from '../units/si.ts';
 import { paintOf } from '../work/goes.ts';
 import type { WholeInput } from './inputs.ts';
 import { keepFor } from './keep.ts';
+import { basePlan } from './plan.ts';
 import { wholeOf } from './whole.ts';
 
 type OnSite = WholeInput & Pick<Job, 'crew' | 'air'>;
@@ -124,4 +132,133 @@ export function lessonsOf(taught: OnSite, state: SiteState): Lessons {
     paces: pacesOf(timedOf(state, networkOn(job).network.tasks), paces),
     spreads: spreadsOf(usedOf(state, plannedPaint(job)), { tau: spread, sigma: spread }),
   };
+}
+
+/** What the rest of the plan comes to when it goes on in its order, and when it is planned anew. */
+export interface Change {
+  /** When the job ends by the plan as it was; as it now goes on; and planned anew. */
+  readonly planned: Minutes;
+  readonly goesOn: Minutes;
+  readonly anew: Minutes;
+  /** Tasks that somebody else does, or that fall on another day, by the new plan. */
+  readonly moved: readonly string[];
+  readonly plan: TakenPlan;
+}
+/** What Site shows of a moment. */
+export interface SiteView {
+  readonly zero: number | null;
+  readonly schedule: ScheduleView;
+  readonly running: readonly string[];
+  readonly people: readonly {
+    readonly on: string | null;
+    readonly since: Minutes | null;
+    readonly next: readonly { readonly task: string; readonly from: Minutes; readonly waits: Waits | null }[];
+  }[];
+  readonly clocks: readonly SiteClock[];
+  /** The day, counted from 0, and what it asks for. */
+  readonly day: number;
+  readonly list: readonly ListItem[];
+  readonly facts: Pick<DayFacts, 'detectors' | 'dose' | 'floors'>;
+  readonly ticks: readonly string[];
+  readonly reasons: readonly (readonly [tick: string, note: string])[];
+  readonly covered: SiteState['covered'];
+  readonly keepsOpen: readonly string[];
+  readonly odd: readonly { readonly entry: string; readonly because: Oddity }[];
+  readonly pots: readonly PotNow[];
+  readonly lessons: Lessons;
+}
+/** A paint that is on the job: what is left in its cans, and what is still to be laid. */
+export interface PotNow {
+  readonly paint: string;
+  /** null: nobody looked yet. */
+  readonly left: Litres | null;
+  readonly opened: Litres;
+  /** By what the order reckoned, at the spread that the log found. */
+  readonly needed: Litres;
+  /** Bought and not opened yet. */
+  readonly unopened: Litres;
+}
+
+/** All that Site shows of a moment, from the job and its log. */
+export function siteView(job: OnSite, entries: readonly LogEntry[], now: Minutes): SiteView {
+  const log: Log = new Map(entries.map((entry) => [entry.id, entry]));
+  const state = stateOf(job, log);
+  const goesOn = replanned({ ...job, taken: job.taken ?? takenFrom(basePlan(job)) }, state, now, { steps: 0 });
+  const takeoffs = wholeOf(job).takeoffs;
+  const day = dayOf(job.crew, Math.max(0, now));
+  const today = goesOn.placed.filter(({ pieces }) =>
+    pieces.some(([from, to]) => dayOf(job.crew, Math.max(0, from)) === day || dayOf(job.crew, Math.max(0, to)) === day),
+  );
+  const facts = factsOf(
+    job,
+    today.map(({ task }) => task),
+  );
+  const lessons = lessonsOf(job, state);
+  return {
+    zero: zeroOf(job.crew, log),
+    schedule: viewSchedule(goesOn, takeoffs),
+    running: goesOn.running,
+    people: job.crew.people.map(({ id }, person) => {
+      const { on, since, next } = nowNext(goesOn.placed, state, person, id, now);
+      return {
+        on: on?.id ?? null,
+        since,
+        next: next.slice(0, NEXT).map(({ task, from, waits }) => ({ task: task.id, from, waits })),
+      };
+    }),
+    clocks: clocksNow(job, state, now),
+    day,
+    list: dayList(job, facts),
+    facts: { detectors: facts.detectors, dose: facts.dose, floors: facts.floors },
+    ticks: [...state.ticks.keys()],
+    reasons: [...state.reasons],
+    covered: state.covered,
+    keepsOpen: keepsOpen(state, day),
+    odd: state.odd.map(({ entry, because }) => ({ entry: entry.id, because })),
+    pots: potsOf(job, state, lessons),
+    lessons,
+  };
+}
+/** So many of somebody's next tasks are told. */
+const NEXT = 6;
+
+/** What a new plan of the rest would come to; sought only when somebody asks. */
+export function changeOf(job: OnSite, entries: readonly LogEntry[], now: Minutes): Change {
+  const state = stateOf(job, new Map(entries.map((entry) => [entry.id, entry])));
+  const base = basePlan(job);
+  const from = { ...job, taken: job.taken ?? takenFrom(base) };
+  const goesOn = replanned(from, state, now, { steps: 0 });
+  const anew = replanned(from, state, now);
+  const before = new Map(goesOn.placed.map((p) => [p.task.id, p]));
+  const dayAt = ({ pieces }: (typeof goesOn.placed)[number]): number =>
+    dayOf(job.crew, Math.max(0, pieces[0]?.[0] ?? 0));
+  return {
+    planned: base.finish,
+    goesOn: goesOn.finish,
+    anew: anew.finish,
+    moved: anew.placed.flatMap((p) => {
+      const was = before.get(p.task.id);
+      return was && (was.who.join() !== p.who.join() || dayAt(was) !== dayAt(p)) ? [p.task.id] : [];
+    }),
+    plan: takenFrom(anew),
+  };
+}
+
+/** Every paint of the job in its cans, and whether they will do. */
+function potsOf(job: OnSite, state: SiteState, { spreads }: Lessons): PotNow[] {
+  const now = potsNow(state.pots);
+  const planned = plannedPaint(job);
+  return wholeOf(job).paints.map(({ key, ordered, fromShelf }): PotNow => {
+    const own = planned.filter(({ paint }) => paint === key);
+    const left = own.filter(({ operation }) => (state.tasks.get(operation)?.done ?? null) === null);
+    const spread = spreads.find(({ paint }) => paint === key)?.mean ?? 0;
+    const opened = state.pots.reduce((sum, line) => sum + (line.paint === key ? line.opened : 0), 0);
+    return {
+      paint: key,
+      left: now.get(key) ?? null,
+      opened,
+      needed: left.reduce((sum, { litres }) => sum + litres, 0) * Math.exp(-spread),
+      unopened: Math.max(0, ordered + fromShelf - opened),
+    };
+  });
 }

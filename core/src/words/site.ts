@@ -1,4 +1,4 @@
-import type { Floor } from '../job/vocabulary.ts';
+import type { ClockKind, DayPart, Floor, Level, Oddity, StopReason } from '../job/vocabulary.ts';
 import { across } from './systems.ts';
 import { INCH } from '../units/si.ts';
 import { phrase, type Word } from '../units/word.ts';
@@ -36,6 +36,41 @@ export const DAY_ITEMS = {
   vinegar: 'A hardened brush: hot vinegar for 20 to 30 minutes, then combed',
 } as const satisfies Readonly<Record<string, Word>>;
 export type DayItem = keyof typeof DAY_ITEMS;
+
+/** What a clock runs for. */
+export const CLOCKS: Readonly<Record<ClockKind, Word>> = {
+  edge: 'Wet edge: met by',
+  skin: 'Caulk skins',
+  close: 'Not later than',
+  'recoat-by': 'Next coat by',
+  touch: 'Dry to the touch',
+  opens: 'May begin',
+  cure: 'Cured: may be washed',
+};
+/** What sets or closes, where being late costs something. */
+export const CLOSING: ReadonlySet<ClockKind> = new Set<ClockKind>(['edge', 'skin', 'close', 'recoat-by']);
+
+export const STOPPED: Readonly<Record<StopReason, Word>> = {
+  break: 'a break',
+  waits: 'it has to wait',
+  trouble: 'something is wrong',
+  helping: 'helping somewhere else',
+  'day-over': 'the day is over',
+  'went-on': 'went on to something else',
+};
+export const LEVEL_BY: Readonly<Record<Level, Word>> = { dip: 'by dip', weight: 'by weight', eye: 'by eye' };
+export const DAY_PART: Readonly<Record<DayPart, Word>> = {
+  before: 'Before you begin',
+  during: 'While you work',
+  break: 'Before a break',
+  end: 'Before you go',
+};
+export const ODD: Readonly<Record<Oddity, Word>> = {
+  'done-first': 'done, though nobody began it: its minutes are not known',
+  again: 'said twice: the first counts',
+  'not-on-it': 'stopped, though nobody was on it',
+  'not-covered': 'uncovered, though it was not noted as covered',
+};
 
 /** What is done about a drip on the floor. */
 export const DRIP: Readonly<Record<Floor, Word>> = {

@@ -12,7 +12,7 @@ import { exportPlan } from '../store/take-out.ts';
 import { useOvertime, usePlan, useReplays, useSearchOn, useUnpinned } from '../workers/whole.ts';
 import type { SearchProgress } from '../workers/whole.worker.ts';
 import { Conflicts } from './Conflicts.tsx';
-import { clock, dayWord } from './clock.ts';
+import { clock, dayWord } from '../app/clock.ts';
 
 /** How good the plan is, what it does when people and paint vary, and whether a better one is found by searching on. */
 export function Better({ view }: { view: WholeView }) {

@@ -4,7 +4,7 @@ import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import type { WholeView } from '../app/whole.ts';
-import { clock, dayWord } from './clock.ts';
+import { clock, dayWord } from '../app/clock.ts';
 
 /** What was asked and cannot be: the fewest things that rule it out, one after the other. */
 export function Conflicts({ view, schedule }: { view: WholeView; schedule: ScheduleView }) {

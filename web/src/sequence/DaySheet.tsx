@@ -8,7 +8,7 @@ import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { usePlan } from '../workers/whole.ts';
-import { clock, dayWord } from './clock.ts';
+import { clock, dayWord } from '../app/clock.ts';
 import { PersonPage } from './PersonPage.tsx';
 import { waitingWords } from './waiting.ts';
 import './sequence.css';

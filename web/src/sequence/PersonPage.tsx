@@ -10,7 +10,7 @@ import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { brushWord, coverWord } from '@kovelin/core/words/systems.ts';
 import { Fragment } from 'react';
 import type { WholeView } from '../app/whole.ts';
-import { clock, dayWord } from './clock.ts';
+import { clock, dayWord } from '../app/clock.ts';
 
 interface PersonPageProps {
   readonly view: WholeView;

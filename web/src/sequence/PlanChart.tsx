@@ -8,7 +8,7 @@ import { said } from '@kovelin/core/units/word.ts';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { useSize } from '../drawing/useSize.ts';
 import type { Axis } from './axis.ts';
-import { clock } from './clock.ts';
+import { clock } from '../app/clock.ts';
 import type { Bar, Row } from './rows.ts';
 import { useDrag, type Moved } from './useDrag.ts';
 

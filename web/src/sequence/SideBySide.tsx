@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { daysWord } from '../app/days.ts';
 import type { WholeView } from '../app/whole.ts';
 import { useVariants } from '../workers/what-if.ts';
-import { clock } from './clock.ts';
+import { clock } from '../app/clock.ts';
 
 /** What plans may differ in. */
 const DIMENSIONS = ['order', 'people', 'start', 'conditioner'] as const;

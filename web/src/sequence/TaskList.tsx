@@ -9,7 +9,7 @@ import { useEffect, useRef } from 'react';
 import { Line } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { Figure } from '../app/Working.tsx';
-import { clock, dayWord } from './clock.ts';
+import { clock, dayWord } from '../app/clock.ts';
 import { TaskPin } from './TaskPin.tsx';
 
 interface TaskListProps {

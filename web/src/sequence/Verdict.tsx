@@ -2,7 +2,7 @@ import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { daysWord } from '../app/days.ts';
 import { useOrder, type WholeView } from '../app/whole.ts';
 import { usePlan } from '../workers/whole.ts';
-import { clock, dayWord, laterWord } from './clock.ts';
+import { clock, dayWord, laterWord } from '../app/clock.ts';
 
 /** When it is done, and how much sooner anybody could prove it could be. */
 export function Verdict({ view }: { view: WholeView }) {

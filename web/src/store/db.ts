@@ -3,6 +3,7 @@ import type { Json } from '@kovelin/core/job/migrations.ts';
 import { JOB_VERSION } from '@kovelin/core/job/version.ts';
 import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Job } from '@kovelin/core/job/types.ts';
+import type { LogEntry } from '@kovelin/core/site/entry.ts';
 import type { Patch } from 'immer';
 
 export interface JobRow {
@@ -39,15 +40,7 @@ export interface TrashRow {
 }
 
 /** What happened on site, append-only: see Site. The same id with another content is refused. */
-export interface LogRow {
-  id: string;
-  job: string;
-  device: string;
-  /** Counts up on its device. */
-  seq: number;
-  /** ISO 8601, UTC. */
-  at: string;
-}
+export type LogRow = LogEntry & { readonly job: string };
 
 /** A price list brought in; it is there once all its rows are. */
 export interface PriceListRow {
@@ -77,7 +70,7 @@ export class Database extends Dexie {
   priceChunks!: Table<PriceChunkRow, [string, number]>;
   kept!: EntityTable<KeptRow, 'key'>;
   trash!: EntityTable<TrashRow, 'id'>;
-  log!: EntityTable<LogRow, 'id'>;
+  log!: Table<LogRow, string>;
 
   constructor(name = 'kovelin') {
     super(name, { chromeTransactionDurability: 'strict' });

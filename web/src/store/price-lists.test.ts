@@ -76,7 +76,16 @@ test('jobs kept in a browser of version 3 are there in this version, brought up 
   ]);
   expect(await now.priceLists.count()).toBe(0);
   // the log of the site is there, and keeps what it has
-  const entry = { id: 'e1', job: job.id, device: 'd', seq: 1, at: '2026-11-26T08:00:00.000Z' };
+  const entry = {
+    id: 'e1',
+    job: job.id,
+    device: 'd',
+    seq: 1,
+    at: '2026-11-26T08:00:00.000Z',
+    kind: 'note',
+    who: 'p',
+    note: 'dry',
+  } as const;
   await now.log.add(entry);
   await expect(now.log.add({ ...entry, seq: 2 })).rejects.toThrow(/Key already exists|constraint/i);
   now.close();

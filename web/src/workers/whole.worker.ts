@@ -15,6 +15,8 @@ import type { Replays } from '@kovelin/core/sequence/replay.ts';
 import { baseDays, baseOrder, basePlan, replays, searchOn } from '@kovelin/core/whole/plan.ts';
 import { overtimeFor, type Overtime } from '@kovelin/core/whole/overtime.ts';
 import { variantPlan, type VariantPlan } from '@kovelin/core/whole/variants.ts';
+import type { LogEntry } from '@kovelin/core/site/entry.ts';
+import { changeOf, siteView, type Change, type SiteView } from '@kovelin/core/whole/site.ts';
 import { wholeOf } from '@kovelin/core/whole/whole.ts';
 import { replaceEqualDeep } from '@tanstack/react-query';
 import { expose } from 'comlink';
@@ -100,6 +102,14 @@ const api = {
   /** What the price rests on although nobody said so; asked with the same job as the plan. */
   assumed(key: string, job: WholeInput): Assumed {
     return assumedIn(known(key, job));
+  },
+  /** What Site shows of a moment; `now`: minutes from the job's start. */
+  site(key: string, job: WholeInput, entries: readonly LogEntry[], now: number): SiteView {
+    return siteView(known(key, job), entries, now);
+  },
+  /** What a new plan of the rest would change. */
+  change(key: string, job: WholeInput, entries: readonly LogEntry[], now: number): Change {
+    return changeOf(known(key, job), entries, now);
   },
   school(key: string, job: WholeInput, index: number): SchoolPrice {
     const school = SCHOOLS[index];
