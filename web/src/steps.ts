@@ -118,4 +118,12 @@ export const STEPS: readonly Step[] = [
       { label: 'Days', of: planned },
     ],
   },
+  {
+    key: 'site',
+    word: 'Site',
+    place: 6,
+    View: lazy(() => import('./site/SiteView.tsx')),
+    papers: [],
+    figures: [],
+  },
 ];

@@ -1,10 +1,10 @@
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
-import { lineSentence } from '@kovelin/core/lines/say.ts';
 import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
-import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
+import { useWhole, useOrder } from '../app/whole.ts';
+import { lineWants } from '../app/line-wants.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { usePlan } from '../workers/whole.ts';
@@ -84,22 +84,5 @@ export default function DaySheet() {
         them. Where paint may hold lead or a texture asbestos, test first and follow your local code.
       </p>
     </Paper>
-  );
-}
-
-/** What each line wants, where its last coat is cut: by task. */
-function lineWants({ derived, system }: WholeView, tasks: readonly TaskView[]): ReadonlyMap<string, string[]> {
-  const sentences = new Map<string, string>();
-  for (const { takeoff, made: room } of derived.lines)
-    for (const made of room.lines)
-      // what is cut by hand to something that stays as it is needs no telling
-      if (made.line.sides[made.chosen.first].s || made.chosen.method !== 'freehand')
-        sentences.set(made.line.id, said(lineSentence(made, takeoff), system));
-  const last = new Map<string, string>();
-  for (const { id, line, surface, kind } of derived.operations)
-    if (line !== null && (kind === 'cut' || kind === 'trim-edge')) last.set(`${line} ${surface}`, id);
-  const finals = new Map([...last].map(([key, id]) => [id, sentences.get(key.split(' ')[0] ?? '') ?? '']));
-  return new Map(
-    tasks.map((task) => [task.id, [...new Set(task.operations.flatMap((id) => finals.get(id) || []))]] as const),
   );
 }

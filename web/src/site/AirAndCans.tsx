@@ -1,0 +1,150 @@
+import { LEVELS, type Level } from '@kovelin/core/job/vocabulary.ts';
+import { conditionerFor } from '@kovelin/core/site/lists.ts';
+import { formatTemperature, formatVolume, parseTemperature, parseVolume } from '@kovelin/core/units/quantities.ts';
+import { bad, good } from '@kovelin/core/units/problem.ts';
+import { GALLON, isImperial } from '@kovelin/core/units/si.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { LEVEL_BY } from '@kovelin/core/words/site.ts';
+import { paintWord } from '@kovelin/core/words/systems.ts';
+import { useState } from 'react';
+import { DraftField, Section } from '../app/fields.tsx';
+import type { Shared } from './shared.ts';
+
+/** The air as it is read, and what is left in the cans: clocks and the order go by both. */
+export function AirAndCans(props: Shared) {
+  return (
+    <>
+      <Air {...props} />
+      <Cans {...props} />
+    </>
+  );
+}
+
+function Air({ view, log, who }: Shared) {
+  const last = log.entries?.findLast((entry) => entry.kind === 'air');
+  const air = last?.kind === 'air' ? last.value : view.state.job.air;
+  const set = (change: Partial<typeof air>): null => {
+    const { temperature, humidity, draught } = { ...air, ...change };
+    log.say({ kind: 'air', who, value: { temperature, humidity, draught } });
+    return null;
+  };
+  return (
+    <Section title="Air">
+      <div className="field-row">
+        <DraftField
+          label="Temperature"
+          value={formatTemperature(air.temperature, view.system)}
+          parse={parseTemperature}
+          onCommit={(temperature) => set({ temperature })}
+        />
+        <DraftField
+          label="Humidity, %"
+          value={String(Math.round(air.humidity * 100))}
+          parse={(text) => {
+            const share = Number(text.replace(',', '.').replace('%', '')) / 100;
+            return share >= 0 && share <= 1 ? good(share) : bad('Humidity is a share of 0 to 100 %.');
+          }}
+          onCommit={(humidity) => set({ humidity })}
+        />
+      </div>
+      <p className="hint">
+        {last
+          ? 'As noted last: what dries, and how long an edge stays wet, goes by it.'
+          : 'As the job has it. Note what a thermometer says here, and the clocks go by it.'}
+      </p>
+    </Section>
+  );
+}
+
+function Cans({ view, site, log, who }: Shared) {
+  const { derived, system } = view;
+  return (
+    <Section title="Cans">
+      <ul className="cans">
+        {site?.pots.map((pot) => {
+          const paint = derived.paints.find(({ key }) => key === pot.paint);
+          if (!paint) return null;
+          const have = (pot.left ?? 0) + pot.unopened;
+          const short = pot.left !== null && have < pot.needed - 0.05;
+          return (
+            <li key={pot.paint} className={short ? 'short' : ''}>
+              <b>{said(paintWord(paint), system)}</b>
+              <small>
+                {pot.left === null
+                  ? `${formatVolume(pot.unopened, system)} to open`
+                  : `${formatVolume(pot.left, system)} in open cans, ${formatVolume(pot.unopened, system)} unopened`}
+                ; still to be laid {formatVolume(pot.needed, system)}
+              </small>
+              {short && (
+                <p role="alert" className="caution">
+                  Short by about {formatVolume(pot.needed - have, system)}: buy it while the shop is open, and box it
+                  with what is left.
+                </p>
+              )}
+              {site.facts.dose > 0 && pot.left !== null && (
+                <small>
+                  Flow conditioner for what is left in the pot:{' '}
+                  {formatVolume(conditionerFor(pot.left, site.facts.dose), system)}
+                </small>
+              )}
+              <Can view={view} log={log} who={who} paint={pot.paint} />
+            </li>
+          );
+        })}
+      </ul>
+    </Section>
+  );
+}
+
+/** A can opened, or a level read. */
+function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & { paint: string }) {
+  const { system } = view;
+  const [by, setBy] = useState<Level>('dip');
+  const [batch, setBatch] = useState('');
+  // a bare number is in the unit of the job
+  const volume = (text: string) =>
+    parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'gal' : 'L'}`);
+  return (
+    <details>
+      <summary>Open a can, read a level</summary>
+      <div className="field-row">
+        <label className="field">
+          Batch
+          <input value={batch} onChange={(event) => setBatch(event.target.value.slice(0, 40))} />
+        </label>
+        <DraftField
+          label="Opened"
+          value=""
+          placeholder={formatVolume(isImperial(system) ? GALLON : 5, system)}
+          parse={volume}
+          onCommit={(litres) => {
+            log.say({ kind: 'can', who, value: { paint, litres, batch: batch.trim() } });
+            setBatch('');
+            return null;
+          }}
+        />
+      </div>
+      <div className="field-row">
+        <DraftField
+          label="Left, in all open cans"
+          value=""
+          parse={volume}
+          onCommit={(left) => {
+            log.say({ kind: 'litres', who, value: { paint, left, by } });
+            return null;
+          }}
+        />
+        <label className="field">
+          Read
+          <select value={by} onChange={(event) => setBy(event.target.value as Level)}>
+            {LEVELS.map((level) => (
+              <option key={level} value={level}>
+                {said(LEVEL_BY[level], system)}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+    </details>
+  );
+}

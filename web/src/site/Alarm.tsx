@@ -1,0 +1,50 @@
+import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { CLOCKS } from '@kovelin/core/words/site.ts';
+import type { Shared } from './shared.ts';
+import { countdown } from './times.ts';
+import { ringsAt, type Alarms } from './useAlarms.ts';
+
+interface AlarmProps extends Shared {
+  readonly alarms: Alarms;
+  readonly onShow: () => void;
+}
+/** What comes due next, always in sight; what could not be written, above it. */
+export function Alarm({ view, site, tasks, log, now, alarms, onShow }: AlarmProps) {
+  const next = site?.clocks.find((clock) => ringsAt(clock) > now && clock.kind !== 'touch' && clock.kind !== 'cure');
+  const task = next && tasks.get(next.operation);
+  const count = alarms.ringing.length;
+  return (
+    <div className="site-alarm">
+      {log.failed !== null && (
+        <p role="alert" className="alarm failed">
+          {log.failed} {log.waiting > 0 && <b>{log.waiting} not written.</b>}{' '}
+          <button type="button" className="link" onClick={log.again}>
+            Try again
+          </button>
+        </p>
+      )}
+      {count > 0 && (
+        <p role="alert" className="alarm ringing">
+          <button type="button" className="link" onClick={onShow}>
+            {count === 1 && alarms.ringing[0]
+              ? `${said(CLOCKS[alarms.ringing[0].kind], view.system)}: now`
+              : `${count} are due now`}
+          </button>
+          <button type="button" className="act small" onClick={alarms.hush}>
+            Seen
+          </button>
+        </p>
+      )}
+      {next && (
+        <button type="button" className="alarm next" onClick={onShow}>
+          <b>{countdown(next.due - now)}</b>{' '}
+          <span>
+            {said(CLOCKS[next.kind], view.system)}
+            {task && `: ${said(taskWord(task), view.system)}`}
+          </span>
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,141 @@
+import type { DayPart } from '@kovelin/core/job/vocabulary.ts';
+import { DAY_PARTS } from '@kovelin/core/job/vocabulary.ts';
+import { tickId, type ListItem } from '@kovelin/core/site/lists.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { reasonWord } from '@kovelin/core/words/reasons.ts';
+import { DAY_ITEMS, DAY_PART, DRIP } from '@kovelin/core/words/site.ts';
+import { useState } from 'react';
+import { Section } from '../app/fields.tsx';
+import type { Shared } from './shared.ts';
+
+/** What the day asks for besides painting, ticked off; and its end, which waits for covered detectors. */
+export function DayList(props: Shared) {
+  const { view, site } = props;
+  const parts = DAY_PARTS.map((part) => [part, site?.list.filter((item) => item.part === part) ?? []] as const);
+  return (
+    <>
+      {parts.map(([part, items]) => (
+        <Part key={part} {...props} part={part} items={items} />
+      ))}
+      {site && site.facts.floors.size > 0 && (
+        <Section title="Drips">
+          <ul className="day-list plain">
+            {[...site.facts.floors].map((floor) => (
+              <li key={floor}>{said(DRIP[floor], view.system)}</li>
+            ))}
+          </ul>
+        </Section>
+      )}
+      <Close {...props} />
+    </>
+  );
+}
+
+function Part({ view, site, log, who, part, items }: Shared & { part: DayPart; items: readonly ListItem[] }) {
+  if (!site || !items.length) return null;
+  const ticked = (item: ListItem): boolean => site.ticks.includes(tickId(site.day, item.id));
+  const toggle = (item: ListItem): void => {
+    const operation = tickId(site.day, item.id);
+    const entry = log.entries?.findLast((own) => own.kind === 'done' && own.operation === operation);
+    if (ticked(item) && entry) log.say({ kind: 'correct', who, corrects: entry.id, value: { removed: true } });
+    else log.say({ kind: 'done', who, operation });
+  };
+  const done = items.filter(ticked).length;
+  return (
+    <Section title={said(DAY_PART[part], view.system)} extra={<small>{`${done} of ${items.length}`}</small>}>
+      <ul className="day-list">
+        {items.map((item) => (
+          <li key={item.id} className={ticked(item) ? 'ticked' : ''}>
+            <label>
+              <input type="checkbox" checked={ticked(item)} onChange={() => toggle(item)} />
+              <span>
+                {said(DAY_ITEMS[item.id], view.system)}
+                {item.caution && (
+                  <small className="caution">
+                    {said(reasonWord({ rule: item.caution, with: {} } as never), view.system)}
+                  </small>
+                )}
+              </span>
+            </label>
+            {item.id === 'detectors' && <Detectors {...{ view, site, log, who }} />}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+/** Each detector, covered or not: noted one by one. */
+function Detectors({ site, log, who }: Pick<Shared, 'site' | 'log' | 'who'>) {
+  const covered = new Set(site?.covered.map(({ thing }) => thing));
+  return (
+    <ul className="detectors">
+      {site?.facts.detectors.map((thing) => (
+        <li key={thing}>
+          <span>{thing}</span>
+          <button
+            type="button"
+            className={covered.has(thing) ? 'act small warn' : 'act small'}
+            onClick={() => log.say({ kind: covered.has(thing) ? 'uncover' : 'cover', who, value: { thing } })}
+          >
+            {covered.has(thing) ? 'Uncover it' : 'Covered'}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The end of the day: closed by nobody while something stays covered and nobody wrote why. */
+function Close({ site, log, who }: Shared) {
+  const [reason, setReason] = useState('');
+  if (!site) return null;
+  const closed = site.ticks.includes(tickId(site.day, 'closed'));
+  const open = site.keepsOpen;
+  const why = site.reasons.find(([tick]) => tick === tickId(site.day, 'covered'));
+  return (
+    <Section title="Close the day">
+      {closed && !open.length ? (
+        <p>The day is closed.</p>
+      ) : open.length ? (
+        <>
+          <p role="alert" className="caution">
+            Still covered: {open.join(', ')}. Uncover {open.length === 1 ? 'it' : 'them'} and note it on the list, or
+            write why {open.length === 1 ? 'it stays' : 'they stay'} covered and who watches instead.
+          </p>
+          <label className="field">
+            Why
+            <input value={reason} onChange={(event) => setReason(event.target.value)} />
+          </label>
+          <button
+            type="button"
+            className="act small"
+            disabled={reason.trim().length < 8}
+            onClick={() => {
+              log.say({ kind: 'note', who, operation: tickId(site.day, 'covered'), note: reason.trim() });
+              setReason('');
+            }}
+          >
+            Note it
+          </button>
+        </>
+      ) : (
+        <>
+          {why && site.covered.length > 0 && <p>Covered, as noted: {why[1]}</p>}
+          <button
+            type="button"
+            className="act small"
+            onClick={() =>
+              log.say(
+                { kind: 'stop', who, value: { reason: 'day-over' } },
+                { kind: 'done', who, operation: tickId(site.day, 'closed') },
+              )
+            }
+          >
+            Close the day
+          </button>
+        </>
+      )}
+    </Section>
+  );
+}

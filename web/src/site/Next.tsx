@@ -1,0 +1,116 @@
+import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import { formatMinutes } from '@kovelin/core/units/quantities.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { useState } from 'react';
+import { Section } from '../app/fields.tsx';
+import { useChange } from '../workers/whole.ts';
+import { steadyNow } from './clock-time.ts';
+import type { Shared } from './shared.ts';
+import { onWall } from './times.ts';
+
+/** What comes after, for whose day it is; and what a new plan of the rest would change. */
+export function Next({ view, site, tasks, log, who, now, person }: Shared & { person: number }) {
+  const { system, state } = view;
+  const { crew } = state.job;
+  const next = site?.people[person]?.next ?? [];
+  const others = (site?.people ?? []).flatMap(({ on }, n) => (n !== person && on ? [{ n, task: tasks.get(on) }] : []));
+  return (
+    <>
+      <Section title="After that">
+        <ol className="next">
+          {next.slice(1).map(({ task: id, from }) => {
+            const task = tasks.get(id);
+            if (!task) return null;
+            return (
+              <li key={id}>
+                <b>{onWall(from, now, crew)}</b>
+                <span>
+                  {said(taskWord(task), system)}, {task.roomName} <small>{formatMinutes(task.work)}</small>
+                </span>
+                <button type="button" className="link" onClick={() => log.say({ kind: 'start', who, operation: id })}>
+                  Start this
+                </button>
+              </li>
+            );
+          })}
+        </ol>
+        {next.length < 2 && <p className="hint">Nothing more by the plan.</p>}
+        {others.map(({ n, task }) => (
+          <p key={n} className="hint">
+            {crew.people[n]?.name} is on: {task ? said(taskWord(task), system) : ''}
+          </p>
+        ))}
+      </Section>
+      <Replan view={view} log={log} now={now} tasks={tasks} />
+    </>
+  );
+}
+
+/** The plan as it now goes on, and a new one if it is asked for. */
+function Replan({ view, log, now, tasks }: Pick<Shared, 'view' | 'log' | 'now' | 'tasks'>) {
+  const { state, session, system } = view;
+  const { crew } = state.job;
+  const [asked, setAsked] = useState({ round: 0, at: 0 });
+  const { data, isFetching } = useChange(state.job, log.entries, asked.at, asked.round);
+  const later = data ? data.goesOn - data.planned : 0;
+  const gain = data ? data.goesOn - data.anew : 0;
+  return (
+    <Section title="The rest of the plan">
+      <p>
+        <button
+          type="button"
+          className="link"
+          disabled={isFetching}
+          onClick={() => setAsked({ round: asked.round + 1, at: steadyNow() })}
+        >
+          {isFetching ? 'Planning …' : 'Plan the rest anew, from what is true now'}
+        </button>
+      </p>
+      {data && !isFetching && (
+        <>
+          <p>
+            As it goes on, done {onWall(data.goesOn, now, crew)}
+            {Math.abs(later) < 5
+              ? ', as planned.'
+              : `: ${formatMinutes(Math.abs(later))} ${later > 0 ? 'later' : 'sooner'} than planned.`}
+          </p>
+          {gain > 1 || data.moved.length > 0 ? (
+            <>
+              <p>
+                Planned anew, done {onWall(data.anew, now, crew)}
+                {gain > 1
+                  ? `, ${formatMinutes(gain)} sooner.`
+                  : gain < -1
+                    ? `, ${formatMinutes(-gain)} later.`
+                    : ', no sooner.'}{' '}
+                {data.moved.length} {data.moved.length === 1 ? 'task goes' : 'tasks go'} to another person or day
+                {data.moved.length > 0 && ': '}
+                {data.moved
+                  .slice(0, 3)
+                  .map((id) => tasks.get(id))
+                  .map((task) => (task ? said(taskWord(task), system) : ''))
+                  .join('; ')}
+                {data.moved.length > 3 && ' …'}
+              </p>
+              <button
+                type="button"
+                className="act small"
+                onClick={() => {
+                  session.run({ name: 'takePlan', args: { plan: data.plan } });
+                  setAsked({ round: 0, at: 0 });
+                }}
+              >
+                Take the new plan
+              </button>{' '}
+              <button type="button" className="link" onClick={() => setAsked({ round: 0, at: 0 })}>
+                Leave it
+              </button>
+            </>
+          ) : (
+            <p>Planned anew it is the same.</p>
+          )}
+        </>
+      )}
+    </Section>
+  );
+}

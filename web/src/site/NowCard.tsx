@@ -1,0 +1,114 @@
+import type { StopReason } from '@kovelin/core/job/vocabulary.ts';
+import { STOP_REASONS } from '@kovelin/core/job/vocabulary.ts';
+import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import type { TaskView } from '@kovelin/core/sequence/view.ts';
+import { formatMinutes } from '@kovelin/core/units/quantities.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { STOPPED } from '@kovelin/core/words/site.ts';
+import Drawer from '@mui/material/Drawer';
+import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { HowTo } from './HowTo.tsx';
+import type { Shared } from './shared.ts';
+import { countdown, onWall } from './times.ts';
+
+/** The one thing to do, and the one thing to press. */
+export function NowCard({ view, site, tasks, log, who, now, person }: Shared & { person: number }) {
+  const { state, system, goTo, select } = view;
+  const { crew } = state.job;
+  const [stopping, setStopping] = useState(false);
+  const { search } = useLocation();
+  const own = site?.people[person];
+  const on = own?.on ? (tasks.get(own.on) ?? null) : null;
+  const [first] = own?.next ?? [];
+  const next = first ? (tasks.get(first.task) ?? null) : null;
+  const task = on ?? next;
+  const look = (shown: TaskView): void => {
+    goTo(shown.room);
+    if (shown.name) select(shown.surface);
+  };
+  const say = (kind: 'start' | 'done', operation: string): void => log.say({ kind, who, operation });
+  const stop = (reason: StopReason): void => {
+    if (on) log.say({ kind: 'stop', who, operation: on.id, value: { reason } });
+    setStopping(false);
+  };
+  if (!site) return <p className="waiting">Reading the log …</p>;
+  if (!task)
+    return (
+      <section className="now-card">
+        <h2>Nothing left for {crew.people[person]?.name}</h2>
+        <p>All that the plan has for them is noted as done. The list has what is to be done before you go.</p>
+      </section>
+    );
+  const waits = on ? null : (first?.waits ?? null);
+  const waitsFor = waits?.task ? tasks.get(waits.task) : undefined;
+  const since = own?.since ?? null;
+  return (
+    <>
+      <section className="now-card" aria-live="polite">
+        <p className="now-what">
+          {on ? 'Now' : waits ? 'Next, when it may' : 'Next'} · {task.roomName}
+        </p>
+        <h2>
+          <button type="button" className="link" onClick={() => look(task)}>
+            {said(taskWord(task), system)}
+          </button>
+        </h2>
+        {task.paint !== null && <p className="now-paint">{said(task.paint, system)}</p>}
+        <p className="now-time">
+          {on && since !== null ? (
+            <>
+              <b>{countdown(now - since)}</b> of about {formatMinutes(task.work)}
+            </>
+          ) : (
+            <>
+              about {formatMinutes(task.work)}
+              {first && first.from > now + 1 && `, by the plan at ${onWall(first.from, now, crew)}`}
+            </>
+          )}
+        </p>
+        {waits && (
+          <p className="now-waits">
+            {waitsFor
+              ? `First: ${said(taskWord(waitsFor), system)} (${waitsFor.who.map((n) => crew.people[n]?.name).join(' and ')}), by the plan until ${onWall(waits.until, now, crew)}`
+              : `Not before ${onWall(waits.until, now, crew)}: ${countdown(waits.until - now)} still`}
+          </p>
+        )}
+        <HowTo view={view} task={task} />
+        {task.name && (
+          <p>
+            <Link to={`../technique${search}`} onClick={() => look(task)}>
+              Its play, stroke by stroke
+            </Link>
+          </p>
+        )}
+      </section>
+      <div className="now-act">
+        {on ? (
+          <>
+            <button type="button" className="act done" onClick={() => say('done', on.id)}>
+              Done
+            </button>
+            <button type="button" className="act stop" onClick={() => setStopping(true)}>
+              Stop …
+            </button>
+          </>
+        ) : (
+          <button type="button" className="act start" onClick={() => say('start', task.id)}>
+            Start
+          </button>
+        )}
+      </div>
+      <Drawer anchor="bottom" open={stopping} onClose={() => setStopping(false)} className="site-sheet">
+        <h2>Stopped: why?</h2>
+        <div className="site-reasons">
+          {STOP_REASONS.filter((reason) => reason !== 'went-on').map((reason) => (
+            <button key={reason} type="button" className="act" onClick={() => stop(reason)}>
+              {said(STOPPED[reason], system)}
+            </button>
+          ))}
+        </div>
+      </Drawer>
+    </>
+  );
+}
