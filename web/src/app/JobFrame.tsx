@@ -1,3 +1,7 @@
+import { systemOf } from '@kovelin/core/job/region.ts';
+import { heading } from '@kovelin/core/units/word.ts';
+import { nameWord } from '@kovelin/core/words/names.ts';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
@@ -8,6 +12,7 @@ import { useJob } from './job-context.ts';
 import { JobProvider } from './JobProvider.tsx';
 import { Ledger } from './Ledger.tsx';
 import { LostPage } from './LostPage.tsx';
+import { PhoneTop } from './PhoneTop.tsx';
 import { Rooms } from './Rooms.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
 import { onFileGone } from './stale.ts';
@@ -60,9 +65,14 @@ export default function JobFrame() {
   );
 }
 
-/** The frame of every step: tape, rooms, view, ledger. */
+/** Is the page as narrow as a phone? */
+const PHONE = '(max-width: 700px)';
+
+/** The frame of every step: tape, rooms, view, ledger; on a phone one line above, and what is chosen from below. */
 function Frame() {
-  const { session, state } = useJob();
+  const { session, state, surface } = useJob();
+  const phone = useMediaQuery(PHONE, { noSsr: true });
+  const [sheet, setSheet] = useState(false);
   const [help, setHelp] = useState(false);
   const { page } = useHere();
   useShortcuts(() => setHelp(true));
@@ -71,20 +81,40 @@ function Frame() {
     document.title = `${state.job.name} · Kovelin`;
   }, [state.job.name]);
   return (
-    <div className="frame" data-step={page}>
-      <header className="top">
-        <Link to="/" className="mark" aria-label="Kovelin: all jobs">
-          <img src="/mark.svg" alt="" width="30" height="30" />
-          <span>kovelin</span>
-        </Link>
-        <Tape />
-        <Tools onHelp={() => setHelp(true)} />
-      </header>
-      <Rooms />
+    <div
+      className="frame"
+      data-step={page}
+      data-phone={phone || undefined}
+      data-sheet={phone && sheet ? 'open' : undefined}
+      onClickCapture={({ target }) => {
+        // a surface that is tapped on the drawing opens what there is to say of it
+        if (target instanceof Element && target.closest('.drawing .surface')) setSheet(true);
+      }}
+    >
+      {phone ? (
+        <PhoneTop onHelp={() => setHelp(true)} />
+      ) : (
+        <>
+          <header className="top">
+            <Link to="/" className="mark" aria-label="Kovelin: all jobs">
+              <img src="/mark.svg" alt="" width="30" height="30" />
+              <span>kovelin</span>
+            </Link>
+            <Tape />
+            <Tools onHelp={() => setHelp(true)} />
+          </header>
+          <Rooms />
+        </>
+      )}
       <Suspense fallback={<p className="waiting">One moment …</p>}>
         <Outlet />
       </Suspense>
-      <Ledger />
+      {phone && (
+        <button type="button" className="sheet-handle" aria-expanded={sheet} onClick={() => setSheet(!sheet)}>
+          {surface ? heading(nameWord(surface.name), systemOf(state.job)) : 'This room'}
+        </button>
+      )}
+      <Ledger phone={phone} />
       {help && (
         <Suspense fallback={null}>
           <KeysDialog onClose={() => setHelp(false)} />

@@ -7,8 +7,9 @@ import { useSteps, type Facts } from './step.ts';
 
 const AssumedList = lazy(() => import('./AssumedList.tsx'));
 
-/** Always true: the job's sums, each a link to the step it comes from; what may go wrong stands last. */
-export function Ledger() {
+/** Always true: the job's sums, each a link to the step it comes from; what may go wrong stands last. On a phone one line that opens. */
+export function Ledger({ phone = false }: { phone?: boolean }) {
+  const [open, setOpen] = useState(false);
   const { state, system } = useJob();
   const takeoffs = useTakeoffs();
   const { search } = useLocation();
@@ -23,7 +24,16 @@ export function Ledger() {
   const entries = useSteps().flatMap(({ key, figures }) => figures.map((figure) => ({ to: key, ...figure })));
   const ordered = [...entries.filter((e) => !e.isRisk), ...entries.filter((e) => e.isRisk)];
   return (
-    <footer className="ledger" aria-label="Ledger" aria-busy={isFetching}>
+    <footer
+      className={phone ? (open ? 'ledger one open' : 'ledger one') : 'ledger'}
+      aria-label="Ledger"
+      aria-busy={isFetching}
+    >
+      {phone && (
+        <button type="button" className="entry ledger-more" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? 'Less' : 'Sums'}
+        </button>
+      )}
       {ordered.map(({ to, label, isRisk, of }) => {
         const [text, value] = of(facts);
         const entry = (

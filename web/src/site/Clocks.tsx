@@ -14,7 +14,7 @@ const SOON = 12 * 60;
 const TOGETHER = 2;
 
 /** What dries, sets and opens meanwhile; the next to come due first. */
-export function Clocks({ view, site, tasks, now, alarms }: Shared & { alarms: Alarms }) {
+export function Clocks({ view, site, tasks, now, zero, alarms }: Shared & { alarms: Alarms }) {
   const clocks = site?.clocks ?? [];
   const soon = clocks.filter(({ due }) => due < now + SOON);
   const later = clocks.filter(({ due }) => due >= now + SOON);
@@ -40,7 +40,7 @@ export function Clocks({ view, site, tasks, now, alarms }: Shared & { alarms: Al
         {groups.map((own) => (
           <li key={own[0]?.id} className={own.length > 1 ? 'together' : ''}>
             {own.map((clock) => (
-              <Clock key={clock.id} clock={clock} view={view} tasks={tasks} now={now} />
+              <Clock key={clock.id} clock={clock} view={view} tasks={tasks} now={now} zero={zero} />
             ))}
           </li>
         ))}
@@ -51,7 +51,7 @@ export function Clocks({ view, site, tasks, now, alarms }: Shared & { alarms: Al
           <ol className="clocks">
             {later.map((clock) => (
               <li key={clock.id}>
-                <Clock clock={clock} view={view} tasks={tasks} now={now} />
+                <Clock clock={clock} view={view} tasks={tasks} now={now} zero={zero} />
               </li>
             ))}
           </ol>
@@ -61,10 +61,10 @@ export function Clocks({ view, site, tasks, now, alarms }: Shared & { alarms: Al
   );
 }
 
-interface ClockProps extends Pick<Shared, 'view' | 'tasks' | 'now'> {
+interface ClockProps extends Pick<Shared, 'view' | 'tasks' | 'now' | 'zero'> {
   readonly clock: SiteClock;
 }
-export function Clock({ clock, view, tasks, now }: ClockProps) {
+export function Clock({ clock, view, tasks, now, zero }: ClockProps) {
   const { system, state, goTo, select } = view;
   const { kind, due, since, because, frees, operation, stretch } = clock;
   const task = tasks.get(operation);
@@ -78,7 +78,7 @@ export function Clock({ clock, view, tasks, now }: ClockProps) {
     <div className={`clock ${closes ? 'closes' : 'opens'} ${left <= 0 ? 'over' : ''}`}>
       <div className="clock-left">
         <b>{left > 0 ? countdown(left) : closes ? countdown(left) : 'now'}</b>
-        <small>{onWall(due, now, state.job.crew)}</small>
+        <small>{onWall(due, now, zero, state.job.crew)}</small>
       </div>
       <div>
         <button

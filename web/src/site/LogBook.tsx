@@ -1,13 +1,12 @@
 import { readLog, writeLog } from '@kovelin/core/exchange/site-log.ts';
 import type { LogEntry } from '@kovelin/core/site/entry.ts';
 import { corrected, type Log } from '@kovelin/core/site/log.ts';
-import { isoAt, minutesSince } from '@kovelin/core/site/moments.ts';
+import { minutesSince } from '@kovelin/core/site/moments.ts';
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import { formatVolume } from '@kovelin/core/units/quantities.ts';
 import { capital, said } from '@kovelin/core/units/word.ts';
 import { ODD, STOPPED } from '@kovelin/core/words/site.ts';
-import { momentAt, momentOf } from '@kovelin/core/sequence/calendar.ts';
-import { clockTime } from '@kovelin/core/units/date.ts';
+import { DateTime } from 'luxon';
 import { useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { say } from '../app/say.ts';
@@ -21,14 +20,13 @@ import { onWall } from './times.ts';
 const SHOWN = 40;
 
 /** What was noted, the last first; each can be put right, and none is lost by it. */
-export function LogBook({ view, site, tasks, log, who, now }: Shared) {
+export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
   const { job } = view.state;
   const [shown, setShown] = useState(SHOWN);
   const [note, setNote] = useState('');
   const all: Log = new Map((log.entries ?? []).map((entry) => [entry.id, entry]));
   const entries = corrected(all);
   const odd = new Map(site?.odd.map(({ entry, because }) => [entry, because]));
-  const zero = site?.zero ?? null;
   const open = async (file: File): Promise<void> => {
     const read = readLog(await file.text(), job);
     if (!read.ok)
@@ -105,10 +103,9 @@ export function LogBook({ view, site, tasks, log, who, now }: Shared) {
   );
 }
 
-interface EntryProps extends Pick<Shared, 'view' | 'tasks' | 'log' | 'who' | 'now'> {
+interface EntryProps extends Pick<Shared, 'view' | 'tasks' | 'log' | 'who' | 'now' | 'zero'> {
   readonly entry: LogEntry;
   readonly odd: keyof typeof ODD | undefined;
-  readonly zero: number | null;
 }
 function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
   const { system, state } = view;
@@ -118,15 +115,18 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
   const name = crew.people.find(({ id }) => id === entry.who)?.name ?? entry.who;
   const move = (text: string): void => {
     const [hours = 0, minutes = 0] = text.split(':').map(Number);
-    if (zero === null || !text.includes(':')) return;
-    const { day } = momentAt(crew, Math.max(0, at));
-    const moved = isoAt(zero, momentOf(crew, { day, time: hours * 60 + minutes }));
+    if (!text.includes(':')) return;
+    const moved = DateTime.fromISO(entry.at, { zone: crew.zone })
+      .set({ hour: hours, minute: minutes, second: 0, millisecond: 0 })
+      .toUTC()
+      .toISO();
+    if (moved === null) return;
     log.say({ kind: 'correct', who, corrects: entry.id, value: { at: moved } });
     setMending(false);
   };
   return (
     <li>
-      <b>{zero === null ? '' : onWall(at, now, crew)}</b>
+      <b>{onWall(at, now, zero, crew)}</b>
       <span>
         {wordsOf(entry, tasks, view)} <small>{name}</small>
         {odd && <small className="caution">{said(capital(ODD[odd]), system)}</small>}
@@ -136,7 +136,7 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
               It was at
               <input
                 type="time"
-                defaultValue={clockTime(momentAt(crew, Math.max(0, at)).time).padStart(5, '0')}
+                defaultValue={DateTime.fromISO(entry.at, { zone: crew.zone }).toFormat('HH:mm')}
                 onBlur={(event) => move(event.target.value)}
                 onKeyDown={(event) => event.key === 'Enter' && move(event.currentTarget.value)}
               />

@@ -9,7 +9,7 @@ import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';
 
 /** What comes after, for whose day it is; and what a new plan of the rest would change. */
-export function Next({ view, site, tasks, log, who, now, person }: Shared & { person: number }) {
+export function Next({ view, site, tasks, log, who, now, zero, person }: Shared & { person: number }) {
   const { system, state } = view;
   const { crew } = state.job;
   const next = site?.people[person]?.next ?? [];
@@ -23,7 +23,7 @@ export function Next({ view, site, tasks, log, who, now, person }: Shared & { pe
             if (!task) return null;
             return (
               <li key={id}>
-                <b>{onWall(from, now, crew)}</b>
+                <b>{onWall(from, now, zero, crew)}</b>
                 <span>
                   {said(taskWord(task), system)}, {task.roomName} <small>{formatMinutes(task.work)}</small>
                 </span>
@@ -41,13 +41,13 @@ export function Next({ view, site, tasks, log, who, now, person }: Shared & { pe
           </p>
         ))}
       </Section>
-      <Replan view={view} log={log} now={now} tasks={tasks} />
+      <Replan view={view} log={log} now={now} zero={zero} tasks={tasks} />
     </>
   );
 }
 
 /** The plan as it now goes on, and a new one if it is asked for. */
-function Replan({ view, log, now, tasks }: Pick<Shared, 'view' | 'log' | 'now' | 'tasks'>) {
+function Replan({ view, log, now, zero, tasks }: Pick<Shared, 'view' | 'log' | 'now' | 'zero' | 'tasks'>) {
   const { state, session, system } = view;
   const { crew } = state.job;
   const [asked, setAsked] = useState({ round: 0, at: 0 });
@@ -69,7 +69,7 @@ function Replan({ view, log, now, tasks }: Pick<Shared, 'view' | 'log' | 'now' |
       {data && !isFetching && (
         <>
           <p>
-            As it goes on, done {onWall(data.goesOn, now, crew)}
+            As it goes on, done {onWall(data.goesOn, now, zero, crew)}
             {Math.abs(later) < 5
               ? ', as planned.'
               : `: ${formatMinutes(Math.abs(later))} ${later > 0 ? 'later' : 'sooner'} than planned.`}
@@ -77,7 +77,7 @@ function Replan({ view, log, now, tasks }: Pick<Shared, 'view' | 'log' | 'now' |
           {gain > 1 || data.moved.length > 0 ? (
             <>
               <p>
-                Planned anew, done {onWall(data.anew, now, crew)}
+                Planned anew, done {onWall(data.anew, now, zero, crew)}
                 {gain > 1
                   ? `, ${formatMinutes(gain)} sooner.`
                   : gain < -1

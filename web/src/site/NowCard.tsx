@@ -6,14 +6,14 @@ import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { STOPPED } from '@kovelin/core/words/site.ts';
 import Drawer from '@mui/material/Drawer';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { HowTo } from './HowTo.tsx';
 import type { Shared } from './shared.ts';
 import { countdown, onWall } from './times.ts';
 
 /** The one thing to do, and the one thing to press. */
-export function NowCard({ view, site, tasks, log, who, now, person }: Shared & { person: number }) {
+export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shared & { person: number }) {
   const { state, system, goTo, select } = view;
   const { crew } = state.job;
   const [stopping, setStopping] = useState(false);
@@ -23,10 +23,19 @@ export function NowCard({ view, site, tasks, log, who, now, person }: Shared & {
   const [first] = own?.next ?? [];
   const next = first ? (tasks.get(first.task) ?? null) : null;
   const task = on ?? next;
+  const then = tasks.get(own?.next[on ? 0 : 1]?.task ?? '');
   const look = (shown: TaskView): void => {
     goTo(shown.room);
     if (shown.name) select(shown.surface);
   };
+  // the drawing follows the work: to the room and the surface of what is done now, when that becomes another
+  const id = task?.id;
+  const follow = useEffectEvent(() => {
+    if (task) look(task);
+  });
+  useEffect(() => {
+    follow();
+  }, [id]);
   const say = (kind: 'start' | 'done', operation: string): void => log.say({ kind, who, operation });
   const stop = (reason: StopReason): void => {
     if (on) log.say({ kind: 'stop', who, operation: on.id, value: { reason } });
@@ -63,18 +72,23 @@ export function NowCard({ view, site, tasks, log, who, now, person }: Shared & {
           ) : (
             <>
               about {formatMinutes(task.work)}
-              {first && first.from > now + 1 && `, by the plan at ${onWall(first.from, now, crew)}`}
+              {first && first.from > now + 1 && `, by the plan at ${onWall(first.from, now, zero, crew)}`}
             </>
           )}
         </p>
         {waits && (
           <p className="now-waits">
             {waitsFor
-              ? `First: ${said(taskWord(waitsFor), system)} (${waitsFor.who.map((n) => crew.people[n]?.name).join(' and ')}), by the plan until ${onWall(waits.until, now, crew)}`
-              : `Not before ${onWall(waits.until, now, crew)}: ${countdown(waits.until - now)} still`}
+              ? `First: ${said(taskWord(waitsFor), system)} (${waitsFor.who.map((n) => crew.people[n]?.name).join(' and ')}), by the plan until ${onWall(waits.until, now, zero, crew)}`
+              : `Not before ${onWall(waits.until, now, zero, crew)}: ${countdown(waits.until - now)} still`}
           </p>
         )}
         <HowTo view={view} task={task} />
+        {then && (
+          <p className="now-then">
+            Then: {said(taskWord(then), system)}, {then.roomName}
+          </p>
+        )}
         {task.name && (
           <p>
             <Link to={`../technique${search}`} onClick={() => look(task)}>

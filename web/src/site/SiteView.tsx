@@ -53,7 +53,8 @@ export default function SiteView() {
     );
   const tasks = new Map<string, TaskView>(site?.schedule.tasks.map((task) => [task.id, task]));
   const who = job.crew.people[mine]?.id ?? '';
-  const shared = { view, site, tasks, log, who, now };
+  const zero = site?.zero ?? null;
+  const shared = { view, site, tasks, log, who, now, zero };
   const beside = page === 'now' ? 'clocks' : page;
   const drawn = site
     ? paintAt({ view, schedule: site.schedule, time: now })

@@ -1,6 +1,7 @@
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import type { SiteView } from '@kovelin/core/whole/site.ts';
 import type { WholeView } from '../app/whole.ts';
+import type { Zero } from './times.ts';
 import type { SiteLog } from './useLog.ts';
 
 /** What every part of Site is given. */
@@ -14,4 +15,5 @@ export interface Shared {
   readonly who: string;
   /** Minutes from the job's start. */
   readonly now: number;
+  readonly zero: Zero;
 }

@@ -1,6 +1,7 @@
 import type { Crew } from '@kovelin/core/job/crew.ts';
-import { dayOf, momentAt } from '@kovelin/core/sequence/calendar.ts';
+import { momentAt } from '@kovelin/core/sequence/calendar.ts';
 import { clockTime } from '@kovelin/core/units/date.ts';
+import { DateTime } from 'luxon';
 
 /** A countdown: 4:05, 1 h 20 min, 3 days; late ones with a minus sign. */
 export function countdown(minutes: number): string {
@@ -12,10 +13,20 @@ export function countdown(minutes: number): string {
   return `${sign}${Math.round(left / 1440)} days`;
 }
 
-/** By the clock on the wall, to the minute; another day is named. */
-export function onWall(minutes: number, now: number, crew: Crew): string {
-  const { time } = momentAt(crew, Math.max(0, minutes));
-  const days = dayOf(crew, Math.max(0, minutes)) - dayOf(crew, Math.max(0, now));
-  if (days === 0) return clockTime(time);
-  return days === 1 ? `tomorrow ${clockTime(time)}` : `in ${days} days`;
+/** When a job's minutes begin, ms since 1970; null: it has no first day and nothing noted. */
+export type Zero = number | null;
+
+/** By the clock on the wall, to the minute; another day than now's is named. */
+export function onWall(minutes: number, now: number, zero: Zero, crew: Crew): string {
+  if (zero === null) {
+    const { day, time } = momentAt(crew, Math.max(0, minutes));
+    return day === 0 ? clockTime(time) : `day ${day + 1}, ${clockTime(time)}`;
+  }
+  const at = wallTime(zero, minutes, crew);
+  const today = wallTime(zero, now, crew);
+  const days = Math.round(at.startOf('day').diff(today.startOf('day'), 'days').days);
+  const time = at.toFormat('H:mm');
+  return days === 0 ? time : days === 1 ? `tomorrow ${time}` : `${at.toFormat('ccc d LLL')}, ${time}`;
 }
+export const wallTime = (zero: number, minutes: number, { zone }: Pick<Crew, 'zone'>): DateTime =>
+  DateTime.fromMillis(zero + Math.round(minutes) * 60_000, { zone });

@@ -1,0 +1,80 @@
+import Drawer from '@mui/material/Drawer';
+import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { useJob } from './job-context.ts';
+import { Rooms } from './Rooms.tsx';
+import { useGoToStep, useHere } from './shortcuts.ts';
+import { useSteps } from './step.ts';
+import { Tools } from './Tools.tsx';
+import { useTyping } from './typed.ts';
+
+const SAVED = { saved: 'saved', saving: 'saving …', failed: 'not saved', gone: 'deleted' } as const;
+type Opened = 'steps' | 'rooms' | 'more' | null;
+
+/** One line of frame on a phone: which step, which room, saved or not; each opens from below. */
+export function PhoneTop({ onHelp }: { onHelp: () => void }) {
+  const { state, room } = useJob();
+  const steps = useSteps();
+  const { step } = useHere();
+  const { search } = useLocation();
+  const goToStep = useGoToStep();
+  const typing = useTyping();
+  const [opened, setOpened] = useState<Opened>(null);
+  const close = () => setOpened(null);
+  return (
+    <header className="phone-top">
+      <button type="button" className="where" aria-haspopup="dialog" onClick={() => setOpened('steps')}>
+        <span className="unseen">Step: </span>
+        {step?.word ?? 'Paper'}
+      </button>
+      <button type="button" className="which" aria-haspopup="dialog" onClick={() => setOpened('rooms')}>
+        <span className="unseen">Room: </span>
+        {room?.name ?? 'No room'}
+      </button>
+      <span className={`saving ${state.saving}`} role="status">
+        {typing && state.saving === 'saved' ? 'typing …' : SAVED[state.saving]}
+      </span>
+      <button
+        type="button"
+        className="all-tools"
+        aria-haspopup="dialog"
+        aria-label="More"
+        onClick={() => setOpened('more')}
+      >
+        <i aria-hidden="true" />
+      </button>
+      <Drawer anchor="bottom" open={opened !== null} onClose={close} className="from-below">
+        {opened === 'steps' && (
+          <nav aria-label="Steps">
+            <ol className="step-list">
+              {steps.map(({ key, word, place }) => (
+                <li key={key}>
+                  <Link
+                    to={`${key}${search}`}
+                    aria-current={key === step?.key ? 'page' : undefined}
+                    onClick={(event) => {
+                      event.preventDefault();
+                      goToStep(key);
+                      close();
+                    }}
+                  >
+                    <b>{place}</b> {word}
+                  </Link>
+                </li>
+              ))}
+              <li>
+                <Link to="/">All jobs</Link>
+              </li>
+            </ol>
+          </nav>
+        )}
+        {opened === 'rooms' && (
+          <div onClick={(event) => event.target instanceof Element && event.target.closest('button, a') && close()}>
+            <Rooms />
+          </div>
+        )}
+        {opened === 'more' && <Tools onHelp={onHelp} />}
+      </Drawer>
+    </header>
+  );
+}
