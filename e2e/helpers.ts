@@ -40,6 +40,14 @@ export async function settled(page: Page): Promise<void> {
 
 export async function openRoom(page: Page, name: string): Promise<void> {
   const room = page.locator('.rooms').getByRole('button', { name });
+  // on a phone the rooms open from below
+  const which = page.locator('.phone-top .which');
+  if (await which.isVisible()) {
+    await which.click();
+    await room.click();
+    await expect(which).toContainText(name);
+    return;
+  }
   await room.click();
   await expect(room).toHaveAttribute('aria-current', 'true');
 }

@@ -147,6 +147,8 @@ export interface Change {
 /** What Site shows of a moment. */
 export interface SiteView {
   readonly zero: number | null;
+  /** Entries that it was made of. */
+  readonly noted: number;
   readonly schedule: ScheduleView;
   readonly running: readonly string[];
   readonly people: readonly {
@@ -196,6 +198,7 @@ export function siteView(job: OnSite, entries: readonly LogEntry[], now: Minutes
   const lessons = lessonsOf(job, state);
   return {
     zero: zeroOf(job.crew, log),
+    noted: entries.length,
     schedule: viewSchedule(goesOn, takeoffs),
     running: goesOn.running,
     people: job.crew.people.map(({ id }, person) => {

@@ -8,7 +8,7 @@ import { useSteps } from './step.ts';
 import { Tools } from './Tools.tsx';
 import { useTyping } from './typed.ts';
 
-const SAVED = { saved: 'saved', saving: 'saving …', failed: 'not saved', gone: 'deleted' } as const;
+const SAVED = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved', gone: 'Deleted' } as const;
 type Opened = 'steps' | 'rooms' | 'more' | null;
 
 /** One line of frame on a phone: which step, which room, saved or not; each opens from below. */
@@ -32,7 +32,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
         {room?.name ?? 'No room'}
       </button>
       <span className={`saving ${state.saving}`} role="status">
-        {typing && state.saving === 'saved' ? 'typing …' : SAVED[state.saving]}
+        {typing && state.saving === 'saved' ? 'Typing …' : SAVED[state.saving]}
       </span>
       <button
         type="button"

@@ -32,11 +32,17 @@ export function DayList(props: Shared) {
 }
 
 function Part({ view, site, log, who, part, items }: Shared & { part: DayPart; items: readonly ListItem[] }) {
+  /** What was ticked a moment ago, until the log says so; by the number of entries there were then. */
+  const [wished, setWished] = useState<ReadonlyMap<string, readonly [ticked: boolean, noted: number]>>(new Map());
   if (!site || !items.length) return null;
-  const ticked = (item: ListItem): boolean => site.ticks.includes(tickId(site.day, item.id));
+  const ticked = (item: ListItem): boolean => {
+    const [wish, noted] = wished.get(item.id) ?? [false, -1];
+    return noted >= site.noted ? wish : site.ticks.includes(tickId(site.day, item.id));
+  };
   const toggle = (item: ListItem): void => {
     const operation = tickId(site.day, item.id);
     const entry = log.entries?.findLast((own) => own.kind === 'done' && own.operation === operation);
+    setWished(new Map([...wished, [item.id, [!ticked(item), site.noted]]]));
     if (ticked(item) && entry) log.say({ kind: 'correct', who, corrects: entry.id, value: { removed: true } });
     else log.say({ kind: 'done', who, operation });
   };

@@ -1,0 +1,113 @@
+import { expect, type Page } from '@playwright/test';
+import { goTo, openDemo, settled, test } from './helpers.ts';
+
+const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first();
+const now = (page: Page) => page.locator('.now-card h2');
+const beside = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Beside the work' }).getByRole('button', { name, exact: true }).click();
+const entries = (page: Page) => page.locator('.log > li');
+
+test('what is begun and done is written at once, is there after a reload and in another tab, and can be put right', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page);
+  await goTo(page, 'Site');
+  await expect(now(page)).toHaveText(/Cover the floor/);
+  await press(page, 'Start').click();
+  await expect(press(page, 'Done')).toBeVisible();
+  // a second tab goes on where this one is
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await press(other, 'Done').click();
+  await expect(press(page, 'Start')).toBeVisible();
+  await page.reload();
+  await beside(page, 'Log');
+  await expect(entries(page)).toHaveCount(2);
+  await expect(entries(page).first()).toContainText('Done: Cover the floor');
+  // it was earlier than it was noted
+  await entries(page).last().getByRole('button', { name: 'Put right' }).click();
+  await entries(page).last().getByLabel('It was at').fill('00:00');
+  await page.keyboard.press('Enter');
+  await expect(entries(page).last()).toContainText('0:00');
+  // and the other did not happen: somebody is still on it
+  await entries(page).first().getByRole('button', { name: 'Put right' }).click();
+  await entries(page).first().getByRole('button', { name: 'It did not happen' }).click();
+  await expect(entries(page)).toHaveCount(1);
+  await expect(press(page, 'Done')).toBeVisible();
+  await expect(press(other, 'Done')).toBeVisible();
+  await other.close();
+});
+
+test('stopped with a reason by keyboard; a clock runs for what dries; a detector that stays covered keeps the day open', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await goTo(page, 'Site');
+  // somebody else's work: the list of who
+  await page.getByRole('group', { name: 'Whose day' }).getByRole('button').last().click();
+  await press(page, 'Start').click();
+  await press(page, 'Stop …').focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'it has to wait' }).press('Enter');
+  await expect(press(page, 'Start')).toBeVisible();
+  // what is washed dries
+  for (let n = 0; n < 12 && !(await page.locator('.clock').count()); n++) {
+    const was = await page.locator('.site-now').textContent();
+    await press(page, 'Start').click();
+    await press(page, 'Done').click();
+    await expect(page.locator('.site-now')).not.toHaveText(was ?? '');
+    await expect(press(page, 'Start')).toBeVisible();
+  }
+  await expect(page.locator('.clock').first()).toContainText(/May begin|Dry to the touch/);
+  await expect(page.locator('.alarm.next')).toBeVisible();
+  await beside(page, 'List');
+  await page.getByRole('button', { name: 'Covered', exact: true }).click();
+  await expect(page.getByText(/Still covered: Loft bedroom/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Close the day' })).toHaveCount(0);
+  await page.getByLabel('Why').fill('It is sprayed tomorrow; nobody sleeps here');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Close the day' }).click();
+  await expect(page.getByText('The day is closed.')).toBeVisible();
+  const item = page.getByRole('checkbox', { name: /A wet rag/ });
+  await item.check();
+  await expect(item).toBeChecked();
+});
+
+test('on a phone: one line of frame, one thing to press, nothing wider than the page, and the log goes from one device to the other', async ({
+  browser,
+  baseURL,
+}, info) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const page = await phone.newPage();
+  await openDemo(page);
+  await page.locator('.phone-top .where').tap();
+  await page.getByRole('link', { name: 'Site' }).tap();
+  await press(page, 'Start').tap();
+  await expect(press(page, 'Done')).toBeVisible();
+  const box = await press(page, 'Done').boundingBox();
+  expect(box?.height).toBeGreaterThanOrEqual(64);
+  expect((box?.y ?? 0) + (box?.height ?? 0)).toBeGreaterThan(700);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+  await page.getByRole('group', { name: 'Shown' }).getByRole('button', { name: 'Log' }).tap();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the log' }).tap();
+  const path = info.outputPath('cottage.log.jsonl');
+  await (await waiting).saveAs(path);
+  // at the desk
+  const desk = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
+  await openDemo(desk);
+  await goTo(desk, 'Site');
+  await desk.getByRole('group', { name: 'Beside the work' }).getByRole('button', { name: 'Log', exact: true }).click();
+  await desk.getByLabel('Take one over').setInputFiles(path);
+  await expect(desk.getByText('1 entry taken over')).toBeVisible();
+  await expect(press(desk, 'Done')).toBeVisible();
+  // once more: it is the same log
+  await desk.getByRole('button', { name: 'Close', exact: true }).click();
+  await desk.getByLabel('Take one over').setInputFiles(path);
+  await expect(desk.getByText('0 entries taken over')).toBeVisible();
+  await expect(entries(desk)).toHaveCount(1);
+  await settled(desk);
+  await phone.close();
+  await desk.context().close();
+});
