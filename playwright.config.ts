@@ -22,6 +22,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
+    // what a page has kept for offline use would hide what the server says; its own test lets it
+    serviceWorkers: 'block',
     launchOptions: { args, ...(executablePath ? { executablePath } : {}) },
   },
   webServer: {

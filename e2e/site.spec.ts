@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { serve } from '../scripts/serve.ts';
 import { goTo, openDemo, settled, test } from './helpers.ts';
 
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first();
@@ -110,4 +111,30 @@ test('on a phone: one line of frame, one thing to press, nothing wider than the 
   await settled(desk);
   await phone.close();
   await desk.context().close();
+});
+
+test('with server and network gone the whole application and all data are there after a reload, and what is noted then is kept', async ({
+  browser,
+}) => {
+  const served = await serve();
+  const context = await browser.newContext({ baseURL: served.url, serviceWorkers: 'allow' });
+  const page = await context.newPage();
+  await openDemo(page);
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await served.end();
+  await context.setOffline(true);
+  await page.reload();
+  for (const step of ['Specify', 'Order', 'Technique', 'Sequence', 'Site']) await goTo(page, step);
+  await press(page, 'Start').click();
+  await expect(press(page, 'Done')).toBeVisible();
+  await page.reload();
+  await expect(press(page, 'Done')).toBeVisible();
+  await beside(page, 'Log');
+  await expect(entries(page)).toHaveCount(1);
+  // another page of the job, and all jobs
+  await page.goto('/');
+  await expect(page.getByText('Keeper’s cottage').first()).toBeVisible();
+  await context.close();
 });

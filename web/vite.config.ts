@@ -1,11 +1,42 @@
 import babel from '@rolldown/plugin-babel';
 import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   root: import.meta.dirname,
   // the compiler remembers what a key press does not change, so that views need no hand-written memos
-  plugins: [react(), babel({ presets: [reactCompilerPreset()] })],
+  plugins: [
+    react(),
+    babel({ presets: [reactCompilerPreset()] }),
+    // all of the application is there without a network; a newer one is offered and never forced
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      includeAssets: ['mark.svg', 'layers.css'],
+      manifest: {
+        id: '/',
+        name: 'Kovelin',
+        short_name: 'Kovelin',
+        description: 'Repainting interior rooms: measured, specified, ordered, planned and done.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f4f1ea',
+        theme_color: '#f4f1ea',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['assets/**', '*.svg', '*.css'],
+        // the page is made by the server, with a word of its own for what may be styled: it is kept as it came
+        templatedURLs: { '/': ['index.html'] },
+        navigateFallback: '/',
+        navigateFallbackDenylist: [/^\/(instruments|desk)\b/],
+        maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+        inlineWorkboxRuntime: true,
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
   build: {
     outDir: 'dist',
     emptyOutDir: true,

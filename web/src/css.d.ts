@@ -3,3 +3,6 @@ declare module '*?url' {
   const url: string;
   export default url;
 }
+declare module 'virtual:pwa-register' {
+  export function registerSW(options: { readonly onNeedRefresh?: () => void }): (reload?: boolean) => Promise<void>;
+}

@@ -12,6 +12,7 @@ import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { listenToDatabase } from './app/database.ts';
+import { workOffline } from './app/offline.ts';
 import { say } from './app/say.ts';
 import { onFileGone } from './app/stale.ts';
 import { whyNot } from './store/why.ts';
@@ -27,6 +28,7 @@ window.addEventListener('unhandledrejection', ({ reason }) => say(`Something did
 window.addEventListener('error', ({ error }) => error && say(`Something did not work: ${whyNot(error)}`));
 window.addEventListener('vite:preloadError', onFileGone);
 listenToDatabase();
+workOffline();
 
 const root = document.getElementById('root');
 if (root)
