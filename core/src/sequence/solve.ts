@@ -20,14 +20,14 @@ const PLACEMENTS = 20_000;
 const SMALL = { steps: 400, longer: 2000, near: 0.02 };
 const stepsFor = (count: number): number => min(SMALL.steps, max(40, round(PLACEMENTS / (count + 1))));
 /** So often in a search, and in the second one, all plans of a small job are looked at, in so many tries. */
-const LOOKS = { first: 3, second: 1, tries: 8000 };
+const LOOKS = { first: 3, second: 1, tries: 8000, leastSteps: 30 };
 /** What no first plan fits is not found by changing one. */
 const HOPELESS = 12;
 const LOOKED = 400;
 const TOLD = 25;
 
 function searched(problem: Compiled, search: Search, steps: number, looks: number, told: SolveOptions['told']): void {
-  const every = max(1, floor(steps / looks));
+  const every = steps < LOOKS.leastSteps ? Infinity : floor(steps / looks);
   for (let i = 0; i < steps; i++) {
     const isBest = search.step();
     if (isBest || i % TOLD === 0) told?.(i, steps, search.score);
