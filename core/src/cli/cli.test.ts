@@ -258,6 +258,52 @@ test.each([
   expect(out.stderr).toMatch(message);
 });
 
+test('replay and schedule --log: what a log comes to, and what is wrong with one', () => {
+  const [first] = (JSON.parse(call('schedule').stdout) as { tasks: { id: string; work: number; who: string[] }[] })
+    .tasks;
+  if (!first) throw new Error('nothing planned');
+  const entry = (n: number, minutes: number, more: object) =>
+    JSON.stringify({
+      id: `a-${n}`,
+      at: new Date(Date.parse('2026-12-01T13:00:00Z') + minutes * 60_000).toISOString(),
+      seq: n,
+      device: 'a',
+      who: first.who[0],
+      ...more,
+    });
+  const log = [
+    entry(1, 20, { kind: 'start', operation: first.id }),
+    entry(2, 20 + 2 * first.work, { kind: 'done', operation: first.id }),
+    '{"id":"a-3"',
+  ].join('\n');
+  const read = (path: string) => (path.endsWith('.jsonl') ? log : example(path));
+  const replayed = run(['replay', 'loft-bedroom.tape', 'day.jsonl', '--now', '200'], read);
+  const { actual, paces } = JSON.parse(replayed.stdout) as {
+    actual: { operation: string; minutes: number }[];
+    paces: { m: number; own: number; mean: number; sd: number }[];
+  };
+  expect(actual).toEqual([{ operation: first.id, minutes: expect.closeTo(2 * first.work, 3) }]);
+  // one entry of half the pace, by the closed form at the starting values
+  expect(paces[0]?.mean).toBeCloseTo(-Math.LN2 / 0.09 / (1 / 0.09 + 1 / 0.0625), 3);
+  const planned = run(['schedule', 'loft-bedroom.tape', '--log', 'day.jsonl', '--now', '200'], read);
+  const rest = JSON.parse(planned.stdout) as { done: string[]; tasks: { id: string; pieces: [number, number][] }[] };
+  expect(rest.done).toEqual([first.id]);
+  for (const task of rest.tasks) if (task.id !== first.id) expect(task.pieces[0]?.[0]).toBeGreaterThanOrEqual(200);
+  const bad = (args: string[], text: string) => run(args, (path) => (path.endsWith('.jsonl') ? text : example(path)));
+  for (const [args, text, message] of [
+    [['replay', 'loft-bedroom.tape'], '', /usage/],
+    [['schedule', 'loft-bedroom.tape', '--now', '5'], '', /--now goes with --log/],
+    [['schedule', 'loft-bedroom.tape', '--log', 'x.jsonl', '--now', 'noon'], '', /--now is “noon”; minutes/],
+    [['replay', 'loft-bedroom.tape', 'x.jsonl'], '{"kovelin":"log","job":"mill","name":"Mill"}', /another job, “Mill”/],
+    [['replay', 'loft-bedroom.tape', 'x.jsonl'], '{"kind":"lunch"}\n{}\n', /^line 1: An entry has a kind.*“lunch”/],
+    [['replay', 'loft-bedroom.tape', 'x.jsonl'], 'noise\nnoise', /^line 1: This is no JSON/],
+  ] as const) {
+    const out = bad([...args], text);
+    expect([out.code, out.stdout]).toEqual([2, '']);
+    expect(out.stderr).toMatch(message);
+  }
+});
+
 test('a file that begins with the mark of its encoding is read like any other', () => {
   const marked = (name: string) => `\uFEFF${example(name)}`;
   for (const file of ['keepers-cottage.json', 'loft-bedroom.tape'])
