@@ -1,10 +1,11 @@
 import type { LogEntry, SaidEntry } from '@kovelin/core/site/entry.ts';
 import { contentOf, stamped, type Log, union } from '@kovelin/core/site/log.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
-import { Dexie } from 'dexie';
 import type { Database, LogRow } from './db.ts';
 import { freshId } from './ids.ts';
 
+/** Behind every device, in the order of keys. */
+const LAST = '\uffff';
 const DEVICE = 'device';
 /** What this browser signs its entries with: given once, kept with the jobs. */
 export async function deviceOf(db: Database): Promise<string> {
@@ -23,7 +24,7 @@ const entryOf = ({ job: _, ...entry }: LogRow): LogEntry => entry as LogEntry;
 export async function logOf(db: Database, job: string): Promise<LogEntry[]> {
   const rows = await db.log
     .where('[job+device+seq]')
-    .between([job, Dexie.minKey, Dexie.minKey], [job, Dexie.maxKey, Dexie.maxKey])
+    .between([job, '', 0], [job, LAST, Infinity])
     .toArray();
   return rows.map(entryOf);
 }
@@ -42,7 +43,7 @@ export async function append(
   return db.transaction('rw', db.log, async () => {
     let last = await db.log
       .where('[job+device+seq]')
-      .between([job, device, Dexie.minKey], [job, device, Dexie.maxKey])
+      .between([job, device, 0], [job, device, Infinity])
       .last();
     const written: LogEntry[] = [];
     for (const one of said) {
