@@ -1,8 +1,11 @@
 // Screenshots of the main views from the demo job: tsx scripts/shots.ts [folder] [name ...]
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 // @ts-expect-error a plain script without types
 import { launch } from './browser.mjs';
+import { openJob } from '../core/src/job/open.ts';
+import { isoAt, zeroOf } from '../core/src/site/moments.ts';
+import { basePlan } from '../core/src/whole/plan.ts';
 import { serve } from './serve.ts';
 import type { Browser, Page } from '@playwright/test';
 
@@ -113,6 +116,50 @@ await shot('sequence', async () => {
   await step('Sequence');
   await page.locator('.plan-chart svg').waitFor();
 });
+/** The demo's log as it would stand in the middle of its third day, as somebody would have written it. */
+function logUntil(now: number): string {
+  const opened = openJob(readFileSync('examples/keepers-cottage.json', 'utf8'));
+  if (!opened.ok) throw new Error(opened.problems[0]?.message);
+  const job = opened.value;
+  const zero = zeroOf(job.crew, new Map()) ?? 0;
+  const moments = basePlan(job).placed.flatMap(({ task, pieces, who }) => {
+    const [from, to] = [pieces[0]?.[0] ?? 0, pieces.at(-1)?.[1] ?? 0];
+    const said = { who: job.crew.people[who[0] ?? 0]?.id ?? '', operation: task.id };
+    return [
+      { t: from, entry: { ...said, kind: 'start' } },
+      { t: to, entry: { ...said, kind: 'done' } },
+    ].filter(({ t }) => t <= now);
+  });
+  return moments
+    .sort((a, b) => a.t - b.t)
+    .map(({ t, entry }, i) =>
+      JSON.stringify({ id: `van-${i + 1}`, seq: i + 1, device: 'van', at: isoAt(zero, t + i / 1e5), ...entry }),
+    )
+    .join('\n');
+}
+/** Ten past ten of the third day. */
+const SITE = { at: '2026-12-03T15:10:00Z', minutes: 2 * 1440 + 130 };
+const onSite = async () => {
+  await page.clock.setFixedTime(SITE.at);
+  await step('Site');
+  await page.getByRole('button', { name: 'Log', exact: true }).last().click();
+  await page.getByLabel('Take one over').setInputFiles({
+    name: 'van.log.jsonl',
+    mimeType: 'application/jsonl',
+    buffer: Buffer.from(logUntil(SITE.minutes)),
+  });
+  await page.getByText(/taken over/).waitFor();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.reload();
+  await page.locator('.now-card h2').waitFor();
+  await page.locator('.clock').first().waitFor();
+};
+await shot('site', onSite);
+await shot('site-phone', async () => {
+  if (only.length && !only.includes('site')) await onSite();
+  await page.setViewportSize({ width: 390, height: 844 });
+});
+if (!only.length || only.includes('site-phone')) await page.setViewportSize({ width: 1280, height: 800 });
 await shot('sheet', async () => {
   await page.getByRole('link', { name: 'Day sheet to print' }).click();
   await page.locator('.sheet-day').first().waitFor();

@@ -23,9 +23,10 @@ import type { Task } from '../sequence/task.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Litres, Minutes } from '../units/si.ts';
 import { paintOf } from '../work/goes.ts';
-import type { WholeInput } from './inputs.ts';
+import { PLANNED, type WholeInput } from './inputs.ts';
 import { keepFor } from './keep.ts';
 import { basePlan } from './plan.ts';
+import { stage } from './stage.ts';
 import { wholeOf } from './whole.ts';
 
 type OnSite = WholeInput & Pick<Job, 'crew' | 'air'>;
@@ -49,10 +50,11 @@ export const personIn =
     return byId >= 0 ? byId : crew.people.findIndex(({ name }) => name.trim().toLowerCase() === named);
   };
 
-function networkOn(job: OnSite): ReturnType<typeof networkFor> {
+/** Tasks and days of a job: asked several times for every entry that is noted. */
+const networkOn = stage(PLANNED, (job) => {
   const { takeoffs, operations } = wholeOf(job);
   return networkFor(job, takeoffs, operations, keepFor(job));
-}
+});
 
 /** What is left to do, from what is true at a moment. */
 export const restNow = (job: OnSite, state: SiteState, now: Minutes): Rest =>
@@ -125,7 +127,8 @@ export interface Lessons {
 /** What the log teaches of paces and of spread. */
 export function lessonsOf(taught: OnSite, state: SiteState): Lessons {
   // against what was planned before anything was learned
-  const job = { ...taught, learned: NOTHING_LEARNED };
+  const { paces: own, spreads: uses } = taught.learned;
+  const job = own.length || uses.length ? { ...taught, learned: NOTHING_LEARNED } : taught;
   const paces: Believed = { tau: setting(job, 'learn.pace'), sigma: setting(job, 'learn.scatter') };
   const spread = setting(job, 'learn.spread');
   return {

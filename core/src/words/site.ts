@@ -1,4 +1,4 @@
-import type { ClockKind, DayPart, Floor, Level, Oddity, StopReason } from '../job/vocabulary.ts';
+import type { ClockKind, DayPart, Floor, Level, Oddity, StopReason, TaskKind } from '../job/vocabulary.ts';
 import { across } from './systems.ts';
 import { INCH } from '../units/si.ts';
 import { phrase, type Word } from '../units/word.ts';
@@ -70,6 +70,31 @@ export const ODD: Readonly<Record<Oddity, Word>> = {
   again: 'said twice: the first counts',
   'not-on-it': 'stopped, though nobody was on it',
   'not-covered': 'uncovered, though it was not noted as covered',
+};
+
+/** Kinds of work, as a pace is told of them. */
+export const WORK_KIND: Readonly<Record<TaskKind, Word>> = {
+  protect: 'covering',
+  wash: 'washing',
+  fill: 'filling',
+  sand: 'sanding',
+  caulk: 'caulking',
+  spot: 'spot-priming',
+  'prime-cut': 'cutting in primer',
+  'prime-roll': 'rolling primer',
+  'prime-brush': 'priming by brush',
+  mask: 'masking',
+  card: 'setting card',
+  lap: 'laying laps',
+  cut: 'cutting in',
+  roll: 'rolling',
+  wet: 'cutting in and rolling',
+  brush: 'painting trim and doors',
+  wax: 'waxing',
+  unmask: 'pulling tape',
+  look: 'looking over',
+  'touch-up': 'touching up',
+  clear: 'clearing',
 };
 
 /** What is done about a drip on the floor. */

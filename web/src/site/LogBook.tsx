@@ -13,6 +13,7 @@ import { say } from '../app/say.ts';
 import { db } from '../store/db.ts';
 import { takeOver } from '../store/site-log.ts';
 import { download, fileName } from '../store/take-out.ts';
+import { Lessons } from './Lessons.tsx';
 import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';
 
@@ -99,6 +100,7 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
           </label>
         </p>
       </Section>
+      <Lessons view={view} site={site} />
     </>
   );
 }

@@ -22,10 +22,7 @@ const entryOf = ({ job: _, ...entry }: LogRow): LogEntry => entry as LogEntry;
 
 /** The log of a job, as it stands. */
 export async function logOf(db: Database, job: string): Promise<LogEntry[]> {
-  const rows = await db.log
-    .where('[job+device+seq]')
-    .between([job, '', 0], [job, LAST, Infinity])
-    .toArray();
+  const rows = await db.log.where('[job+device+seq]').between([job, '', 0], [job, LAST, Infinity]).toArray();
   return rows.map(entryOf);
 }
 
@@ -41,10 +38,7 @@ export async function append(
   now: number,
 ): Promise<LogEntry[]> {
   return db.transaction('rw', db.log, async () => {
-    let last = await db.log
-      .where('[job+device+seq]')
-      .between([job, device, 0], [job, device, Infinity])
-      .last();
+    let last = await db.log.where('[job+device+seq]').between([job, device, 0], [job, device, Infinity]).last();
     const written: LogEntry[] = [];
     for (const one of said) {
       const entry = stamped(one, device, last ?? null, now, `${device}-${job}`.slice(0, 70));

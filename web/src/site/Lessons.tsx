@@ -1,0 +1,141 @@
+import type { AcceptedPace, AcceptedSpread } from '@kovelin/core/job/learned.ts';
+import type { Job } from '@kovelin/core/job/types.ts';
+import { TEXTURES } from '@kovelin/core/job/vocabulary.ts';
+import type { LearnedPace } from '@kovelin/core/site/paces.ts';
+import type { LearnedSpread } from '@kovelin/core/site/spread.ts';
+import type { Lessons as Taught } from '@kovelin/core/whole/site.ts';
+import { today } from '@kovelin/core/units/date.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { paintWord } from '@kovelin/core/words/systems.ts';
+import { WORK_KIND } from '@kovelin/core/words/site.ts';
+import { TEXTURE } from '@kovelin/core/words/terms.ts';
+import { lazy, Suspense, useState } from 'react';
+import { Section } from '../app/fields.tsx';
+import type { Shared } from './shared.ts';
+
+const TimesChart = lazy(() => import('./TimesChart.tsx'));
+
+/** A rate over the planned one, as people say it. */
+function ratio(log: number, more: string, less: string): string {
+  const share = Math.exp(log) - 1;
+  return Math.abs(share) < 0.005 ? 'as planned' : `${Math.round(Math.abs(share) * 100)} % ${share > 0 ? more : less}`;
+}
+
+/** Do tasks take as long as planned, and does paint go as far? What the log makes of it counts once somebody accepts it. */
+export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
+  const { state, system, session, derived } = view;
+  const { job } = state;
+  const [charted, setCharted] = useState(false);
+  if (!site) return null;
+  const { paces, spreads } = site.lessons;
+  if (!paces.length && !spreads.length) return null;
+  const name = (id: string): string => job.crew.people.find((person) => person.id === id)?.name ?? id;
+  const counts = job.learned.paces.length + job.learned.spreads.length;
+  return (
+    <Section title="What the log teaches">
+      <table className="lessons">
+        <thead>
+          <tr>
+            <th scope="col">Work</th>
+            <th scope="col">Timed</th>
+            <th scope="col">As logged</th>
+            <th scope="col">Believed</th>
+          </tr>
+        </thead>
+        <tbody>
+          {paces.map((row) => (
+            <tr key={`${row.person} ${row.kind} ${row.coat}`}>
+              <th scope="row">
+                {name(row.person)}: {said(WORK_KIND[row.kind], system)}
+                {row.coat === 'later' && ', later coats'}
+              </th>
+              <td>{timed(row)}</td>
+              <td>{row.m ? ratio(row.own, 'quicker', 'slower') : ''}</td>
+              <td>{ratio(row.mean, 'quicker', 'slower')}</td>
+            </tr>
+          ))}
+          {spreads.map((row) => {
+            const paint = derived.paints.find(({ key }) => key === row.paint);
+            return (
+              <tr key={`${row.paint} ${row.texture}`}>
+                <th scope="row">
+                  {paint ? said(paintWord(paint), system) : row.paint}
+                  {row.texture !== null && `, ${said(TEXTURE[textureOf(row.texture) ?? 'smooth'], system)}`}
+                </th>
+                <td>{timed(row)}</td>
+                <td>{ratio(row.own, 'further', 'less far')}</td>
+                <td>{ratio(row.mean, 'further', 'less far')}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="hint">
+        Few entries stay near the plan; strays are left out.{' '}
+        {counts > 0 && `${counts} of such rates count in this job already.`}
+      </p>
+      <p className="log-files">
+        <button
+          type="button"
+          className="act small"
+          onClick={() => session.run({ name: 'setLearned', args: { set: accepted(site.lessons, job) } })}
+        >
+          Let them count
+        </button>
+        {counts > 0 && (
+          <button
+            type="button"
+            className="link"
+            onClick={() => session.run({ name: 'setLearned', args: { set: { paces: [], spreads: [] } } })}
+          >
+            As planned again
+          </button>
+        )}
+      </p>
+      <p>
+        <button type="button" className="link" onClick={() => setCharted(!charted)}>
+          {charted ? 'Hide the chart' : 'Do tasks take as long as planned?'}
+        </button>
+      </p>
+      {charted && (
+        <Suspense fallback={null}>
+          <TimesChart paces={paces} />
+        </Suspense>
+      )}
+    </Section>
+  );
+}
+
+const timed = ({ m, strays }: LearnedPace | LearnedSpread): string =>
+  strays.length ? `${m}, ${strays.length} left out` : String(m);
+const textureOf = (text: string) => TEXTURES.find((texture) => texture === text) ?? null;
+
+/** What is learned, as a job keeps it; what was accepted of others stays. */
+function accepted({ paces, spreads }: Taught, { learned }: Pick<Job, 'learned'>): Job['learned'] {
+  const date = today();
+  const rate = ({ mean, sd, m }: LearnedPace | LearnedSpread) => ({ log: mean, sd, m, date });
+  const newPaces = paces
+    .filter(({ m }) => m > 0)
+    .map((row): AcceptedPace => ({ person: row.person, kind: row.kind, coat: row.coat, ...rate(row) }));
+  const newSpreads = spreads
+    .filter(({ m }) => m > 0)
+    .map((row): AcceptedSpread => ({
+      product: row.paint.split('|')[0] ?? '',
+      texture: row.texture === null ? null : textureOf(row.texture),
+      ...rate(row),
+    }));
+  return {
+    paces: [
+      ...learned.paces.filter(
+        (old) => !newPaces.some((row) => row.person === old.person && row.kind === old.kind && row.coat === old.coat),
+      ),
+      ...newPaces,
+    ],
+    spreads: [
+      ...learned.spreads.filter(
+        (old) => !newSpreads.some((row) => row.product === old.product && row.texture === old.texture),
+      ),
+      ...newSpreads,
+    ],
+  };
+}
