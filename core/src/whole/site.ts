@@ -157,6 +157,8 @@ export interface SiteView {
   readonly people: readonly {
     readonly on: string | null;
     readonly since: Minutes | null;
+    /** Minutes that were planned for what they are on. */
+    readonly planned: Minutes;
     readonly next: readonly { readonly task: string; readonly from: Minutes; readonly waits: Waits | null }[];
   }[];
   readonly clocks: readonly SiteClock[];
@@ -199,6 +201,7 @@ export function siteView(job: OnSite, entries: readonly LogEntry[], now: Minutes
     today.map(({ task }) => task),
   );
   const lessons = lessonsOf(job, state);
+  const planned = new Map(networkOn(job).network.tasks.map(({ id, work }) => [id, work]));
   return {
     zero: zeroOf(job.crew, log),
     noted: entries.length,
@@ -209,6 +212,7 @@ export function siteView(job: OnSite, entries: readonly LogEntry[], now: Minutes
       return {
         on: on?.id ?? null,
         since,
+        planned: planned.get(on?.id ?? '') ?? 0,
         next: next.slice(0, NEXT).map(({ task, from, waits }) => ({ task: task.id, from, waits })),
       };
     }),

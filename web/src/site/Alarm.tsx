@@ -1,4 +1,5 @@
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import type { SiteClock } from '@kovelin/core/site/clocks.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { CLOCKS } from '@kovelin/core/words/site.ts';
 import type { Shared } from './shared.ts';
@@ -14,6 +15,11 @@ export function Alarm({ view, site, tasks, log, now, alarms, onShow }: AlarmProp
   const next = site?.clocks.find((clock) => ringsAt(clock) > now && clock.kind !== 'touch' && clock.kind !== 'cure');
   const task = next && tasks.get(next.operation);
   const count = alarms.ringing.length;
+  /** The first of what it lets begin, or what it runs for. */
+  const whatFor = ({ frees, operation }: SiteClock): string => {
+    const meant = tasks.get(frees[0] ?? '') ?? tasks.get(operation);
+    return meant ? said(taskWord(meant), view.system) : '';
+  };
   return (
     <div className="site-alarm">
       {log.failed !== null && (
@@ -28,7 +34,7 @@ export function Alarm({ view, site, tasks, log, now, alarms, onShow }: AlarmProp
         <p role="alert" className="alarm ringing">
           <button type="button" className="link" onClick={onShow}>
             {count === 1 && alarms.ringing[0]
-              ? `${said(CLOCKS[alarms.ringing[0].kind], view.system)}: now`
+              ? `${said(CLOCKS[alarms.ringing[0].kind], view.system)} now: ${whatFor(alarms.ringing[0])}`
               : `${count} are due now`}
           </button>
           <button type="button" className="act small" onClick={alarms.hush}>
@@ -41,7 +47,7 @@ export function Alarm({ view, site, tasks, log, now, alarms, onShow }: AlarmProp
           <b>{countdown(next.due - now)}</b>{' '}
           <span>
             {said(CLOCKS[next.kind], view.system)}
-            {task && `: ${said(taskWord(task), view.system)}`}
+            {task && `: ${whatFor(next)}`}
           </span>
         </button>
       )}

@@ -15,7 +15,8 @@ const TOGETHER = 2;
 
 /** What dries, sets and opens meanwhile; the next to come due first. */
 export function Clocks({ view, site, tasks, now, zero, alarms }: Shared & { alarms: Alarms }) {
-  const clocks = site?.clocks ?? [];
+  // what is dry is no news
+  const clocks = (site?.clocks ?? []).filter(({ kind, due }) => kind !== 'touch' || due > now);
   const soon = clocks.filter(({ due }) => due < now + SOON);
   const later = clocks.filter(({ due }) => due >= now + SOON);
   const groups = soon.reduce<SiteClock[][]>((made, clock) => {

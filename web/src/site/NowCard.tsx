@@ -67,7 +67,7 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
         <p className="now-time">
           {on && since !== null ? (
             <>
-              <b>{countdown(now - since)}</b> of about {formatMinutes(task.work)}
+              <b>{countdown(now - since)}</b> of about {formatMinutes(own?.planned ?? task.work)}
             </>
           ) : (
             <>

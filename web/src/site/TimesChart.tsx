@@ -9,13 +9,17 @@ import { charted, lettering, useChart } from '../drawing/useChart.ts';
 
 register([LineChart, ScatterChart, GridComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
 
+/** The next ten minutes above all of them. */
+const roundUp = (minutes: readonly number[]): number =>
+  Math.ceil(minutes.reduce((top, own) => Math.max(top, own), 10) / 10) * 10;
+
 /** Each task that was timed: minutes planned and taken; above the line it took longer. */
 export default function TimesChart({ paces }: { paces: readonly LearnedPace[] }) {
   const { palette } = useScheme();
   const option = useMemo(() => {
     const text = lettering(palette.ink);
     const points = paces.flatMap(({ entries }) => entries.map(({ planned, actual }) => [planned, actual]));
-    const most = Math.ceil(points.flat().reduce((top, minutes) => Math.max(top, minutes), 10) / 10) * 10;
+    const most = roundUp(points.flat());
     const axis = {
       type: 'value' as const,
       min: 0,
