@@ -12,7 +12,6 @@ import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { listenToDatabase } from './app/database.ts';
-import { workOffline } from './app/offline.ts';
 import { say } from './app/say.ts';
 import { onFileGone } from './app/stale.ts';
 import { whyNot } from './store/why.ts';
@@ -28,7 +27,8 @@ window.addEventListener('unhandledrejection', ({ reason }) => say(`Something did
 window.addEventListener('error', ({ error }) => error && say(`Something did not work: ${whyNot(error)}`));
 window.addEventListener('vite:preloadError', onFileGone);
 listenToDatabase();
-workOffline();
+// when the page is there
+window.addEventListener('load', () => void import('./app/offline.ts').then(({ workOffline }) => workOffline()));
 
 const root = document.getElementById('root');
 if (root)

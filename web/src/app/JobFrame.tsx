@@ -12,7 +12,6 @@ import { useJob } from './job-context.ts';
 import { JobProvider } from './JobProvider.tsx';
 import { Ledger } from './Ledger.tsx';
 import { LostPage } from './LostPage.tsx';
-import { PhoneTop } from './PhoneTop.tsx';
 import { Rooms } from './Rooms.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
 import { onFileGone } from './stale.ts';
@@ -20,6 +19,7 @@ import { Tape } from './Tape.tsx';
 import { Tools } from './Tools.tsx';
 
 const NotOpened = lazy(() => import('./NotOpened.tsx'));
+const PhoneTop = lazy(() => import('./PhoneTop.tsx').then((file) => ({ default: file.PhoneTop })));
 const KeysDialog = lazy(() => import('./KeysDialog.tsx'));
 const Notice = lazy(() => import('./Notice.tsx'));
 
@@ -92,7 +92,9 @@ function Frame() {
       }}
     >
       {phone ? (
-        <PhoneTop onHelp={() => setHelp(true)} />
+        <Suspense fallback={<header className="phone-top" />}>
+          <PhoneTop onHelp={() => setHelp(true)} />
+        </Suspense>
       ) : (
         <>
           <header className="top">
