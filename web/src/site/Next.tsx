@@ -3,7 +3,7 @@ import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { useState } from 'react';
 import { Section } from '../app/fields.tsx';
-import { useChange } from '../workers/whole.ts';
+import { useChange } from '../workers/site.ts';
 import { steadyNow } from './clock-time.ts';
 import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';

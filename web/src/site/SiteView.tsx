@@ -4,7 +4,7 @@ import { Sides } from '../app/Sides.tsx';
 import { useWhole } from '../app/whole.ts';
 import { UnrolledRoom } from '../drawing/UnrolledRoom.tsx';
 import { paintAt } from '../drawing/moment.tsx';
-import { minutesOn, useSite } from '../workers/whole.ts';
+import { minutesOn, useSite } from '../workers/site.ts';
 import { Alarm } from './Alarm.tsx';
 import { AirAndCans } from './AirAndCans.tsx';
 import { useNow } from './clock-time.ts';

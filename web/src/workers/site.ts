@@ -1,0 +1,45 @@
+import type { Job } from '@kovelin/core/job/types.ts';
+import type { LogEntry } from '@kovelin/core/site/entry.ts';
+import { zeroOf } from '@kovelin/core/site/moments.ts';
+import { WHOLE } from '@kovelin/core/whole/inputs.ts';
+import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
+import { useQuery } from '@tanstack/react-query';
+import { AS_LONG_AS_ASKED, ask } from './whole.ts';
+
+// apart from whole.ts, for a calendar of time zones is not part of every page
+/** An answer that is never given up: it is short, and the warm worker is not ended for it. */
+const NEVER = new AbortController().signal;
+
+/** What Site shows, from the log as it stands; asked again when the log, the job or the minute changed. `now`: ms since 1970. */
+export function useSite(job: Job, entries: readonly LogEntry[] | null, now: Milliseconds) {
+  const key = keyOf(job, WHOLE);
+  const log = entries ?? [];
+  const last = log.map(({ id }) => id).join(' ');
+  return useQuery({
+    ...AS_LONG_AS_ASKED,
+    enabled: entries !== null,
+    queryKey: ['site', job.id, key, last, Math.floor(now / EVERY)],
+    queryFn: () => ask((api) => api.site(key, inputsOf(job, WHOLE), log, minutesOn(job, log, now)), NEVER),
+    placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
+  });
+}
+type Milliseconds = number;
+/** Asked anew so often though nothing was noted. */
+const EVERY = 60_000;
+/** Minutes of a job, at a moment; before it has a first day and a first entry, its first hour is now. */
+export function minutesOn(job: Job, log: readonly LogEntry[], now: Milliseconds): number {
+  const zero = zeroOf(job.crew, new Map(log.map((entry) => [entry.id, entry])));
+  return zero === null ? 0 : (now - zero) / 60_000;
+}
+
+/** What a new plan of the rest would change; asked when somebody wants to know. */
+export function useChange(job: Job, entries: readonly LogEntry[] | null, now: Milliseconds, round: number) {
+  const key = keyOf(job, WHOLE);
+  const log = entries ?? [];
+  return useQuery({
+    ...AS_LONG_AS_ASKED,
+    enabled: round > 0 && entries !== null,
+    queryKey: ['change', job.id, key, log.length, round],
+    queryFn: () => ask((api) => api.change(key, inputsOf(job, WHOLE), log, minutesOn(job, log, now)), NEVER),
+  });
+}
