@@ -56,10 +56,6 @@ const networkOn = stage(PLANNED, (job) => {
   return networkFor(job, takeoffs, operations, keepFor(job));
 });
 
-/** What is left to do, from what is true at a moment. */
-export const restNow = (job: OnSite, state: SiteState, now: Minutes): Rest =>
-  restOf(networkOn(inLoggedAir(job, state)).network, state, personIn(job), now);
-
 /** A plan of the rest: what is done stands as it was, what is running goes on. */
 export function replanned(
   job: OnSite,
@@ -124,11 +120,14 @@ export interface Lessons {
   readonly paces: readonly LearnedPace[];
   readonly spreads: readonly LearnedSpread[];
 }
+/** The job as it was planned before anything was learned: what a log teaches is held against that. */
+function untaught(job: OnSite): OnSite {
+  const { paces, spreads } = job.learned;
+  return paces.length || spreads.length ? { ...job, learned: NOTHING_LEARNED } : job;
+}
 /** What the log teaches of paces and of spread. */
 export function lessonsOf(taught: OnSite, state: SiteState): Lessons {
-  // against what was planned before anything was learned
-  const { paces: own, spreads: uses } = taught.learned;
-  const job = own.length || uses.length ? { ...taught, learned: NOTHING_LEARNED } : taught;
+  const job = untaught(taught);
   const paces: Believed = { tau: setting(job, 'learn.pace'), sigma: setting(job, 'learn.scatter') };
   const spread = setting(job, 'learn.spread');
   return {
@@ -257,7 +256,8 @@ export function changeOf(job: OnSite, entries: readonly LogEntry[], now: Minutes
 /** Every paint of the job in its cans, and whether they will do. */
 function potsOf(job: OnSite, state: SiteState, { spreads }: Lessons): PotNow[] {
   const now = potsNow(state.pots);
-  const planned = plannedPaint(job);
+  // the spread of the log stands in for what was learned of it before
+  const planned = plannedPaint(untaught(job));
   return wholeOf(job).paints.map(({ key, ordered, fromShelf }): PotNow => {
     const own = planned.filter(({ paint }) => paint === key);
     const left = own.filter(({ operation }) => (state.tasks.get(operation)?.done ?? null) === null);

@@ -63,7 +63,7 @@ function Part({ view, site, log, who, part, items }: Shared & { part: DayPart; i
                 )}
               </span>
             </label>
-            {item.id === 'detectors' && <Detectors {...{ view, site, log, who }} />}
+            {item.id === 'detectors' && <Detectors {...{ site, log, who }} things={site.facts.detectors} />}
           </li>
         ))}
       </ul>
@@ -72,11 +72,11 @@ function Part({ view, site, log, who, part, items }: Shared & { part: DayPart; i
 }
 
 /** Each detector, covered or not: noted one by one. */
-function Detectors({ site, log, who }: Pick<Shared, 'site' | 'log' | 'who'>) {
+function Detectors({ site, log, who, things }: Pick<Shared, 'site' | 'log' | 'who'> & { things: readonly string[] }) {
   const covered = new Set(site?.covered.map(({ thing }) => thing));
   return (
     <ul className="detectors">
-      {site?.facts.detectors.map((thing) => (
+      {things.map((thing) => (
         <li key={thing}>
           <span>{thing}</span>
           <button
@@ -109,6 +109,7 @@ function Close({ site, log, who }: Shared) {
             Still covered: {open.join(', ')}. Uncover {open.length === 1 ? 'it' : 'them'} and note it on the list, or
             write why {open.length === 1 ? 'it stays' : 'they stay'} covered and who watches instead.
           </p>
+          <Detectors site={site} log={log} who={who} things={open} />
           <label className="field">
             Why
             <input value={reason} onChange={(event) => setReason(event.target.value)} />

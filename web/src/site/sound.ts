@@ -17,3 +17,11 @@ export function sound(): void {
     tone.stop(at + n * 0.25 + 0.24);
   }
 }
+
+/** A notice beside the page, where that is allowed: phones let the service worker alone show one. */
+export async function notify(text: string): Promise<void> {
+  const options = { body: text, tag: 'kovelin-clock' };
+  const worker = await navigator.serviceWorker?.getRegistration();
+  if (worker) await worker.showNotification('Kovelin', options);
+  else new Notification('Kovelin', options);
+}

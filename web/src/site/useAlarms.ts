@@ -1,7 +1,7 @@
 import type { SiteClock } from '@kovelin/core/site/clocks.ts';
 import { CLOSING } from '@kovelin/core/words/site.ts';
 import { useEffect, useRef, useState } from 'react';
-import { sound } from './sound.ts';
+import { notify, sound } from './sound.ts';
 
 export interface Alarms {
   /** Clocks that have come due and were not seen to yet. */
@@ -30,7 +30,8 @@ export function useAlarms(clocks: readonly SiteClock[], now: number): Alarms {
     rung.current = new Set([...(rung.current ?? []), ...ids]);
     if (!fresh.length) return;
     sound();
-    if (mayNotify) new Notification('Kovelin', { body: `${fresh.length} due now`, tag: 'kovelin-clock' });
+    // the page says the same; a device that shows no notices has lost nothing
+    if (mayNotify) notify(`${fresh.length} due now`).catch(() => setMayNotify(false));
   }, [due, mayNotify]);
   const runs = clocks.some(({ due: at }) => at > now && at < now + 60);
   useEffect(() => {

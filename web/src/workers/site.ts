@@ -14,11 +14,11 @@ const NEVER = new AbortController().signal;
 export function useSite(job: Job, entries: readonly LogEntry[] | null, now: Milliseconds) {
   const key = keyOf(job, WHOLE);
   const log = entries ?? [];
-  const last = log.map(({ id }) => id).join(' ');
   return useQuery({
     ...AS_LONG_AS_ASKED,
     enabled: entries !== null,
-    queryKey: ['site', job.id, key, last, Math.floor(now / EVERY)],
+    // a log only grows
+    queryKey: ['site', job.id, key, log.length, Math.floor(now / EVERY)],
     queryFn: () => ask((api) => api.site(key, inputsOf(job, WHOLE), log, minutesOn(job, log, now)), NEVER),
     placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
   });
