@@ -10,10 +10,12 @@ import type { TrimOrder } from '../job/vocabulary.ts';
 import { bedroom as plainRoom, DOOR, withAccent } from '../testing/bedroom.ts';
 import { faultsOf, type CheckedPlan } from '../testing/plan-faults.ts';
 import { basePlan } from '../whole/plan.ts';
+import { Board, choiceFor } from './board.ts';
 import { lowerBound } from './bound.ts';
 import { Calendar, calendarOf, dayOf, onClock, type Span } from './calendar.ts';
 import { Exact, isEnumerable } from './exact.ts';
 import { compile, type Activity, type Instance } from './instance.ts';
+import { loosened, overrunOf } from './loose.ts';
 import { replay } from './replay.ts';
 import { isBetter } from './score.ts';
 import type { Solution } from './search.ts';
@@ -234,6 +236,37 @@ describe('small random jobs', () => {
       }),
       { numRuns: 100 },
     );
+  });
+  test('on breaks that give way a task ends sooner by what it runs over, no further than they give, and the strict hours say so', () => {
+    const tasks = [activity({ id: 'a', work: 4 }), activity({ id: 'b', work: 3, after: [wait('a')] })];
+    const strict = compile(instanceOf(tasks, 1, HOURS));
+    if (!strict) throw new Error('a circle');
+    const loose = loosened(strict);
+    const [kept, over] = [new Board(strict), new Board(loose)];
+    const first = choiceFor(strict);
+    expect([kept.place(first), over.place(first)]).toEqual([true, true]);
+    // six hours hold four and two; the third of b falls into the break
+    expect([...kept.end]).toEqual([4, 11]);
+    expect([...over.end]).toEqual([4, 7]);
+    expect([overrunOf(strict, kept), overrunOf(strict, over)]).toEqual([0, 1]);
+    // what is put down for a break runs over nothing
+    const put = compile(instanceOf([activity({ id: 'c', work: 8, interruptible: true })], 1, HOURS));
+    if (!put) throw new Error('a circle');
+    const board = new Board(loosened(put));
+    expect(board.place(choiceFor(put))).toBe(true);
+    expect([board.end[0], overrunOf(put, board)]).toEqual([10, 0]);
+  });
+  test('a look that may try too little says so, and where lags tie tasks, or some of several do one, all plans are not looked at', () => {
+    const many = Array.from({ length: 8 }, (_, i) => activity({ id: `t${i}`, work: 1 + (i % 4) }));
+    const problem = compile(instanceOf(many, 2, HOURS));
+    if (!problem) throw new Error('a circle');
+    const { finish } = planOfFew(problem)?.score ?? { finish: 0 };
+    expect(new Exact(problem, finish, 2).look()).toBe('unknown');
+    const tied = compile(
+      instanceOf([activity({ id: 'a', work: 3 }), activity({ id: 'b', work: 1, after: [wait('a', 0, 2)] })], 2, HOURS),
+    );
+    const some = compile(instanceOf([activity({ id: 'a', work: 3, people: 2 })], 3, HOURS));
+    expect([tied && isEnumerable(tied), some && isEnumerable(some)]).toEqual([false, false]);
   });
   test('nothing that another search finds ends before what was proved', () => {
     let proved = 0;
