@@ -48,6 +48,8 @@ export class Board<T extends Activity = Activity> {
   readonly end: Float64Array;
   /** Who is on each task: a bit a person. */
   readonly on: Int32Array;
+  /** Chains in the order in which they were last placed: the same order places them so again. */
+  readonly order: number[] = [];
   private readonly agendas: number[][];
   /** Tasks that need each thing there are so many of. */
   private readonly users: number[][];
@@ -197,16 +199,16 @@ export class Board<T extends Activity = Activity> {
     const ready = this.ready;
     ready.clear();
     for (let c = 0; c < chains.length; c++) if (this.waiting[c] === 0) ready.push(c, choice.key[c] as number);
-    let placed = 0;
+    this.order.length = 0;
     for (let c = ready.pop(); c !== undefined; c = ready.pop()) {
       if (!this.chainFrom(chains[c] as Chain, 0, wanted)) return false;
-      placed++;
+      this.order.push(c);
       for (const next of followers[c] as readonly number[]) {
         this.waiting[next] = (this.waiting[next] as number) - 1;
         if (this.waiting[next] === 0) ready.push(next, choice.key[next] as number);
       }
     }
-    return placed === chains.length;
+    return this.order.length === chains.length;
   }
 
   /** Puts a chain where its tasks fit from a moment on, by somebody; -1: whoever can. @returns false where it fits nowhere. */

@@ -35,6 +35,8 @@ export interface PlanProblem {
 }
 export interface JobSchedule {
   readonly placed: readonly Placed<Task>[];
+  /** Tasks in the order in which they were placed. */
+  readonly order: readonly string[];
   readonly finish: Minutes;
   /** Proven: nobody finishes earlier. It never reads the plan. */
   readonly bound: Minutes;
@@ -102,8 +104,8 @@ const takenOf = ({ taken, crew }: Pick<Job, 'taken' | 'crew'>): NonNullable<Solv
   };
 
 /** A plan as it is taken: its tasks in their order, with who does them. */
-export const takenFrom = ({ placed, crew }: Pick<JobSchedule, 'placed' | 'crew'>): TakenPlan => ({
-  order: placed.map((p) => p.task.id),
+export const takenFrom = ({ placed, order, crew }: Pick<JobSchedule, 'placed' | 'order' | 'crew'>): TakenPlan => ({
+  order,
   who: Object.fromEntries(placed.map((p) => [p.task.id, p.who.map((n) => crew[n]?.id ?? '')])),
 });
 
@@ -131,8 +133,9 @@ export function scheduleJob(
   return scheduleNetwork(job, takeoffs, network, longest, options);
 }
 
-const NOTHING_LEFT: Pick<Solution<Task>, 'placed' | 'bound' | 'score'> = {
+const NOTHING_LEFT: Pick<Solution<Task>, 'placed' | 'order' | 'bound' | 'score'> = {
   placed: [],
+  order: [],
   bound: 0,
   score: { late: 0, finish: 0, idle: 0, travel: 0, slack: Infinity },
 };
@@ -171,6 +174,7 @@ export function scheduleNetwork(
     if (!problems.length) problems.push(whyNone(job, network));
     return {
       placed: [],
+      order: [],
       finish: 0,
       bound: 0,
       gap: 0,
@@ -190,6 +194,7 @@ export function scheduleNetwork(
   const cleanUp = setting(job, cleanUpKey(job));
   return {
     placed,
+    order: [...over.map(({ task }) => task.id), ...found.order],
     finish,
     bound,
     gap: gapOf(network, finish, bound),

@@ -15,6 +15,8 @@ const { floor, max, min } = Math;
 
 export interface Solution<T extends Activity = Activity> {
   readonly placed: readonly Placed<T>[];
+  /** Tasks in the order in which they were placed: a search that is given it begins on this very plan. */
+  readonly order: readonly string[];
   readonly score: Score;
   /** Proved: no plan finishes earlier. It never reads a plan. */
   readonly bound: Minutes;
@@ -158,6 +160,7 @@ export class Search<T extends Activity = Activity> {
     board.place(choice);
     return {
       placed: placedOf(this.problem, board),
+      order: board.order.flatMap((c) => (this.problem.chains[c] ?? []).map((i) => this.problem.tasks[i]?.id ?? '')),
       score,
       bound: min(max(proved, this.bound), score.finish),
       steps: this.taken,

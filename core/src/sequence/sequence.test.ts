@@ -315,7 +315,7 @@ describe('small random jobs', () => {
       fc.property(anyInstance, fc.nat(50), (instance, seed) => {
         const first = solve(instance, { steps: 4, seed });
         if (!first) return;
-        const order = first.placed.map((p) => p.task.id);
+        const { order } = first;
         const who = Object.fromEntries(first.placed.map((p) => [p.task.id, p.who]));
         const then = solve(instance, { steps: 45, seed: seed + 1, taken: { order, who } });
         if (!then) throw new Error('a plan was lost');
