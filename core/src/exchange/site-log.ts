@@ -10,7 +10,7 @@ export interface ReadLog {
   readonly warnings: readonly string[];
 }
 
-const MAX_LOG_BYTES = 64 * 1024 * 1024;
+export const MAX_LOG_BYTES = 64 * 1024 * 1024;
 /** So many sentences are said; the rest of the lines are counted. */
 const SAID = 5;
 

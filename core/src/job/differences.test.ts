@@ -1,0 +1,102 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { hostileEdit, smallJob } from '../testing/hostile.ts';
+import { editJob } from './admit.ts';
+import { differencesOf, patchesFor, same, usualSide, type Side } from './differences.ts';
+import type { Edit } from './edits.ts';
+import { rows } from './table.ts';
+import type { Job } from './types.ts';
+
+const start = smallJob();
+/** Those edits that are accepted, one after the other. */
+const after = (job: Job, edits: readonly Edit[]): Job =>
+  edits.reduce((now, edit) => {
+    const done = editJob(now, edit);
+    return done.ok ? done.value.job : now;
+  }, job);
+const edits = fc.array(hostileEdit, { minLength: 1, maxLength: 5 });
+function chosen(here: Job, there: Job, side: (key: string) => Side) {
+  const patches = patchesFor(here, there, differencesOf(here, there, null), ({ key }) => side(key));
+  return editJob(here, { name: 'patch', args: { patches } });
+}
+
+describe('two copies of one job', () => {
+  test('law: all of the other side is the other side, none of it changes nothing, and the same copies differ in nothing', () => {
+    fc.assert(
+      fc.property(edits, edits, (mine, theirs) => {
+        const [here, there] = [after(start, mine), after(start, theirs)];
+        expect(differencesOf(here, here, null)).toEqual([]);
+        expect(patchesFor(here, there, differencesOf(here, there, null), () => 'here')).toEqual([]);
+        const all = chosen(here, there, () => 'there');
+        expect(all.ok && differencesOf(all.value.job, there, null)).toEqual([]);
+        expect(all.ok && same(all.value.job, { ...there, id: here.id })).toBe(true);
+      }),
+      { numRuns: 120 },
+    );
+  });
+  test('law: who alone changed a thing is right, on whichever side one stands', () => {
+    fc.assert(
+      fc.property(edits, edits, (mine, theirs) => {
+        const [here, there] = [after(start, mine), after(start, theirs)];
+        const differences = differencesOf(here, there, start);
+        fc.pre(differences.every(({ changed }) => changed !== 'both'));
+        const merged = (a: Job, b: Job) => {
+          const patches = patchesFor(a, b, differencesOf(a, b, start), usualSide);
+          return editJob(a, { name: 'patch', args: { patches } });
+        };
+        const [one, other] = [merged(here, there), merged(there, here)];
+        // what one took away the other may refer to: refused on both sides, for somebody to choose
+        expect(one.ok).toBe(other.ok);
+        if (!one.ok || !other.ok) return;
+        const left = differencesOf(one.value.job, other.value.job, null);
+        // two that were added at one place stand one before the other
+        expect(left.filter(({ path }) => path.at(-1) !== 'order' && path.at(-1) !== 'people')).toEqual([]);
+      }),
+      { numRuns: 120 },
+    );
+  });
+  test('a wall made longer here and a door added there: both are kept, and one step takes it back', () => {
+    const [room] = rows(start.rooms);
+    const [wall] = rows(room?.walls ?? { byId: {}, order: [] });
+    if (!room || !wall) throw new Error('no room');
+    const length = { typed: '4.2 m', metres: 4.2 };
+    const here = after(start, [{ name: 'setWall', args: { room: room.id, wall: wall.id, set: { length } } }]);
+    const there = after(start, [
+      { name: 'addWall', args: { room: room.id, id: 'new', after: wall.id } },
+      { name: 'setPricing', args: { set: { client: 'A. Keeper' } } },
+    ]);
+    const differences = differencesOf(here, there, start);
+    expect(differences.map(({ key, changed }) => [key, changed])).toEqual([
+      [`rooms/byId/${room.id}/walls/byId/${wall.id}`, 'here'],
+      [`rooms/byId/${room.id}/walls/byId/new`, 'there'],
+      ['pricing/client', 'there'],
+    ]);
+    expect(differences[0]?.fields).toEqual([{ path: ['length'], here: length, there: wall.length }]);
+    const done = editJob(here, { name: 'patch', args: { patches: patchesFor(here, there, differences, usualSide) } });
+    if (!done.ok) throw new Error(JSON.stringify(done.problems));
+    const walls = done.value.job.rooms.byId[room.id]?.walls;
+    expect([walls?.byId[wall.id]?.length, walls?.order.indexOf('new')]).toEqual([
+      length,
+      (walls?.order.indexOf(wall.id) ?? 0) + 1,
+    ]);
+    const back = editJob(done.value.job, { name: 'patch', args: { patches: done.value.inverse } });
+    expect(back.ok && back.value.job).toEqual(here);
+  });
+  test('with nothing known of who changed what, what one side has alone is kept and the rest stays as it is', () => {
+    const there = after(start, [{ name: 'addRoom', args: { id: 'attic', name: 'Attic' } }]);
+    const [mine] = differencesOf(there, start, null);
+    const [theirs] = differencesOf(start, there, null);
+    expect([mine && usualSide(mine), theirs && usualSide(theirs)]).toEqual(['here', 'there']);
+  });
+  test('a finish of a paint that is not taken with it is refused, with a sentence', () => {
+    const [product] = Object.values(start.products);
+    const [colour] = Object.values(start.colours);
+    if (!product || !colour) throw new Error('no paint');
+    const there = after(start, [
+      { name: 'setProduct', args: { product: { ...product, id: 'other', name: 'Another' } } },
+      { name: 'setFinishes', args: { scopes: ['all:wall'], finish: { product: 'other', colour: colour.id } } },
+    ]);
+    const kept = chosen(start, there, (key) => (key.startsWith('finishes') ? 'there' : 'here'));
+    expect(kept.ok ? '' : kept.problems[0]?.message).toMatch(/paint|product/);
+  });
+});
