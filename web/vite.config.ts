@@ -23,6 +23,13 @@ export default defineConfig({
         display: 'standalone',
         background_color: '#f4f1ea',
         theme_color: '#f4f1ea',
+        // a file that another application shares, or that is opened with Kovelin
+        share_target: {
+          action: '/bring-in',
+          method: 'POST',
+          enctype: 'multipart/form-data',
+          params: { files: [{ name: 'file', accept: ['application/zip', '.zip', 'text/plain', '.txt'] }] },
+        },
         icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
       },
       workbox: {
@@ -32,6 +39,7 @@ export default defineConfig({
         navigateFallback: '/',
         navigateFallbackDenylist: [/^\/(instruments|desk)\b/],
         maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+        importScripts: ['share-target.js'],
         inlineWorkboxRuntime: true,
         cleanupOutdatedCaches: true,
       },

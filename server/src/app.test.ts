@@ -166,7 +166,7 @@ test('a bad address, another name, or an error of its own: a status and a senten
     421, 200, 421,
   ]);
   const page = await fetch(url);
-  expect(page.headers.get('permissions-policy')).toContain('camera=()');
+  expect(page.headers.get('permissions-policy')).toContain('camera=(self)');
   expect((await fetch(`${url}/instruments/laser`)).headers.get('cache-control')).toBe('no-store');
 });
 

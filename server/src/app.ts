@@ -16,9 +16,10 @@ import { instruments } from './instruments/routes.ts';
 /** Emotion inserts its rules through the CSSOM into an empty style element; this is the hash of the empty string. */
 const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 
-/** Nothing of the device is asked for. */
-const DEVICES = ['camera', 'microphone', 'geolocation', 'payment', 'usb', 'serial', 'bluetooth', 'midi']
+/** Nothing of the device is asked for but its camera, to read codes. */
+const DEVICES = ['microphone', 'geolocation', 'payment', 'usb', 'serial', 'bluetooth', 'midi']
   .map((device) => `${device}=()`)
+  .concat('camera=(self)')
   .join(', ');
 
 const nonceOf = (response: ServerResponse): string =>
@@ -50,7 +51,8 @@ export function createApp(
           workerSrc: ["'self'"],
           // a fresh word a page, for the one part of the toolkit that writes a style element of its own
           styleSrc: ["'self'", EMPTY_STYLE, (_, response) => `'nonce-${nonceOf(response)}'`],
-          imgSrc: ["'self'", 'data:'],
+          // photos that are kept here are shown from where they lie
+          imgSrc: ["'self'", 'data:', 'blob:'],
           fontSrc: ["'self'"],
           connectSrc: ["'self'"],
           manifestSrc: ["'self'"],

@@ -19,6 +19,9 @@ import { STEPS } from './steps.ts';
 
 const PAGES = [
   { path: '/', View: lazy(() => import('./jobs/JobsPage.tsx')) },
+  { path: '/kept', View: lazy(() => import('./kept/KeptPage.tsx')) },
+  { path: '/bring-in', View: lazy(() => import('./kept/BringInPage.tsx')) },
+  { path: '/hand-over/:id', View: lazy(() => import('./kept/HandOverPage.tsx')) },
   { path: '/demo', View: lazy(() => import('./jobs/DemoPage.tsx')) },
 ];
 
@@ -28,7 +31,10 @@ window.addEventListener('error', ({ error }) => error && say(`Something did not 
 window.addEventListener('vite:preloadError', onFileGone);
 listenToDatabase();
 // when the page is there
-window.addEventListener('load', () => void import('./app/offline.ts').then(({ workOffline }) => workOffline()));
+window.addEventListener('load', () => {
+  void import('./app/offline.ts').then(({ workOffline }) => workOffline());
+  void import('./app/rolling.ts').then(({ keepBackups }) => keepBackups());
+});
 
 const root = document.getElementById('root');
 if (root)

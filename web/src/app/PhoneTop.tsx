@@ -65,6 +65,9 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
               <li>
                 <Link to="/">All jobs</Link>
               </li>
+              <li>
+                <Link to={`/hand-over/${state.job.id}`}>Hand the job over</Link>
+              </li>
             </ol>
           </nav>
         )}

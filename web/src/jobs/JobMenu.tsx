@@ -1,5 +1,6 @@
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
+import { useNavigate } from 'react-router';
 import { attempt } from '../app/database.ts';
 import type { JobRow } from '../store/db.ts';
 import { freshId } from '../store/ids.ts';
@@ -16,11 +17,13 @@ interface Props {
 
 /** What else can be done with a job; fetched when it is asked for. */
 export default function JobMenu({ row, anchor, onClose, onRename, onDelete }: Props) {
+  const navigate = useNavigate();
   const copy = () => void attempt(`${row.name} was not copied`, () => duplicateJob(row, freshId()));
   const actions: readonly (readonly [string, () => void])[] = [
     ['Rename', onRename],
     ['Duplicate', copy],
     ['Export', () => exportJob(row.job)],
+    ['Hand over …', () => void navigate(`/hand-over/${row.id}`)],
     ['Delete', onDelete],
   ];
   return (

@@ -3,13 +3,14 @@ import { sentence } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
 import { liveQuery } from 'dexie';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { attempt } from '../app/database.ts';
 import { Fault } from '../app/Fault.tsx';
+import { putIn } from '../app/inbox.ts';
+import { PageTop } from '../app/PageTop.tsx';
 import { ReadingBar } from '../app/ReadingBar.tsx';
 import { ExportAsIs, unfitWord } from '../app/Unfit.tsx';
 import { freshId } from '../store/ids.ts';
-import { SCHEME_WORDS, useScheme } from '../app/scheme.ts';
 import { db, stateOf, type JobRow } from '../store/db.ts';
 import { bringIn, createJob, deleteJob, emptyTrash, listJobs, restoreJob, sweepTouches } from '../store/jobs.ts';
 import { askToKeep, isKept } from '../store/keep.ts';
@@ -30,7 +31,6 @@ export default function JobsPage() {
   const [deleted, setDeleted] = useState<JobRow | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
-  const { next, toNext } = useScheme();
   const reading = useReading();
   useEffect(() => {
     document.title = 'Kovelin';
@@ -57,6 +57,11 @@ export default function JobsPage() {
     const refuse = (...why: readonly string[]) =>
       setProblems([`${file.name} was not imported; your jobs are as they were.`, ...why]);
     setProblems([]);
+    if (/\.zip$|\.kovelin\.txt$/i.test(file.name)) {
+      putIn(file);
+      void navigate('/bring-in');
+      return;
+    }
     if (file.size > MAX_JOB_BYTES) return refuse(tooLarge(file.size));
     const name = file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Imported job';
     const text = await file.text();
@@ -78,17 +83,7 @@ export default function JobsPage() {
   };
   return (
     <div className="jobs-page">
-      <header className="top">
-        <span className="mark">
-          <img src="/mark.svg" alt="" width="30" height="30" />
-          <span>kovelin</span>
-        </span>
-        <div className="tools">
-          <button type="button" className="tool" onClick={toNext}>
-            {SCHEME_WORDS[next]}
-          </button>
-        </div>
-      </header>
+      <PageTop />
       <main className="jobs">
         <div className="jobs-head">
           <h1>Jobs</h1>
@@ -104,7 +99,7 @@ export default function JobsPage() {
             className="unseen"
             aria-label="Job file or tape sheet"
             tabIndex={-1}
-            accept=".json,.tape,.txt"
+            accept=".json,.tape,.txt,.zip"
             onChange={(event) => {
               void bringFile(event.target.files?.[0]);
               event.target.value = '';
@@ -134,6 +129,12 @@ export default function JobsPage() {
           </div>
         )}
         {jobs && jobs.length > 0 && <Safety />}
+        {jobs && (
+          <p className="hint">
+            <Link to="/kept">What is kept here, its backups, and everything as one file</Link> ·{' '}
+            <Link to="/bring-in">Bring in from another device</Link>
+          </p>
+        )}
         <ul className="job-list">
           {jobs?.map((row) => (
             <Fault key={row.id} fallback={() => <UnfitCard row={row} onDelete={() => void remove(row)} />}>

@@ -8,12 +8,14 @@ import { capital, said } from '@kovelin/core/units/word.ts';
 import { ODD, STOPPED } from '@kovelin/core/words/site.ts';
 import { DateTime } from 'luxon';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Section } from '../app/fields.tsx';
 import { say } from '../app/say.ts';
 import { db } from '../store/db.ts';
 import { takeOver } from '../store/site-log.ts';
 import { download, fileName } from '../store/take-out.ts';
 import { Lessons } from './Lessons.tsx';
+import { ShownPhoto, TakePhoto } from './Photos.tsx';
 import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';
 
@@ -60,7 +62,14 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
           }}
         >
           Note it
-        </button>
+        </button>{' '}
+        <TakePhoto
+          job={job.id}
+          log={log}
+          about={{ who, ...(view.surface ? { surface: view.surface.id } : {}) }}
+          note={note}
+          onTaken={() => setNote('')}
+        />
       </Section>
       <Section title="Log" extra={<small>{`${entries.length} ${entries.length === 1 ? 'entry' : 'entries'}`}</small>}>
         {!entries.length && <p className="hint">Nothing noted yet: Start and Done write it.</p>}
@@ -85,6 +94,7 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
           >
             Export the log
           </button>
+          <Link to={`/hand-over/${job.id}`}>Hand the job over</Link>
           <label className="link">
             Take one over
             <input
@@ -114,6 +124,7 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
   const { crew } = state.job;
   const [mending, setMending] = useState(false);
   const at = zero === null ? 0 : minutesSince(zero)(entry.at);
+  const timed = onWall(at, now, zero, crew);
   const name = crew.people.find(({ id }) => id === entry.who)?.name ?? entry.who;
   const move = (text: string): void => {
     const [hours = 0, minutes = 0] = text.split(':').map(Number);
@@ -128,9 +139,10 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
   };
   return (
     <li>
-      <b>{onWall(at, now, zero, crew)}</b>
+      <b>{timed}</b>
       <span>
         {wordsOf(entry, tasks, view)} <small>{name}</small>
+        {entry.kind === 'photo' && <ShownPhoto id={entry.value.photo} words={entry.note ?? `of ${timed}`} />}
         {odd && <small className="caution">{said(capital(ODD[odd]), system)}</small>}
         {mending && (
           <span className="mend">
@@ -184,7 +196,7 @@ function wordsOf(entry: LogEntry, tasks: Shared['tasks'], { system, derived }: S
     case 'note':
       return `“${entry.note ?? ''}”`;
     case 'photo':
-      return 'Photo';
+      return `Photo${what ? `, ${what}` : ''}${entry.note ? `: “${entry.note}”` : ''}`;
     case 'correct':
       return '';
   }

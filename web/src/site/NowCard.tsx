@@ -9,6 +9,7 @@ import Drawer from '@mui/material/Drawer';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { HowTo } from './HowTo.tsx';
+import { TakePhoto } from './Photos.tsx';
 import type { Shared } from './shared.ts';
 import { countdown, onWall } from './times.ts';
 
@@ -89,13 +90,19 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
             Then: {said(taskWord(then), system)}, {then.roomName}
           </p>
         )}
-        {task.name && (
-          <p>
+        <p className="now-more">
+          {task.name && (
             <Link to={`../technique${search}`} onClick={() => look(task)}>
               Its play, stroke by stroke
             </Link>
-          </p>
-        )}
+          )}
+          <TakePhoto
+            job={state.job.id}
+            log={log}
+            about={{ who, operation: task.id, ...(task.name ? { surface: task.surface } : {}) }}
+            className="link"
+          />
+        </p>
       </section>
       <div className="now-act">
         {on ? (

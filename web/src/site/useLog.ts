@@ -2,7 +2,7 @@ import type { LogEntry, SaidEntry } from '@kovelin/core/site/entry.ts';
 import { liveQuery } from 'dexie';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { say } from '../app/say.ts';
-import { db } from '../store/db.ts';
+import { db, type PhotoRow } from '../store/db.ts';
 import { LogWriter, type WriterState } from '../store/log-writer.ts';
 import { append, deviceOf, logOf } from '../store/site-log.ts';
 import { steadyNow } from './clock-time.ts';
@@ -11,6 +11,8 @@ export interface SiteLog extends WriterState {
   /** null: not read yet. */
   readonly entries: readonly LogEntry[] | null;
   readonly say: (...said: readonly SaidEntry[]) => void;
+  /** Says that photos were taken, and keeps them with it. */
+  readonly show: (said: readonly SaidEntry[], photos: readonly PhotoRow[]) => void;
   readonly again: () => void;
 }
 
@@ -18,7 +20,8 @@ export interface SiteLog extends WriterState {
 const writers = new Map<string, LogWriter>();
 function writerFor(job: string): LogWriter {
   const known =
-    writers.get(job) ?? new LogWriter(async ({ said, at }) => append(db, job, await deviceOf(db), said, at));
+    writers.get(job) ??
+    new LogWriter(async ({ said, at, photos }) => append(db, job, await deviceOf(db), said, at, photos));
   writers.set(job, known);
   return known;
 }
@@ -44,5 +47,11 @@ export function useLog(job: string): SiteLog {
     window.addEventListener('beforeunload', stay);
     return () => window.removeEventListener('beforeunload', stay);
   }, [state.waiting]);
-  return { ...state, entries, say: (...said) => writer.say(said, steadyNow()), again: () => writer.again() };
+  return {
+    ...state,
+    entries,
+    say: (...said) => writer.say(said, steadyNow()),
+    show: (said, photos) => writer.say(said, steadyNow(), photos),
+    again: () => writer.again(),
+  };
 }

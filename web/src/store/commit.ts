@@ -2,7 +2,7 @@ import type { Edit } from '@kovelin/core/job/edits.ts';
 import { overlap } from '@kovelin/core/job/overlap.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Patch } from 'immer';
-import type { Database } from './db.ts';
+import { touchesOf, type Database } from './db.ts';
 import { door } from './door.ts';
 
 /** An edit on its way into the database. */
@@ -73,8 +73,4 @@ export async function commit(
   });
 }
 
-export const touchesSince = (db: Database, id: string, rev: number) =>
-  db.touches
-    .where('[jobId+rev]')
-    .between([id, rev + 1], [id, Infinity])
-    .toArray();
+export const touchesSince = (db: Database, id: string, rev: number) => touchesOf(db, id, rev + 1).toArray();

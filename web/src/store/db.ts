@@ -42,6 +42,24 @@ export interface TrashRow {
 /** What happened on site, append-only: see Site. The same id with another content is refused. */
 export type LogRow = LogEntry & { readonly job: string };
 
+/** A photo of the log, small and without anything of where it was taken (`site/photo.worker.ts`); it is never changed. */
+export interface PhotoRow {
+  id: string;
+  job: string;
+  /** A JPEG. */
+  blob: Blob;
+}
+/** All jobs and logs as they stood: a zip as it is exported, without photos, which are kept once. */
+export interface BackupRow {
+  id: string;
+  /** ms since 1970. */
+  at: number;
+  why: 'rolling' | 'before';
+  /** Ids and names of the jobs in it. */
+  jobs: readonly { readonly id: string; readonly name: string }[];
+  file: Blob;
+}
+
 /** A price list brought in; it is there once all its rows are. */
 export interface PriceListRow {
   id: string;
@@ -71,15 +89,19 @@ export class Database extends Dexie {
   kept!: EntityTable<KeptRow, 'key'>;
   trash!: EntityTable<TrashRow, 'id'>;
   log!: Table<LogRow, string>;
+  photos!: EntityTable<PhotoRow, 'id'>;
+  backups!: EntityTable<BackupRow, 'id'>;
 
   constructor(name = 'kovelin') {
     super(name, { chromeTransactionDurability: 'strict' });
     const tables = { jobs: 'id, updated', touches: '[jobId+rev]' };
     const lists = { priceLists: 'id, imported', priceChunks: '[list+n], list', kept: 'key' };
     const own = { trash: 'id', log: 'id, [job+device+seq]' };
+    const copies = { photos: 'id, job', backups: 'id, at' };
     // the database's own versions; the job's are migrations.ts
     const whole = { ...tables, ...lists, ...own };
-    const versions = [tables, tables, tables, { ...tables, ...lists }, whole, whole, whole, whole, whole, whole, whole];
+    const early = [tables, tables, tables, { ...tables, ...lists }];
+    const versions = [...early, whole, whole, whole, whole, whole, whole, whole, { ...whole, ...copies }];
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {
       const version = this.version(i + 1).stores(stores);
@@ -117,3 +139,7 @@ export const newRow = (job: Job, made: string): JobRow => ({
   updated: Date.now(),
   job,
 });
+
+/** What saves of a job touched, from a rev on. */
+export const touchesOf = (from: Database, id: string, rev = 0) =>
+  from.touches.where('[jobId+rev]').between([id, rev], [id, Infinity]);

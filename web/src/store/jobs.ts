@@ -2,10 +2,11 @@ import { newJob } from '@kovelin/core/job/create.ts';
 import { newRoom, seededIds } from '@kovelin/core/job/blank.ts';
 import { COUNTRIES, COUNTRY_ROWS, type Country } from '@kovelin/core/job/region.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
-import { db, newRow, type JobRow } from './db.ts';
+import { db, newRow, touchesOf, type JobRow } from './db.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
-import { ownedBefore, regionBefore } from './kept.ts';
+import { handedKey, ownedBefore, regionBefore } from './kept.ts';
+import { logRows } from './site-log.ts';
 
 /** Whole jobs: made, copied, removed and brought in. Each a single transaction; what cannot be written throws. */
 const put = (job: Job): Promise<string> => db.jobs.add(newRow(job, freshId()));
@@ -42,15 +43,33 @@ export const restoreJob = (id: string): Promise<void> => db.trash.delete(id);
 
 /** Takes out for good what was deleted before `until`, with all that belongs to it. */
 export async function emptyTrash(until: number, ids?: readonly string[]): Promise<void> {
-  const gone = await db.transaction('rw', db.jobs, db.touches, db.trash, async () => {
+  const gone = await db.transaction('rw', db.jobs, db.touches, db.trash, db.log, db.kept, async () => {
     const rows = await db.trash.toArray();
     const late = rows.filter((row) => row.at <= until && (ids?.includes(row.id) ?? true)).map((row) => row.id);
     await db.jobs.bulkDelete(late);
-    for (const id of late) await db.touches.where('[jobId+rev]').between([id, 0], [id, Infinity]).delete();
+    for (const id of late) {
+      await touchesOf(db, id).delete();
+      await logRows(db, id).delete();
+      await db.kept.delete(handedKey(id));
+    }
     await db.trash.bulkDelete(late);
     return late;
   });
   gone.forEach(forgetLeft);
+  await sweepPhotos();
+}
+
+/** Photos go when neither a job nor a backup of it is there any more. */
+async function sweepPhotos(): Promise<void> {
+  await db.transaction('rw', db.jobs, db.photos, db.backups, async () => {
+    const held = new Set(await db.jobs.toCollection().primaryKeys());
+    await db.backups.each(({ jobs }) => jobs.forEach(({ id }) => held.add(id)));
+    const jobs = (await db.photos.orderBy('job').uniqueKeys()).map(String);
+    await db.photos
+      .where('job')
+      .anyOf(jobs.filter((id) => !held.has(id)))
+      .delete();
+  });
 }
 
 /** Touches of jobs that are no longer there: an earlier version left them. */

@@ -11,3 +11,18 @@ async function asked(question: () => Promise<boolean>): Promise<boolean> {
     return false;
   }
 }
+
+export interface Space {
+  /** Bytes. */
+  readonly used: number;
+  readonly most: number;
+}
+/** How much of the room that the browser gives is used; null where it does not say. */
+export async function spaceUsed(): Promise<Space | null> {
+  try {
+    const { usage, quota } = await navigator.storage.estimate();
+    return usage === undefined || !quota ? null : { used: usage, most: quota };
+  } catch {
+    return null;
+  }
+}

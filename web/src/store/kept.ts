@@ -34,3 +34,6 @@ export async function columnsBefore(headings: readonly string[]): Promise<PriceC
 }
 export const rememberColumns = (headings: readonly string[], columns: PriceColumns): Promise<unknown> =>
   db.kept.put({ key: columnsKey(headings), value: columns });
+
+/** What a job was when it was last given to another device, or came from one: what both sides began from. */
+export const handedKey = (job: string): string => `handed|${job}`;

@@ -1,9 +1,11 @@
 import type { SaidEntry } from '@kovelin/core/site/entry.ts';
+import type { PhotoRow } from './db.ts';
 
 /** What was said and is not on the disk yet, with the time at which it was said. */
 interface Waiting {
   readonly said: readonly SaidEntry[];
   readonly at: number;
+  readonly photos: readonly PhotoRow[];
 }
 export interface WriterState {
   /** Sayings that wait to be written. */
@@ -35,8 +37,8 @@ export class LogWriter {
     return () => this.listeners.delete(listener);
   }
 
-  say(said: readonly SaidEntry[], at: number): void {
-    this.queue.push({ said, at });
+  say(said: readonly SaidEntry[], at: number, photos: readonly PhotoRow[] = []): void {
+    this.queue.push({ said, at, photos });
     this.tell({ waiting: this.queue.length });
     void this.run();
   }

@@ -1,7 +1,7 @@
 import type { LogEntry, SaidEntry } from '@kovelin/core/site/entry.ts';
 import { contentOf, stamped, type Log, union } from '@kovelin/core/site/log.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
-import type { Database, LogRow } from './db.ts';
+import type { Database, LogRow, PhotoRow } from './db.ts';
 import { freshId } from './ids.ts';
 
 /** Behind every device, in the order of keys. */
@@ -20,15 +20,17 @@ export async function deviceOf(db: Database): Promise<string> {
 
 const entryOf = ({ job: _, ...entry }: LogRow): LogEntry => entry as LogEntry;
 
+export const logRows = (db: Database, job: string) =>
+  db.log.where('[job+device+seq]').between([job, '', 0], [job, LAST, Infinity]);
 /** The log of a job, as it stands. */
 export async function logOf(db: Database, job: string): Promise<LogEntry[]> {
-  const rows = await db.log.where('[job+device+seq]').between([job, '', 0], [job, LAST, Infinity]).toArray();
+  const rows = await logRows(db, job).toArray();
   return rows.map(entryOf);
 }
 
 /**
- * Writes what is said behind the last entry of this device, in one strict transaction: when it answers, it is on the disk. Another tab
- * that writes at the same moment comes before or after, never in its place. Errors: what the database says when it cannot write.
+ * Writes what is said behind the last entry of this device, with the photos it speaks of, in one strict transaction: when it answers, it
+ * is on the disk. Another tab that writes at the same moment comes before or after, never in its place. Errors: what the database says when it cannot write.
  */
 export async function append(
   db: Database,
@@ -36,8 +38,10 @@ export async function append(
   device: string,
   said: readonly SaidEntry[],
   now: number,
+  photos: readonly PhotoRow[] = [],
 ): Promise<LogEntry[]> {
-  return db.transaction('rw', db.log, async () => {
+  return db.transaction('rw', db.log, db.photos, async () => {
+    await db.photos.bulkAdd(photos);
     let last = await db.log.where('[job+device+seq]').between([job, device, 0], [job, device, Infinity]).last();
     const written: LogEntry[] = [];
     for (const one of said) {
@@ -50,9 +54,14 @@ export async function append(
   });
 }
 
-/** Entries of other devices, taken over all together or not at all. @returns how many were new. */
-export async function takeOver(db: Database, job: string, entries: readonly LogEntry[]): Promise<Result<number>> {
-  return db.transaction('rw', db.log, async () => {
+/** Entries of other devices and their photos, taken over all together or not at all. @returns how many entries were new. */
+export async function takeOver(
+  db: Database,
+  job: string,
+  entries: readonly LogEntry[],
+  photos: readonly PhotoRow[] = [],
+): Promise<Result<number>> {
+  return db.transaction('rw', db.log, db.photos, async () => {
     const here = await logOf(db, job);
     const log: Log = new Map(here.map((entry) => [entry.id, entry]));
     const elsewhere = await db.log.bulkGet(entries.map(({ id }) => id));
@@ -65,6 +74,7 @@ export async function takeOver(db: Database, job: string, entries: readonly LogE
     if (!all.ok) return all;
     const fresh = [...all.value.values()].filter(({ id }) => !log.has(id));
     await db.log.bulkAdd(fresh.map((entry) => ({ ...entry, job })));
+    await db.photos.bulkPut(photos);
     return good(fresh.length);
   });
 }

@@ -1,0 +1,156 @@
+import { usualSide, type Difference, type Side } from '@kovelin/core/job/differences.ts';
+import { groupBy } from '@kovelin/core/units/group.ts';
+import { sayDifferences, type DifferenceWords } from '@kovelin/core/words/differences.ts';
+import type { Arrival } from '../store/archive.ts';
+
+export interface Choice {
+  readonly isWanted: boolean;
+  /** By the key of a difference. */
+  readonly sides: Readonly<Record<string, Side>>;
+}
+const isSame = ({ row, isUnfit, differences, entries, photos }: Arrival): boolean =>
+  row !== null && !isUnfit && !differences.length && !entries && !photos;
+
+/** What is taken unless somebody chooses otherwise. */
+export const startingChoice = (arrival: Arrival): Choice => ({
+  isWanted: !isSame(arrival),
+  sides: Object.fromEntries(arrival.differences.map((difference) => [difference.key, usualSide(difference)])),
+});
+
+const some = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+
+interface Props {
+  readonly arrival: Arrival;
+  readonly choice: Choice;
+  readonly onChoice: (choice: Choice) => void;
+}
+
+/** One job that came in: new, the same, or with what it says otherwise than the one here. */
+export function ArrivalCard({ arrival, choice, onChoice }: Props) {
+  const { came, row, isUnfit, differences, entries, photos } = arrival;
+  const { job } = came;
+  const with_ = [entries ? `${some(entries, 'entry', 'entries')} of its log` : '', photos ? some(photos, 'photo') : '']
+    .filter(Boolean)
+    .join(' and ');
+  return (
+    <section className="kept-part arrival" aria-label={job.name}>
+      <h2>
+        <label>
+          <input
+            type="checkbox"
+            checked={choice.isWanted}
+            onChange={(event) => onChoice({ ...choice, isWanted: event.target.checked })}
+          />{' '}
+          {job.name}
+        </label>
+      </h2>
+      {row === null && (
+        <p>
+          Not in this browser: {some(job.rooms.order.length, 'room')}
+          {with_ && `, ${with_}`}.
+        </p>
+      )}
+      {isUnfit && (
+        <p className="problem">
+          The one that is here cannot be opened, and stays as it is; only the log is added to. Export it and delete it,
+          if this one is to stand in its place.
+        </p>
+      )}
+      {isSame(arrival) && <p>Nothing in it is otherwise than here.</p>}
+      {row !== null && with_ && (
+        <p>
+          {with_} that {entries + photos === 1 ? 'is' : 'are'} not here yet will be added; nothing of the log here
+          changes.
+        </p>
+      )}
+      {row !== null && differences.length > 0 && (
+        <Differences arrival={arrival} here={row.job} choice={choice} onChoice={onChoice} />
+      )}
+    </section>
+  );
+}
+
+const CHANGED = { here: 'changed here', there: 'changed there', both: 'changed on both sides' } as const;
+
+function Differences({ arrival, here, choice, onChoice }: Props & { here: Arrival['came']['job'] }) {
+  const { differences, came } = arrival;
+  const say = sayDifferences(here, came.job);
+  const said = differences.map((difference) => ({ difference, words: say(difference) }));
+  const all = (side: Side | null): void =>
+    onChoice({
+      ...choice,
+      sides: Object.fromEntries(differences.map((one) => [one.key, side ?? usualSide(one)])),
+    });
+  const set = (key: string, side: Side): void => onChoice({ ...choice, sides: { ...choice.sides, [key]: side } });
+  return (
+    <>
+      <p className="difference-all">
+        {some(differences.length, 'thing')} {differences.length === 1 ? 'is' : 'are'} otherwise. Take of each what is
+        right, or{' '}
+        <button type="button" className="link" onClick={() => all('here')}>
+          all as it is here
+        </button>
+        ,{' '}
+        <button type="button" className="link" onClick={() => all('there')}>
+          all as it came
+        </button>
+        ,{' '}
+        <button type="button" className="link" onClick={() => all(null)}>
+          each from where it was changed
+        </button>
+        .
+      </p>
+      {[...groupBy(said, ({ words }) => words.group)].map(([group, own]) => (
+        <div key={group} className="difference-group">
+          <h3>{group}</h3>
+          <p className="difference-head" aria-hidden="true">
+            <span />
+            <b>Here</b>
+            <b>Came</b>
+          </p>
+          {own.map(({ difference, words }) => (
+            <OneDifference
+              key={difference.key}
+              difference={difference}
+              words={words}
+              side={choice.sides[difference.key] ?? 'here'}
+              onSide={(side) => set(difference.key, side)}
+            />
+          ))}
+        </div>
+      ))}
+    </>
+  );
+}
+
+interface OneProps {
+  readonly difference: Difference;
+  readonly words: DifferenceWords;
+  readonly side: Side;
+  readonly onSide: (side: Side) => void;
+}
+function OneDifference({ difference, words, side, onSide }: OneProps) {
+  const { key, changed } = difference;
+  return (
+    <fieldset className="difference">
+      <legend>
+        {words.title}
+        {changed && <small>{CHANGED[changed]}</small>}
+      </legend>
+      {(['here', 'there'] as const).map((one) => (
+        <label key={one} className={one === side ? 'chosen' : ''} data-side={one === 'here' ? 'Here' : 'Came'}>
+          <input type="radio" name={key} checked={one === side} onChange={() => onSide(one)} />
+          <span className="unseen">{one === 'here' ? 'As it is here:' : 'As it came:'}</span>
+          <span>
+            {words.lines.map((line) => (
+              <span key={line.label} className="difference-line">
+                {line.label && <small>{line.label} </small>}
+                {line[one]}
+              </span>
+            ))}
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,203 @@
+import { joinFrames, missingFrames, takeFrame, type FrameSet } from '@kovelin/core/exchange/frames.ts';
+import type { ReadArchive } from '@kovelin/core/exchange/archive.ts';
+import type { Result } from '@kovelin/core/units/problem.ts';
+import { useEffect, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { PageTop } from '../app/PageTop.tsx';
+import { say } from '../app/say.ts';
+import { Scanner } from '../app/Scanner.tsx';
+import { arrivalOf, takeIn, type Arrival } from '../store/archive.ts';
+import { backUp } from '../store/backups.ts';
+import { db } from '../store/db.ts';
+import { whyNot } from '../store/why.ts';
+import { unpack } from '../workers/archive.ts';
+import { ArrivalCard, startingChoice, type Choice } from './ArrivalCard.tsx';
+import { clear, peek, takeShared } from '../app/inbox.ts';
+import './kept.css';
+
+interface Opened {
+  readonly name: string;
+  readonly made: string;
+  readonly warnings: readonly string[];
+  readonly arrivals: readonly Arrival[];
+}
+/** Frames of a series written one a line, as a file that can be shared where a zip cannot. */
+const FRAMES = /^\s*KOVELIN-QR\//;
+
+/** Jobs that come in from a file or from codes: looked at first, then taken in as they are chosen. */
+export default function BringInPage() {
+  const navigate = useNavigate();
+  const [search] = useSearchParams();
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState<string | null>(null);
+  const [choices, setChoices] = useState<readonly Choice[]>([]);
+  const [frames, setFrames] = useState<FrameSet | null>(null);
+  const open = async (file: File): Promise<void> => {
+    setProblem(null);
+    setOpened(null);
+    setBusy(`Opening ${file.name} …`);
+    try {
+      const read = await readFile(file);
+      if (read.ok) {
+        const arrivals = await Promise.all(read.value.jobs.map((came) => arrivalOf(db, came)));
+        setOpened({ name: file.name, made: read.value.made, warnings: read.value.warnings, arrivals });
+        setChoices(arrivals.map(startingChoice));
+      } else setProblem(read.problems.map(({ message }) => message).join(' '));
+    } catch (error) {
+      setProblem(`${file.name} was not opened: ${whyNot(error)}`);
+    }
+    setBusy(null);
+  };
+  useEffect(() => {
+    document.title = 'Bring in · Kovelin';
+    const file = peek();
+    clear();
+    const came = file ? Promise.resolve(file) : search.has('shared') ? takeShared() : Promise.resolve(null);
+    void came.then((found) => found && open(found));
+  }, [search]);
+  const take = async (): Promise<void> => {
+    if (!opened) return;
+    setBusy('Taking it in …');
+    // what stands here is kept as it is, first
+    try {
+      await backUp(db, 'before');
+    } catch (error) {
+      setBusy(null);
+      setProblem(`Nothing was taken in, for what is here could not be backed up first: ${whyNot(error)}`);
+      return;
+    }
+    const refused: string[] = [];
+    const done: string[] = [];
+    for (const [i, arrival] of opened.arrivals.entries()) {
+      const choice = choices[i];
+      if (!choice?.isWanted) continue;
+      const { name } = arrival.came.job;
+      const taken = await takeIn(db, arrival, ({ key }) => choice.sides[key] ?? 'here').catch((error: unknown) => ({
+        ok: false as const,
+        problems: [{ path: '', message: whyNot(error) }],
+      }));
+      if (taken.ok) done.push(taken.value.id);
+      else refused.push(`${name} was left as it was: ${taken.problems[0]?.message ?? ''}`);
+    }
+    setBusy(null);
+    if (refused.length) return setProblem(refused.join(' '));
+    say(done.length === 1 ? 'Taken in. What was here before is in the backups.' : `${done.length} jobs taken in.`);
+    void navigate(done.length === 1 ? `/job/${done[0]}/measure` : '/');
+  };
+  const onCode = (text: string): boolean => {
+    const taken = takeFrame(frames, text);
+    if (!taken.ok) {
+      say(taken.problems[0]?.message ?? '');
+      return false;
+    }
+    setFrames(taken.value);
+    if (missingFrames(taken.value).length) return false;
+    const joined = joinFrames(taken.value);
+    setFrames(null);
+    if (!joined.ok) {
+      setProblem(joined.problems[0]?.message ?? '');
+      return true;
+    }
+    void open(new File([joined.value as Uint8Array<ArrayBuffer>], 'the codes'));
+    return true;
+  };
+  const some = opened?.arrivals.some((_, i) => choices[i]?.isWanted) ?? false;
+  return (
+    <div className="jobs-page">
+      <PageTop />
+      <main className="kept-page">
+        <h1>Bring in</h1>
+        {!opened && (
+          <>
+            <p>
+              A job that comes from another device, an export of everything, or a backup. It is looked at first: nothing
+              here is changed until you say so.
+            </p>
+            <section className="kept-part">
+              <h2>From a file</h2>
+              <label className="act small take-photo">
+                Open a file
+                <input
+                  type="file"
+                  className="unseen"
+                  accept=".zip,.txt"
+                  onChange={(event) => {
+                    const [file] = event.target.files ?? [];
+                    if (file) void open(file);
+                    event.target.value = '';
+                  }}
+                />
+              </label>
+              <p className="hint">A .kovelin.zip, or the .kovelin.txt that a phone shared.</p>
+            </section>
+            <section className="kept-part">
+              <h2>From codes on another screen</h2>
+              <Scanner onRead={onCode} />
+              {frames && (
+                <p role="status" className="frames-read">
+                  {frames.parts.size} of {frames.count} read; still missing: {missingFrames(frames).join(', ')}
+                </p>
+              )}
+            </section>
+          </>
+        )}
+        {busy && <p role="status">{busy}</p>}
+        {problem && (
+          <div className="problems" role="alert">
+            <p>{problem}</p>
+          </div>
+        )}
+        {opened && (
+          <>
+            <p>
+              {opened.name}, made {new Date(opened.made).toLocaleString()}
+            </p>
+            {opened.warnings.map((text) => (
+              <p key={text} className="problem">
+                {text}
+              </p>
+            ))}
+            {opened.arrivals.map((arrival, i) => {
+              const choice = choices[i];
+              return (
+                choice && (
+                  <ArrivalCard
+                    key={arrival.came.job.id}
+                    arrival={arrival}
+                    choice={choice}
+                    onChoice={(next) => setChoices(choices.map((one, n) => (n === i ? next : one)))}
+                  />
+                )
+              );
+            })}
+            <div className="kept-act">
+              <button type="button" className="act start" disabled={!some || busy !== null} onClick={() => void take()}>
+                Take it in
+              </button>
+              <button type="button" className="act small" onClick={() => setOpened(null)}>
+                Leave it
+              </button>
+            </div>
+          </>
+        )}
+      </main>
+    </div>
+  );
+}
+
+/** A zip, or the frames of one. */
+async function readFile(file: File): Promise<Result<ReadArchive>> {
+  const start = await file.slice(0, 32).text();
+  if (!FRAMES.test(start)) return unpack(file);
+  let set: FrameSet | null = null;
+  for (const line of (await file.text()).split(/\r?\n/)) {
+    if (!line.trim()) continue;
+    const taken = takeFrame(set, line);
+    if (!taken.ok) return taken;
+    set = taken.value;
+  }
+  const joined = set && joinFrames(set);
+  if (!joined) return unpack(file);
+  return joined.ok ? unpack(new Blob([joined.value as Uint8Array<ArrayBuffer>])) : joined;
+}

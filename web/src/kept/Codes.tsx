@@ -1,0 +1,67 @@
+import { toDataURL } from 'qrcode';
+import { useEffect, useState } from 'react';
+
+/** So long one code is shown: a camera sees each two or three times [starting judgement]. */
+const EACH = 700;
+
+/** Codes one after the other, over and over, until the other device has them all. */
+export function Codes({ frames }: { frames: readonly string[] }) {
+  const [at, setAt] = useState(0);
+  const [plays, setPlays] = useState(frames.length > 1);
+  const [pictures, setPictures] = useState<readonly string[]>([]);
+  useEffect(() => {
+    let left = false;
+    const draw = async (): Promise<void> => {
+      const made = await Promise.all(
+        frames.map((text) =>
+          toDataURL([{ data: text, mode: 'alphanumeric' }], { errorCorrectionLevel: 'M', margin: 4, width: 960 }),
+        ),
+      );
+      if (!left) setPictures(made);
+    };
+    void draw();
+    return () => {
+      left = true;
+    };
+  }, [frames]);
+  useEffect(() => {
+    if (!plays) return;
+    const timer = setInterval(() => setAt((now) => (now + 1) % frames.length), EACH);
+    return () => clearInterval(timer);
+  }, [plays, frames.length]);
+  const go = (by: number): void => {
+    setPlays(false);
+    setAt((now) => (now + by + frames.length) % frames.length);
+  };
+  const picture = pictures[at];
+  return (
+    <div className="codes">
+      {picture ? <img src={picture} alt={`Code ${at + 1} of ${frames.length}`} /> : <p>Drawing the codes …</p>}
+      <div className="row-buttons">
+        <button type="button" className="act small" onClick={() => go(-1)}>
+          Back
+        </button>
+        <button type="button" className="act small" onClick={() => setPlays(!plays)}>
+          {plays ? 'Stop' : 'Play'}
+        </button>
+        <button type="button" className="act small" onClick={() => go(1)}>
+          On
+        </button>
+        <label className="field">
+          <span>Code, of {frames.length}</span>
+          <input
+            type="number"
+            min={1}
+            max={frames.length}
+            value={at + 1}
+            onChange={(event) => {
+              const n = Number(event.target.value);
+              setPlays(false);
+              if (n >= 1 && n <= frames.length) setAt(Math.round(n) - 1);
+            }}
+          />
+        </label>
+      </div>
+    </div>
+  );
+}
