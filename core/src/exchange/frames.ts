@@ -8,9 +8,9 @@ import { bad, good, type Result } from '../units/problem.ts';
  * how many, the CRC-32 of the whole, and its part of the file in base 32 (RFC 4648, without padding).
  */
 const WORD = 'KOVELIN-QR/1';
-/** Characters of the file in a frame: a code of version 20 with level M, read from a screen at arm's length [starting judgement]. */
-const PART = 800;
-export const MOST_FRAMES = 400;
+/** Characters of the file in a frame: a code of 77 modules with level M, read from a screen at arm's length [starting judgement]. */
+const PART = 540;
+export const MOST_FRAMES = 600;
 
 /** Those frames of one series that were seen, in whatever order. */
 export interface FrameSet {

@@ -1,5 +1,5 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { codeInFrame, codeInPicture } from '../workers/scan.ts';
+import { codeIn } from '../workers/scan.ts';
 import { say } from './say.ts';
 
 interface Props {
@@ -47,9 +47,10 @@ async function readPictures(files: readonly File[], withBars: boolean, onRead: P
   const without: string[] = [];
   for (const file of files) {
     // what cannot be shown as a picture has no code either
-    const text = await codeInPicture(file, withBars).catch(() => null);
-    if (text === null) without.push(file.name);
-    else if (onRead(text)) break;
+    const bitmap = await createImageBitmap(file).catch(() => null);
+    const code = bitmap && (await codeIn(bitmap, withBars));
+    if (!code) without.push(file.name);
+    else if (onRead(code.text)) break;
   }
   if (without.length)
     say(
@@ -75,9 +76,9 @@ function Camera({ onRead, withBars, onOff }: Required<Props> & { onOff: () => vo
       await shown.play();
       while (!isOver) {
         const bitmap = await createImageBitmap(shown);
-        const text = await codeInFrame(bitmap, withBars);
+        const code = await codeIn(bitmap, withBars);
         // one that was let go meanwhile reads nothing more
-        if (!isOver && text !== null && read(text)) off();
+        if (!isOver && code && read(code.text)) off();
         await new Promise((next) => requestAnimationFrame(next));
       }
     };

@@ -71,7 +71,7 @@ export default function KeptPage() {
           <h2>Backups on this device</h2>
           <p>
             Jobs and logs as they stood: made each hour in which something changed, and before anything is brought in.
-            The last three are kept, one a day for a week, one a week for a month. They help against a slip; against a
+            The last three are kept, one a day for a week, one a week for four weeks. They help against a slip; against a
             lost device only a file elsewhere does.
           </p>
           {backups?.length === 0 && (

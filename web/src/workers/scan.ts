@@ -5,7 +5,6 @@ import type { ScanApi } from './scan.worker.ts';
 const ask = askers<ScanApi>(() => new Worker(new URL('./scan.worker.ts', import.meta.url), { type: 'module' }), 30);
 const NEVER = new AbortController().signal;
 
-/** The code that a camera sees; null: none. */
-export const codeInFrame = (bitmap: ImageBitmap, withBars: boolean) =>
+/** The code that a camera sees, or that a picture shows; null: none. */
+export const codeIn = (bitmap: ImageBitmap, withBars: boolean) =>
   ask((api) => api.frame(transfer(bitmap, [bitmap]), withBars), NEVER);
-export const codeInPicture = (file: Blob, withBars: boolean) => ask((api) => api.picture(file, withBars), NEVER);
