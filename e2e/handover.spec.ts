@@ -1,12 +1,13 @@
 import exifr from 'exifr';
 import JSZip from 'jszip';
-import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
+import { readBarcodes } from 'zxing-wasm/reader';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import piexif from 'piexifjs';
 import type { Browser, Download, Page } from '@playwright/test';
 import chromium from '../scripts/chromium-args.json' with { type: 'json' };
+import { prepared } from './codes.ts';
 import { expect, openDemo, settled, test, watch } from './helpers.ts';
 
 /** What a camera would see, in place of one: Chromium reads it when the camera is asked for. */
@@ -202,10 +203,9 @@ async function greyOf(page: Page, nth: number, side: number): Promise<Grey> {
   }, side);
   return { side, pixels: Buffer.from(text, 'base64') };
 }
-/** An independent decoder (ZXing's, in C++). */
+/** What an independent decoder reads. */
 async function decoded({ side, pixels }: Grey): Promise<string> {
-  const wasm = readFileSync(join(import.meta.dirname, '../node_modules/zxing-wasm/dist/reader/zxing_reader.wasm'));
-  prepareZXingModule({ overrides: { wasmBinary: Uint8Array.from(wasm).buffer } });
+  await prepared('reader');
   const data = new Uint8ClampedArray(side * side * 4);
   for (let i = 0; i < pixels.length; i++) data.fill(pixels[i] ?? 0, i * 4, i * 4 + 3).fill(255, i * 4 + 3, i * 4 + 4);
   const [found] = await readBarcodes({ data, width: side, height: side, colorSpace: 'srgb' } as ImageData, {

@@ -1,5 +1,7 @@
 import { expect, type Page } from '@playwright/test';
+import { writeBarcode } from 'zxing-wasm/writer';
 import { serve } from '../scripts/serve.ts';
+import { prepared } from './codes.ts';
 import { goTo, openDemo, settled, test } from './helpers.ts';
 
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first();
@@ -138,4 +140,98 @@ test('with server and network gone the whole application and all data are there 
   await page.goto('/');
   await expect(page.getByText('Keeper’s cottage').first()).toBeVisible();
   await context.close();
+});
+
+/** Fills what room there is with something else, to the last hundred bytes. */
+const fill = async (): Promise<void> => {
+  const opened = await new Promise<IDBDatabase>((open, fail) => {
+    const opening = indexedDB.open('something else');
+    opening.onupgradeneeded = () => opening.result.createObjectStore('things', { autoIncrement: true });
+    opening.onerror = () => fail(opening.error ?? new Error());
+    opening.onsuccess = () => open(opening.result);
+  });
+  // what cannot be packed
+  const noise = (bytes: number) => {
+    const some = new Uint8Array(bytes);
+    for (let at = 0; at < bytes; at += 65_536) crypto.getRandomValues(some.subarray(at, at + 65_536));
+    return some;
+  };
+  const isWritten = (bytes: number) =>
+    new Promise<boolean>((told) => {
+      const writing = opened.transaction('things', 'readwrite');
+      writing.objectStore('things').put(noise(bytes));
+      writing.oncomplete = () => told(true);
+      writing.onabort = () => told(false);
+    });
+  for (const bytes of [1e6, 1e5, 1e4, 1000, 100]) while (await isWritten(bytes));
+  opened.close();
+};
+
+test.describe('what a day brings', () => {
+  test.use({ provoked: /Failed to load resource/ });
+  test('the logger is followed, a batch is read from its bars, a clock that was set back is said, and a full disk waits', async ({
+    page,
+    context,
+    baseURL,
+  }) => {
+    // a small disk: what a browser trusts in for a while is no more than that
+    const cdp = await context.newCDPSession(page);
+    const origin = new URL(baseURL ?? '').origin;
+    await cdp.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 8e6 });
+    await openDemo(page);
+    await goTo(page, 'Site');
+    await beside(page, 'Cans');
+    let isThere = true;
+    let temperature = 12.4;
+    await page.route('**/instruments/climate/now', (route) =>
+      isThere
+        ? route.fulfill({ json: { at: new Date().toISOString(), temperature, humidity: 0.61, draught: 0.1 } })
+        : route.abort(),
+    );
+    await page.getByLabel(/Follow the climate logger/).check();
+    await expect(page.getByLabel('Temperature')).toHaveValue('54 °F');
+    // what is there no more is said; what was read last counts
+    isThere = false;
+    await page.getByLabel(/Follow the climate logger/).uncheck();
+    await page.getByLabel(/Follow the climate logger/).check();
+    await expect(page.getByText(/The logger: it cannot be reached.*what was read last/)).toBeVisible();
+    isThere = true;
+    temperature = 12.9;
+    await page.getByLabel(/Follow the climate logger/).uncheck();
+    await page.getByLabel(/Follow the climate logger/).check();
+    await expect(page.getByText(/The logger:/)).toHaveCount(0);
+    await expect(page.getByLabel('Temperature')).toHaveValue('54 °F');
+    // the batch of a can, as it is printed on it
+    await page.getByText('Open a can, read a level').first().click();
+    await page.getByRole('button', { name: 'Scan' }).first().click();
+    await prepared('writer');
+    const { image } = await writeBarcode('LOT-48213-B', { format: 'Code128', scale: 4 });
+    await page.getByLabel('Open pictures').setInputFiles({
+      name: 'can.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from(await (image as Blob).arrayBuffer()),
+    });
+    await expect(page.getByLabel('Batch').first()).toHaveValue('LOT-48213-B');
+    await page.getByLabel('Opened').first().fill('1');
+    await page.keyboard.press('Enter');
+    await beside(page, 'Log');
+    await expect(entries(page)).toHaveCount(2);
+    await expect(entries(page).first()).toContainText('batch LOT-48213-B');
+    // no room: said, and waiting; nothing is shown as noted
+    await page.evaluate(fill);
+    await press(page, 'Start').click();
+    await expect(page.getByText(/no room left on this device/)).toBeVisible();
+    await expect(entries(page)).toHaveCount(2);
+    await cdp.send('Storage.overrideQuotaForOrigin', { origin });
+    await expect(entries(page)).toHaveCount(3);
+    await expect(press(page, 'Done')).toBeVisible();
+    // the clock goes back across a reload
+    await page.clock.setSystemTime(Date.now() - 3_600_000);
+    await page.reload();
+    await expect(page.getByText(/The clock of this device is behind the log/)).toBeVisible();
+    await press(page, 'Done').click();
+    await expect(press(page, 'Start')).toBeVisible();
+    await beside(page, 'Log');
+    await expect(entries(page).first()).toContainText('Done:');
+  });
 });

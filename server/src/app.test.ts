@@ -4,6 +4,7 @@ import { get, type Server } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { readAir } from '@kovelin/core/exchange/instruments.ts';
 import { readClimateLog } from '@kovelin/core/exchange/climate-log.ts';
 import { seeded } from '@kovelin/core/units/random.ts';
 import { createApp } from './app.ts';
@@ -249,12 +250,15 @@ test('the price desk quotes what it sells, the same all day, near its list; nobo
   luck = 0.5;
 });
 
-test('the climate logger sends a day as CSV that reads as a log; a lost connection is told', async () => {
+test('the climate logger sends a day as CSV that reads as a log, and what it reads now; a lost connection is told', async () => {
   luck = 0.5;
   const answer = await fetch(`${url}/instruments/climate/today.csv`);
   expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'text/csv; charset=utf-8']);
   const log = readClimateLog(await answer.text());
   expect(log.ok && [log.value.date, log.value.day.length, log.value.notes]).toEqual(['2026-11-23', 57, []]);
+  const reading = await fetch(`${url}/instruments/climate/now`);
+  const air = readAir(await reading.text());
+  expect(air.ok && air.value.temperature > 15 && air.value.humidity < 0.7).toBe(true);
   luck = 0.01;
   const lost = await fetch(`${url}/instruments/climate/today.csv`);
   expect([lost.status, await lost.json()]).toEqual([503, { problem: 'The climate logger did not answer; ask again.' }]);

@@ -28,6 +28,13 @@ export interface DeskPrices {
   }[];
 }
 
+export interface AirRead {
+  /** °C, a share of 1, and m/s. */
+  readonly temperature: number;
+  readonly humidity: number;
+  readonly draught: number;
+}
+
 const shot = Joi.object({
   id: Joi.number().integer().min(1).required(),
   metres: Joi.number().min(0.001).max(1000).required().allow(null),
@@ -39,6 +46,12 @@ const reading = Joi.object({
     a: Joi.number().min(-150).max(150).required(),
     b: Joi.number().min(-150).max(150).required(),
   }).required(),
+}).unknown();
+const air = Joi.object({
+  at: Joi.string().isoDate().required(),
+  temperature: Joi.number().min(ENDS.temperature[0]).max(ENDS.temperature[1]).required(),
+  humidity: Joi.number().min(0).max(1).required(),
+  draught: Joi.number().min(0).max(ENDS.draught[1]).required(),
 }).unknown();
 const prices = Joi.object({
   desk: Joi.string().max(MOST.source).required(),
@@ -73,6 +86,12 @@ export const readShot = (text: string): Result<Shot> => read(shot, text, 'The me
 export function readLab(text: string): Result<ReaderLab> {
   const found = read<{ lab: ReaderLab }>(reading, text, 'The reader');
   return found.ok ? good(found.value.lab) : found;
+}
+export function readAir(text: string): Result<AirRead> {
+  const found = read<AirRead>(air, text, 'The climate logger');
+  if (!found.ok) return found;
+  const { temperature, humidity, draught } = found.value;
+  return good({ temperature, humidity, draught });
 }
 /** @param currency prices in another are refused */
 export function readDeskPrices(text: string, currency: string): Result<DeskPrices> {

@@ -12,6 +12,8 @@ import { scheduleContract } from '../exchange/contracts.ts';
 import { basePlan } from '../whole/plan.ts';
 import { clocksNow, lessonsOf, plannedPaint, replanned, stateOf } from '../whole/site.ts';
 import { wholeOf } from '../whole/whole.ts';
+import { carriedFrom, lessonsFor, NOTHING_CARRIED } from '../job/lessons.ts';
+import { isNews } from './air.ts';
 import { foldLog, type SiteState } from './fold.ts';
 import { conditionerFor, dayList, factsOf, keepsOpen, tickId } from './lists.ts';
 import { nowNext } from './next.ts';
@@ -434,5 +436,48 @@ describe('lists of the day', () => {
     for (const p of placed) device.says(30, { kind: 'done', who, operation: p.task.id });
     const over = nowNext(placed, fold(logOf(...device.entries)), 0, who, 40);
     expect([over.on, over.next]).toEqual([null, []]);
+  });
+});
+
+describe('what outlasts a job, and what is worth an entry', () => {
+  const job = bedroom(DOOR + BASEBOARD);
+  const air = { temperature: 20, humidity: 0.5, draught: 0.1 };
+  test('a logger’s reading is news where it is another air, or where two hours have passed', () => {
+    expect(isNews(null, air, 0)).toBe(true);
+    expect([isNews(air, air, 119), isNews(air, air, 120)]).toEqual([false, true]);
+    const near = { temperature: 20.9, humidity: 0.54, draught: 0.19 };
+    expect(isNews(air, near, 5)).toBe(false);
+    for (const member of ['temperature', 'humidity', 'draught'] as const)
+      expect(
+        isNews(air, { ...air, [member]: air[member] + { temperature: 1, humidity: 0.06, draught: 0.11 }[member] }, 5),
+      ).toBe(true);
+  });
+  test('what was learned goes to other jobs by the names of people and paints, the later of two counts, nothing twice', () => {
+    const [ana] = job.crew.people;
+    const [paint] = Object.values(job.products);
+    if (!ana || !paint) throw new Error('nobody');
+    const rate = { log: 0.1, sd: 0.05, m: 6, date: '2026-12-01' };
+    const learned = {
+      paces: [{ person: ana.id, kind: 'roll', coat: 'first', ...rate }],
+      spreads: [{ product: paint.id, texture: null, ...rate }],
+    } as const;
+    const carried = carriedFrom({ ...job, learned }, NOTHING_CARRIED);
+    const other: Job = {
+      ...job,
+      crew: {
+        ...job.crew,
+        people: [
+          { ...ana, id: 'p9', name: ` ${ana.name.toUpperCase()}` },
+          { ...ana, id: 'p8', name: 'Bo' },
+        ],
+      },
+    };
+    expect(lessonsFor(other, carried)).toEqual({
+      paces: [{ person: 'p9', kind: 'roll', coat: 'first', ...rate }],
+      spreads: [{ product: paint.id, texture: null, ...rate }],
+    });
+    expect(lessonsFor({ ...job, learned }, carried)).toEqual({ paces: [], spreads: [] });
+    const later = { ...learned, paces: [{ ...learned.paces[0], log: 0.2 }] };
+    expect(carriedFrom({ ...job, learned: later }, carried).paces.map(({ log }) => log)).toEqual([0.2]);
   });
 });

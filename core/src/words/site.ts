@@ -104,3 +104,9 @@ export const DRIP: Readonly<Record<Floor, Word>> = {
   porous: 'A drip on a porous floor: wet rag at once',
   carpet: 'A drip on carpet: lifted with a blade, dabbed with a wet rag, never rubbed',
 };
+
+/** A rate over the planned one, as people say it: “12 % quicker”. */
+export function rateWord(log: number, more: string, less: string): string {
+  const share = Math.exp(log) - 1;
+  return Math.abs(share) < 0.005 ? 'as planned' : `${Math.round(Math.abs(share) * 100)} % ${share > 0 ? more : less}`;
+}

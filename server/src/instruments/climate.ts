@@ -10,6 +10,24 @@ export class ClimateLogger {
     this.normal = normals(random);
   }
 
+  /** What it reads now; null: the connection was lost. */
+  reading(): AirRead | null {
+    if (this.random() < LOST) return null;
+    const now = this.now();
+    return { at: now.toISOString(), ...this.airAt(now.getHours() * 60 + now.getMinutes()) };
+  }
+
+  /** The air at a minute of the day, with its noise. */
+  private airAt(minute: number): Omit<AirRead, 'at'> {
+    const sun = Math.max(0, Math.sin((Math.PI * (minute - 6 * 60)) / (14 * 60)));
+    const round = (value: number, digits: number) => Number(value.toFixed(digits));
+    return {
+      temperature: round(17 + 5 * sun + NOISE.temperature * this.normal(), 1),
+      humidity: round((58 - 12 * sun + NOISE.humidity * this.normal()) / 100, 2),
+      draught: round(Math.max(0, 0.1 + NOISE.draught * this.normal()), 2),
+    };
+  }
+
   /** The log of today as CSV, a row a quarter of an hour; null: the connection was lost on the way. */
   today(): string | null {
     if (this.random() < LOST) return null;
@@ -21,15 +39,21 @@ export class ClimateLogger {
         at += STEP * (2 + Math.floor(this.random() * 4));
         continue;
       }
-      const sun = Math.sin((Math.PI * (at - 6 * 60)) / (14 * 60));
-      const temperature = 17 + 5 * Math.max(0, sun) + NOISE.temperature * this.normal();
-      const humidity = 58 - 12 * Math.max(0, sun) + NOISE.humidity * this.normal();
-      const draught = Math.max(0, 0.1 + NOISE.draught * this.normal());
+      const { temperature, humidity, draught } = this.airAt(at);
       const clock = `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
-      rows.push(`${date} ${clock},${temperature.toFixed(1)},${humidity.toFixed(0)},${draught.toFixed(2)}`);
+      rows.push(`${date} ${clock},${temperature.toFixed(1)},${(humidity * 100).toFixed(0)},${draught.toFixed(2)}`);
     }
     return ['Time,Temperature (°C),Relative humidity (%),Draught (m/s)', ...rows, ''].join('\r\n');
   }
+}
+
+export interface AirRead {
+  /** ISO time. */
+  readonly at: string;
+  /** °C, a share of 1, and m/s. */
+  readonly temperature: number;
+  readonly humidity: number;
+  readonly draught: number;
 }
 
 /** From six in the morning to eight at night [starting judgements, as all of these]. */

@@ -40,6 +40,11 @@ export function instruments(laser: Laser, reader: ColourReader, climate: Climate
     if (log === null) refuse(response, 503, 'The climate logger did not answer; ask again.');
     else response.type('text/csv').send(log);
   });
+  router.get('/climate/now', (_, response) => {
+    const air = climate.reading();
+    if (air === null) refuse(response, 503, 'The climate logger did not answer; ask again.');
+    else response.json(air);
+  });
   let streams = 0;
   router.get('/laser/events', (request, response) => {
     if (streams >= MOST_STREAMS)

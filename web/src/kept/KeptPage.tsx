@@ -71,8 +71,8 @@ export default function KeptPage() {
           <h2>Backups on this device</h2>
           <p>
             Jobs and logs as they stood: made each hour in which something changed, and before anything is brought in.
-            The last three are kept, one a day for a week, one a week for four weeks. They help against a slip; against a
-            lost device only a file elsewhere does.
+            The last three are kept, one a day for a week, one a week for four weeks. They help against a slip; against
+            a lost device only a file elsewhere does.
           </p>
           {backups?.length === 0 && (
             <p className="hint">None yet: the first is made soon after something was changed.</p>

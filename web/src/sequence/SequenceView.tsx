@@ -2,7 +2,7 @@ import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { momentAt } from '@kovelin/core/sequence/calendar.ts';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { Sides } from '../app/Sides.tsx';
 import { useWhole } from '../app/whole.ts';
@@ -22,6 +22,8 @@ import type { Moved } from './useDrag.ts';
 import { Verdict } from './Verdict.tsx';
 import { waitingWords } from './waiting.ts';
 import './sequence.css';
+
+const EarlierLessons = lazy(() => import('../app/EarlierLessons.tsx'));
 
 const LEGEND = [
   ['prepare', 'prepare'],
@@ -194,6 +196,9 @@ export default function SequenceView() {
       <aside className="panel" aria-label="Crew and tasks">
         <Better view={view} />
         <CrewForm view={view} crew={crew} />
+        <Suspense fallback={null}>
+          <EarlierLessons view={view} />
+        </Suspense>
         <Section title="Task by task">
           {schedule && <TaskList view={view} schedule={schedule} chosen={chosen?.id ?? null} onChoose={choose} />}
         </Section>

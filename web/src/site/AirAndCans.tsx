@@ -1,3 +1,4 @@
+import { MOST } from '@kovelin/core/job/limits.ts';
 import { LEVELS, type Level } from '@kovelin/core/job/vocabulary.ts';
 import { conditionerFor } from '@kovelin/core/site/lists.ts';
 import { formatTemperature, formatVolume, parseTemperature, parseVolume } from '@kovelin/core/units/quantities.ts';
@@ -8,10 +9,15 @@ import { LEVEL_BY } from '@kovelin/core/words/site.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { useState } from 'react';
 import { DraftField, Section } from '../app/fields.tsx';
+import { Scanner } from '../app/Scanner.tsx';
 import type { Shared } from './shared.ts';
+import type { Logger } from './useLogger.ts';
 
 /** The air as it is read, and what is left in the cans: clocks and the order go by both. */
-export function AirAndCans(props: Shared) {
+interface Props extends Shared {
+  readonly logger: Logger;
+}
+export function AirAndCans(props: Props) {
   return (
     <>
       <Air {...props} />
@@ -20,7 +26,7 @@ export function AirAndCans(props: Shared) {
   );
 }
 
-function Air({ view, log, who }: Shared) {
+function Air({ view, log, who, logger }: Props) {
   const last = log.entries?.findLast((entry) => entry.kind === 'air');
   const air = last?.kind === 'air' ? last.value : view.state.job.air;
   const set = (change: Partial<typeof air>): null => {
@@ -52,6 +58,16 @@ function Air({ view, log, who }: Shared) {
           ? 'As noted last: what dries, and how long an edge stays wet, goes by it.'
           : 'As the job has it. Note what a thermometer says here, and the clocks go by it.'}
       </p>
+      <label className="check">
+        <input type="checkbox" checked={logger.isFollowed} onChange={(event) => logger.follow(event.target.checked)} />
+        <span>Follow the climate logger (simulated)</span>
+      </label>
+      {logger.problem !== null && (
+        <p role="status" className="caution">
+          The logger: {logger.problem}. The clocks go by {last ? 'what was read last' : 'the air of the job'}; type the
+          air meanwhile.
+        </p>
+      )}
     </Section>
   );
 }
@@ -101,17 +117,31 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
   const { system } = view;
   const [by, setBy] = useState<Level>('dip');
   const [batch, setBatch] = useState('');
+  const [scanning, setScanning] = useState(false);
   // a bare number is in the unit of the job
   const volume = (text: string) =>
     parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'gal' : 'L'}`);
   return (
     <details>
       <summary>Open a can, read a level</summary>
+      {scanning && (
+        <Scanner
+          withBars
+          onRead={(text) => {
+            setBatch(text.trim().slice(0, MOST.batch));
+            setScanning(false);
+            return true;
+          }}
+        />
+      )}
       <div className="field-row">
         <label className="field">
           Batch
-          <input value={batch} onChange={(event) => setBatch(event.target.value.slice(0, 40))} />
+          <input value={batch} onChange={(event) => setBatch(event.target.value.slice(0, MOST.batch))} />
         </label>
+        <button type="button" className="act small" aria-expanded={scanning} onClick={() => setScanning(!scanning)}>
+          {scanning ? 'Leave it' : 'Scan'}
+        </button>
         <DraftField
           label="Opened"
           value=""

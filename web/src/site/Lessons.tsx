@@ -7,19 +7,16 @@ import type { Lessons as Taught } from '@kovelin/core/whole/site.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
-import { WORK_KIND } from '@kovelin/core/words/site.ts';
+import { rateWord, WORK_KIND } from '@kovelin/core/words/site.ts';
 import { TEXTURE } from '@kovelin/core/words/terms.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
+import { say } from '../app/say.ts';
+import { carryOn } from '../store/kept.ts';
+import { whyNot } from '../store/why.ts';
 import type { Shared } from './shared.ts';
 
 const TimesChart = lazy(() => import('./TimesChart.tsx'));
-
-/** A rate over the planned one, as people say it. */
-function ratio(log: number, more: string, less: string): string {
-  const share = Math.exp(log) - 1;
-  return Math.abs(share) < 0.005 ? 'as planned' : `${Math.round(Math.abs(share) * 100)} % ${share > 0 ? more : less}`;
-}
 
 /** Do tasks take as long as planned, and does paint go as far? What the log makes of it counts once somebody accepts it. */
 export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
@@ -50,8 +47,8 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
                 {row.coat === 'later' && ', later coats'}
               </th>
               <td>{timed(row)}</td>
-              <td>{row.m ? ratio(row.own, 'quicker', 'slower') : ''}</td>
-              <td>{ratio(row.mean, 'quicker', 'slower')}</td>
+              <td>{row.m ? rateWord(row.own, 'quicker', 'slower') : ''}</td>
+              <td>{rateWord(row.mean, 'quicker', 'slower')}</td>
             </tr>
           ))}
           {spreads.map((row) => {
@@ -63,8 +60,8 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
                   {row.texture !== null && `, ${said(TEXTURE[textureOf(row.texture) ?? 'smooth'], system)}`}
                 </th>
                 <td>{timed(row)}</td>
-                <td>{ratio(row.own, 'further', 'less far')}</td>
-                <td>{ratio(row.mean, 'further', 'less far')}</td>
+                <td>{rateWord(row.own, 'further', 'less far')}</td>
+                <td>{rateWord(row.mean, 'further', 'less far')}</td>
               </tr>
             );
           })}
@@ -78,7 +75,14 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
         <button
           type="button"
           className="act small"
-          onClick={() => session.run({ name: 'setLearned', args: { set: accepted(site.lessons, job) } })}
+          onClick={() => {
+            const set = accepted(site.lessons, job);
+            if (!session.run({ name: 'setLearned', args: { set } })) return;
+            // what this job learned goes on to those that come
+            carryOn({ ...job, learned: set }).catch((error: unknown) =>
+              say(`It counts here, but could not be kept for other jobs: ${whyNot(error)}`),
+            );
+          }}
         >
           Let them count
         </button>

@@ -7,7 +7,7 @@ import { formatVolume } from '@kovelin/core/units/quantities.ts';
 import { capital, said } from '@kovelin/core/units/word.ts';
 import { ODD, STOPPED } from '@kovelin/core/words/site.ts';
 import { DateTime } from 'luxon';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { Section } from '../app/fields.tsx';
 import { say } from '../app/say.ts';
@@ -18,6 +18,8 @@ import { Lessons } from './Lessons.tsx';
 import { ShownPhoto, TakePhoto } from './Photos.tsx';
 import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';
+
+const EarlierLessons = lazy(() => import('../app/EarlierLessons.tsx'));
 
 /** So many entries are listed at once. */
 const SHOWN = 40;
@@ -110,6 +112,9 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
           </label>
         </p>
       </Section>
+      <Suspense fallback={null}>
+        <EarlierLessons view={view} />
+      </Suspense>
       <Lessons view={view} site={site} />
     </>
   );

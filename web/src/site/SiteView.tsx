@@ -4,7 +4,7 @@ import { Sides } from '../app/Sides.tsx';
 import { useWhole } from '../app/whole.ts';
 import { UnrolledRoom } from '../drawing/UnrolledRoom.tsx';
 import { paintAt } from '../drawing/moment.tsx';
-import { minutesOn, useSite } from '../workers/site.ts';
+import { lastAhead, minutesOn, useSite } from '../workers/site.ts';
 import { Alarm } from './Alarm.tsx';
 import { AirAndCans } from './AirAndCans.tsx';
 import { useNow } from './clock-time.ts';
@@ -15,6 +15,7 @@ import { Next } from './Next.tsx';
 import { NowCard } from './NowCard.tsx';
 import { useAlarms } from './useAlarms.ts';
 import { useLog } from './useLog.ts';
+import { useLogger } from './useLogger.ts';
 import { useMine } from './useMine.ts';
 import './site.css';
 
@@ -37,6 +38,7 @@ export default function SiteView() {
   const { data: site, error } = useSite(job, log.entries, clock);
   const [mine, setMine] = useMine(job);
   const [page, setPage] = useState<SitePage>('now');
+  const logger = useLogger(log, job.crew.people[mine]?.id ?? '');
   const now = minutesOn(job, log.entries ?? [], clock);
   const alarms = useAlarms(site?.clocks ?? [], now);
   if (!takeoff?.surfaces.length)
@@ -54,6 +56,7 @@ export default function SiteView() {
   const tasks = new Map<string, TaskView>(site?.schedule.tasks.map((task) => [task.id, task]));
   const who = job.crew.people[mine]?.id ?? '';
   const zero = site?.zero ?? null;
+  const ahead = lastAhead(log.entries ?? [], clock);
   const shared = { view, site, tasks, log, who, now, zero };
   const beside = page === 'now' ? 'clocks' : page;
   const drawn = site
@@ -73,6 +76,13 @@ export default function SiteView() {
             <Sides label="Shown" sides={PAGES} value={page} onChange={setPage} fullWidth />
           </div>
         </div>
+        {ahead !== null && (
+          <p role="alert" className="problem site-ahead">
+            The clock of this device is behind the log: its last entry is of{' '}
+            {new Date(ahead).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}. Was the clock set
+            back? Set it right; what is noted meanwhile stands behind that entry, and clocks stand still until then.
+          </p>
+        )}
         <div className="site-now">
           <NowCard {...shared} person={mine} />
         </div>
@@ -98,7 +108,7 @@ export default function SiteView() {
           </>
         )}
         {beside === 'list' && <DayList {...shared} />}
-        {beside === 'cans' && <AirAndCans {...shared} />}
+        {beside === 'cans' && <AirAndCans {...shared} logger={logger} />}
         {beside === 'log' && <LogBook {...shared} />}
       </aside>
     </>

@@ -1,4 +1,5 @@
 import type { LogEntry, SaidEntry } from '@kovelin/core/site/entry.ts';
+import { inOrder } from '@kovelin/core/site/log.ts';
 import { liveQuery } from 'dexie';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { say } from '../app/say.ts';
@@ -8,7 +9,7 @@ import { append, deviceOf, logOf } from '../store/site-log.ts';
 import { steadyNow } from './clock-time.ts';
 
 export interface SiteLog extends WriterState {
-  /** null: not read yet. */
+  /** In order; null: not read yet. */
   readonly entries: readonly LogEntry[] | null;
   readonly say: (...said: readonly SaidEntry[]) => void;
   /** Says that photos were taken, and keeps them with it. */
@@ -36,7 +37,7 @@ export function useLog(job: string): SiteLog {
   );
   useEffect(() => {
     const reading = liveQuery(() => logOf(db, job)).subscribe({
-      next: setEntries,
+      next: (rows) => setEntries(rows.sort(inOrder)),
       error: (reason: unknown) => say(`The log could not be read: ${String(reason)}`),
     });
     return () => reading.unsubscribe();

@@ -1,5 +1,7 @@
 import type { PriceColumns } from '@kovelin/core/exchange/price-list.ts';
 import { COUNTRIES, type Country } from '@kovelin/core/job/region.ts';
+import { carriedFrom, NOTHING_CARRIED, type Carried } from '@kovelin/core/job/lessons.ts';
+import type { Job } from '@kovelin/core/job/types.ts';
 import { db } from './db.ts';
 
 /** What is remembered from job to job. */
@@ -37,3 +39,16 @@ export const rememberColumns = (headings: readonly string[], columns: PriceColum
 
 /** What a job was when it was last given to another device, or came from one: what both sides began from. */
 export const handedKey = (job: string): string => `handed|${job}`;
+
+const LEARNED = 'learned';
+/** What logs of other jobs taught, by the names of people and paints. */
+export async function carriedBefore(): Promise<Carried> {
+  const row = await db.kept.get(LEARNED);
+  return (row?.value as Carried | undefined) ?? NOTHING_CARRIED;
+}
+/** What a job learned goes on to those that come. */
+export async function carryOn(job: Job): Promise<void> {
+  await db.transaction('rw', db.kept, async () => {
+    await db.kept.put({ key: LEARNED, value: carriedFrom(job, await carriedBefore()) });
+  });
+}

@@ -26,11 +26,22 @@ export function useSite(job: Job, entries: readonly LogEntry[] | null, now: Mill
 type Milliseconds = number;
 /** Asked anew so often though nothing was noted. */
 const EVERY = 60_000;
-/** Minutes of a job, at a moment; before it has a first day and a first entry, its first hour is now. */
+/**
+ * Minutes of a job, at a moment; before it has a first day and a first entry, its first hour is now. A clock that was set back behind the
+ * last entry is not followed: time stands still until it has caught up.
+ */
 export function minutesOn(job: Job, log: readonly LogEntry[], now: Milliseconds): number {
   const zero = zeroOf(job.crew, new Map(log.map((entry) => [entry.id, entry])));
-  return zero === null ? 0 : (now - zero) / 60_000;
+  const then = Math.max(now, lastAhead(log, now) ?? now);
+  return zero === null ? 0 : (then - zero) / 60_000;
 }
+/** When the last entry of a log in order was, where that is later than the clock by more than clocks of two devices differ; null: it is not. */
+export function lastAhead(log: readonly LogEntry[], now: Milliseconds): Milliseconds | null {
+  const last = log.at(-1);
+  const at = last ? Date.parse(last.at) : now;
+  return at > now + DIFFER ? at : null;
+}
+const DIFFER: Milliseconds = 120_000;
 
 /** What a new plan of the rest would change; asked when somebody wants to know. */
 export function useChange(job: Job, entries: readonly LogEntry[] | null, now: Milliseconds, round: number) {
