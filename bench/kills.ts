@@ -10,7 +10,7 @@ import { line } from './rooms.ts';
 const KILLS = Number(process.env['KILLS'] ?? 200);
 
 /** A browser of its own process group on a profile that outlives it. */
-async function open(profile: string): Promise<{ process: ChildProcess; endpoint: string }> {
+export async function open(profile: string): Promise<{ process: ChildProcess; endpoint: string }> {
   const browser = spawn(
     process.env['CHROMIUM'] ?? '/usr/bin/chromium',
     [...args, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'],

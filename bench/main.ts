@@ -1,9 +1,11 @@
 import { benchHostile } from './hostile.ts';
 import { benchKills } from './kills.ts';
 import { benchLines } from './lines.ts';
+import { benchLogKills } from './log-kills.ts';
 import { benchMeasure } from './measure.ts';
 import { benchOrder } from './order.ts';
 import { benchPlan } from './plan.ts';
+import { benchSite } from './site.ts';
 import { benchSpecify } from './specify.ts';
 import { benchWeb } from './web.ts';
 import { benchWet } from './wet.ts';
@@ -11,7 +13,7 @@ import { benchWhole } from './whole.ts';
 import { benchWork } from './work.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order size keys open slider memory` for parts; `hostile`
+ * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site size keys open slider memory` for parts; `hostile`
  * and `kills` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
@@ -25,6 +27,11 @@ if (wanted('wet')) benchWet();
 if (wanted('measure')) benchMeasure();
 if (wanted('specify')) benchSpecify();
 if (wanted('order')) await benchOrder();
+if (wanted('site')) await benchSite();
 if (parts.includes('hostile')) benchHostile();
-if (parts.includes('kills')) await benchKills();
+if (parts.includes('kills')) {
+  await benchKills();
+  await benchLogKills();
+}
+if (parts.includes('log-kills')) await benchLogKills();
 if (['size', 'keys', 'open', 'slider', 'memory'].some(wanted)) await benchWeb(wanted);
