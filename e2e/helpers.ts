@@ -31,6 +31,15 @@ export async function openDemo(page: Page): Promise<void> {
   await settled(page);
 }
 
+/** A job of one room, the loft bedroom. @returns its id. */
+export async function openLoft(page: Page): Promise<string> {
+  await page.goto('/');
+  await page.getByLabel('Job file or tape sheet').setInputFiles('examples/loft-bedroom.tape');
+  await page.locator('.drawing > svg').waitFor();
+  await settled(page);
+  return /\/job\/([^/]+)/.exec(page.url())?.[1] ?? '';
+}
+
 /** The ledger has its schedule and everything typed is saved. */
 export async function settled(page: Page): Promise<void> {
   await expect(page.locator('.saving')).toHaveText('Saved');

@@ -4,7 +4,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { promisify } from 'node:util';
 import type { Page } from '@playwright/test';
 import { run as runVerb } from '../core/src/cli/run.ts';
-import { expect, goTo, ledger, openDemo, openRoom, settled, test, watch } from './helpers.ts';
+import { expect, goTo, ledger, openDemo, openLoft, openRoom, settled, test, watch } from './helpers.ts';
 
 const run = promisify(execFile);
 /** A verb of the shell; it throws what the shell says on stderr. */
@@ -256,7 +256,7 @@ test('no serious accessibility fault in any view, light, dark and in daylight', 
     );
     expect(places).toEqual([]);
   };
-  await openDemo(page);
+  await openLoft(page);
   for (const step of ['Measure', 'Specify', 'Order', 'Technique', 'Sequence', 'Site']) {
     await goTo(page, step);
     await page.locator('.drawing > svg').waitFor();

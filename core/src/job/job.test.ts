@@ -348,12 +348,12 @@ describe('named edits', () => {
   });
   test('every starting value: at its ends the edit, the door and all figures bear it, beyond them none lets it in', () => {
     const small = smallJob();
-    // all that follows takes a while: at one end of each, the least and the most in turn, three at a time
-    const three = new Map<DefaultKey, number>();
+    // all that follows takes a while: at one end of each, the least and the most in turn, eight at a time
+    const some = new Map<DefaultKey, number>();
     const followed = (): void => {
-      const job = { ...small, settings: { ...small.settings, ...Object.fromEntries(three) } };
-      expect([[...three], figuresFault(job)]).toEqual([[...three], null]);
-      three.clear();
+      const job = { ...small, settings: { ...small.settings, ...Object.fromEntries(some) } };
+      expect([[...some], figuresFault(job)]).toEqual([[...some], null]);
+      some.clear();
     };
     for (const [n, key] of DEFAULT_KEYS.entries()) {
       const [least, most] = DEFAULTS[key].ends;
@@ -361,8 +361,8 @@ describe('named edits', () => {
       for (const value of [least, most]) {
         const done = editJob(small, { name: 'setSetting', args: { key, value } });
         expect([key, value, done.ok]).toEqual([key, value, true]);
-        if ((value === least) === (n % 2 === 0)) three.set(key, value);
-        if (three.size === 3) followed();
+        if ((value === least) === (n % 2 === 0)) some.set(key, value);
+        if (some.size === 8) followed();
       }
       for (const value of [least - 1e-6, most * 1.01, NaN]) {
         expect(editJob(small, { name: 'setSetting', args: { key, value } }).ok).toBe(false);
