@@ -1,9 +1,15 @@
 import type { Browser, Page } from '@playwright/test';
+import { rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { build, type Rolldown } from 'vite';
 import { readLog, writeLog } from '../core/src/exchange/site-log.ts';
 import { loggedPlan, writer, EIGHT } from '../core/src/testing/site-log.ts';
 import type { LogEntry } from '../core/src/site/entry.ts';
 import { changeOf, siteView, stateOf } from '../core/src/whole/site.ts';
+import { scheduleJob } from '../core/src/sequence/schedule.ts';
+import { keepFor } from '../core/src/whole/keep.ts';
+import { wholeOf } from '../core/src/whole/whole.ts';
 import { basePlan } from '../core/src/whole/plan.ts';
 // @ts-expect-error a plain script without types
 import { launch } from '../scripts/browser.mjs';
@@ -48,7 +54,8 @@ export async function benchSite(): Promise<void> {
   );
   const folded = median(() => void stateOf(job, map), 9);
   line('folded', ms(folded), times(folded, parsed, 'parsing it'));
-  const plan = median(() => void basePlan(job), 3);
+  const { takeoffs, operations } = wholeOf(job);
+  const plan = median(() => void scheduleJob(job, takeoffs, operations, keepFor(job)), 3);
   const shown = median(() => void siteView(job, log, now), 3);
   line('all that Site shows, the rest planned on in its order', ms(shown), times(shown, plan, 'the base plan'));
   const anew = median(() => void changeOf(job, log, now), 3);
@@ -63,43 +70,15 @@ export async function benchSite(): Promise<void> {
   }
 }
 
-/** Our store and a bare Dexie table, built for a page of their own. */
-const ENTRY = `
-import { Dexie } from 'dexie';
-import { Database } from '/web/src/store/db.ts';
-import { append } from '/web/src/store/site-log.ts';
-const said = { kind: 'note', who: 'ana', note: 'wet' };
-async function perSecond(write, count) {
-  for (let i = 0; i < 20; i++) await write(i);
-  const start = performance.now();
-  for (let i = 0; i < count; i++) await write(i);
-  return (count * 1000) / (performance.now() - start);
-}
-globalThis.writes = async (count) => {
-  const bare = new Dexie('bare', { chromeTransactionDurability: 'strict' });
-  bare.version(1).stores({ log: 'id' });
-  const own = new Database('own');
-  const ours = await perSecond(() => append(own, 'job', 'van', [said], Date.now()), count);
-  const theirs = await perSecond((i) => bare.log.add({ ...said, id: String(Math.random()), seq: i }), count);
-  return { ours, theirs };
-};
-`;
+/** Our store and a bare Dexie table, built for a page of their own (`browser/writes.ts`). */
 async function bundle(): Promise<string> {
-  const id = 'virtual:writes';
   const built = (await build({
     root: '.',
     configFile: false,
     logLevel: 'error',
-    plugins: [
-      {
-        name: 'writes',
-        resolveId: (asked: string) => (asked === id ? id : null),
-        load: (asked: string) => (asked === id ? ENTRY : null),
-      },
-    ],
     build: {
       write: false,
-      lib: { entry: id, formats: ['es'], fileName: 'writes' },
+      lib: { entry: 'bench/browser/writes.ts', formats: ['es'], fileName: 'writes' },
       rolldownOptions: { output: { codeSplitting: false } },
     },
   })) as Rolldown.RolldownOutput[];
@@ -139,13 +118,12 @@ async function photo(page: Page, url: string): Promise<void> {
     const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 });
     return [...new Uint8Array(await blob.arrayBuffer())];
   });
-  const buffer = Buffer.from(bytes);
+  const file = join(tmpdir(), `kovelin-bench-${process.pid}.jpg`);
+  writeFileSync(file, Buffer.from(bytes));
   const take = async (): Promise<number> => {
     const before = await page.locator('.photo img').count();
     const start = performance.now();
-    await page
-      .locator('.site-panel .take-photo input')
-      .setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer });
+    await page.locator('.site-panel .take-photo input').setInputFiles(file);
     await page.locator('.photo img').nth(before).waitFor();
     return performance.now() - start;
   };
@@ -160,8 +138,9 @@ async function photo(page: Page, url: string): Promise<void> {
     return performance.now() - start;
   }, bytes);
   line(
-    `a photo of 12 MP (${(buffer.length / 1e6).toFixed(1)} MB), small and in the log`,
+    `a photo of 12 MP (${(bytes.length / 1e6).toFixed(1)} MB), small and in the log`,
     ms(taken),
     times(taken, alone, 'decoding and encoding alone'),
   );
+  rmSync(file);
 }

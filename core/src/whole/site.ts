@@ -21,6 +21,7 @@ import { networkFor, scheduleNetwork, takenFrom, type JobSchedule } from '../seq
 import type { SolveOptions } from '../sequence/solve.ts';
 import type { Task } from '../sequence/task.ts';
 import { effective } from '../specify/reasons.ts';
+import { rememberLast } from '../units/remember.ts';
 import type { Litres, Minutes } from '../units/si.ts';
 import { paintOf } from '../work/goes.ts';
 import { PLANNED, type WholeInput } from './inputs.ts';
@@ -38,8 +39,14 @@ export const stateOf = (job: Pick<Job, 'crew'>, log: Log): SiteState =>
 /** The job in the air that was read last: what dries, and how long an edge stays wet, goes by it. */
 export function inLoggedAir<J extends Pick<Job, 'air'>>(job: J, state: SiteState): J {
   const last = state.air.at(-1);
-  return last ? { ...job, air: { ...job.air, ...last.air, day: [] } } : job;
+  return last ? { ...job, air: loggedAir(job.air, last.air) } : job;
 }
+/** One object for one air, whatever entry says it: what was worked out in it is still known. */
+const loggedAir = rememberLast(
+  4,
+  (air: Job['air'], last: SiteState['air'][number]['air']) => JSON.stringify([air, last]),
+  (air, last): Job['air'] => ({ ...air, ...last, day: [] }),
+);
 
 /** Index of whom an entry names, by id or by name; -1: nobody of the crew. */
 export const personIn =
