@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { writeBarcode } from 'zxing-wasm/writer';
 import { serve } from '../scripts/serve.ts';
 import { prepared } from './codes.ts';
-import { goTo, openDemo, settled, test } from './helpers.ts';
+import { goTo, openDemo, openLoft, settled, test } from './helpers.ts';
 
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first();
 const now = (page: Page) => page.locator('.now-card h2');
@@ -114,6 +114,49 @@ test('on a phone: one line of frame, one thing to press, nothing wider than the 
   await settled(desk);
   await phone.close();
   await desk.context().close();
+});
+
+test('on a phone no step is wider than the page, what is pressed is 44 px high, and a paint and a wall are asked about by thumb', async ({
+  browser,
+}) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const page = await phone.newPage();
+  const job = await openLoft(page);
+  for (const step of ['measure', 'specify', 'order', 'technique', 'sequence', 'site']) {
+    await page.goto(`/job/${job}/${step}`);
+    await settled(page);
+    const wide = await page.evaluate(() =>
+      [document.documentElement, ...document.querySelectorAll('main, main *:not(svg, svg *), .ledger')]
+        // the walls in a row are wider than any phone: they are drawn through by a finger
+        .filter((part) => part.scrollWidth > innerWidth && !part.matches('.drawing'))
+        .map((part) => part.className),
+    );
+    expect([step, wide]).toEqual([step, []]);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('button, a, select, summary, textarea, input:not([type=range], .unseen)')]
+        .filter((one) => !one.closest('svg') && one.getClientRects().length > 0)
+        .filter(
+          (one) =>
+            Math.max(...[one, one.closest('label') ?? one].map((at) => at.getBoundingClientRect().height)) < 43.5,
+        )
+        .map((one) => `${one.className} ${one.textContent}`),
+    );
+    expect([step, small]).toEqual([step, []]);
+  }
+  await page.goto(`/job/${job}/specify`);
+  await page.locator('.drawing .surface').nth(1).tap();
+  await page.getByRole('button', { name: 'There now' }).tap();
+  const asked = page.locator('.asked:not(.once)');
+  await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).tap();
+  await expect(asked.locator('legend').first()).toHaveText('What is on it now?');
+  await asked.getByRole('button', { name: 'I don’t know' }).tap();
+  await expect(asked.locator('legend').first()).not.toHaveText('What is on it now?');
+  await settled(page);
+  await page.goto(`/job/${job}/order`);
+  await page.locator('.schedule tbody tr').nth(1).getByRole('button').first().tap();
+  await page.locator('.sheet-handle').tap();
+  await expect(page.getByRole('heading', { name: 'How much is enough?' })).toBeVisible();
+  await phone.close();
 });
 
 test('with server and network gone the whole application and all data are there after a reload, and what is noted then is kept', async ({

@@ -8,6 +8,7 @@ import './app/styles/tables.css';
 import './app/styles/panel.css';
 import './app/styles/frame.css';
 import './app/styles/paper.css';
+import './app/styles/touch.css';
 import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';

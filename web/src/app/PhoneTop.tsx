@@ -34,14 +34,8 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
       <span className={`saving ${state.saving}`} role="status">
         {typing && state.saving === 'saved' ? 'Typing …' : SAVED[state.saving]}
       </span>
-      <button
-        type="button"
-        className="all-tools"
-        aria-haspopup="dialog"
-        aria-label="More"
-        onClick={() => setOpened('more')}
-      >
-        <i aria-hidden="true" />
+      <button type="button" className="all-tools" aria-haspopup="dialog" onClick={() => setOpened('more')}>
+        More
       </button>
       <Drawer anchor="bottom" open={opened !== null} onClose={close} className="from-below">
         {opened === 'steps' && (

@@ -90,7 +90,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
           });
           const problem = (field: string) => problemsAt({ room, takeoff }, `openings/${o.id}/${field}`)[0] ?? null;
           const field = (key: 'width' | 'height' | 'at' | 'sill' | 'casing', label: string, optional = false) => (
-            <td>
+            <td data-label={key === 'at' ? 'From the start' : label}>
               <LengthField
                 {...(key === 'at' ? { id: `at-${o.id}` } : {})}
                 className="short"
@@ -113,7 +113,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
                 <th scope="row">
                   {heading(OPENING[o.kind], system)} {o.label}
                 </th>
-                <td>
+                <td data-label="On wall">
                   <Choice
                     hideLabel
                     label={`Wall of ${o.label}`}
@@ -125,9 +125,9 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
                 {field('width', 'Width')}
                 {field('height', 'Height')}
                 {field('at', 'Distance from the start of the wall')}
-                {o.kind === 'door' ? <td>floor</td> : field('sill', 'Sill', true)}
+                {o.kind === 'door' ? <td data-label="Sill">floor</td> : field('sill', 'Sill', true)}
                 {field('casing', heading(TRIM.casing, system), true)}
-                <td>
+                <td data-label="Leaf">
                   {o.kind === 'door' ? (
                     <Choice<Leaf>
                       hideLabel

@@ -141,7 +141,7 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
       onFocus={() => !isChosen && props.onSelect(`${wall.id}/field`)}
     >
       <th scope="row">{wall.label}</th>
-      <td>
+      <td data-label="Length">
         <LengthField
           id={`length-${wall.id}`}
           hideLabel
@@ -156,7 +156,7 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
           onEnter={onEnter}
         />
       </td>
-      <td>
+      <td data-label="Then turn">
         <DraftField
           className="short"
           hideLabel
@@ -169,7 +169,7 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
         />
       </td>
       {heightFields(wall, props.roomHeight, system).map(({ label, value, hint, change }) => (
-        <td key={label}>
+        <td data-label={label} key={label}>
           <LengthField
             className="short"
             hideLabel
@@ -185,7 +185,7 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
           />
         </td>
       ))}
-      <td className="number">
+      <td data-label="Adjusted" className="number">
         <Adjusted wall={wall.id} />
       </td>
       <td className="row-tools">

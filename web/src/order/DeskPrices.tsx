@@ -124,11 +124,13 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
             {rows.map((r) => (
               <tr key={r.key}>
                 <th scope="row">{r.what}</th>
-                <td className="number">{formatMoney(r.now, job.currency)}</td>
-                <td>
+                <td data-label="Last known" className="number">
+                  {formatMoney(r.now, job.currency)}
+                </td>
+                <td data-label="From">
                   {r.priced ? `${r.priced.source}, ${ageWord(r.priced.date, job.region.dates)}` : 'starting price'}
                 </td>
-                <td className="number">
+                <td data-label="Offered" className="number">
                   {data ? (
                     r.then === null ? (
                       'not sold there'

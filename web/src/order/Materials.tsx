@@ -50,15 +50,21 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
                   {said(materialWord(m), system)}
                 </button>
               </th>
-              <td className="number">
+              <td data-label="Worked out" className="number">
                 <Figure working={m.working} system={system} text={said(pieceWord(m.working.value, m.unit), system)} />
               </td>
-              <td>
+              <td data-label="Owned">
                 <Owned view={view} line={m} />
               </td>
-              <td className="number">{m.quantity ? said(pieceWord(m.quantity, m.unit), system) : 'none'}</td>
-              <td className="number">{formatMoney(m.each, currency)}</td>
-              <td className="number">{formatMoney(m.cost, currency)}</td>
+              <td data-label="To buy" className="number">
+                {m.quantity ? said(pieceWord(m.quantity, m.unit), system) : 'none'}
+              </td>
+              <td data-label="Each" className="number">
+                {formatMoney(m.each, currency)}
+              </td>
+              <td data-label="Cost" className="number">
+                {formatMoney(m.cost, currency)}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -67,7 +73,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
         <tr className="total">
           <th scope="row">Everything else together</th>
           <td colSpan={4} />
-          <td className="number">
+          <td data-label="Cost" className="number">
             {formatMoney(
               materials.reduce((sum, m) => sum + m.cost, 0),
               currency,

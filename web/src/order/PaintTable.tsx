@@ -38,36 +38,44 @@ export function PaintTable({ view, chosen, onPick }: Props) {
                 {said(paintWord(p), system)}
               </button>
             </th>
-            <td className="number">
+            <td data-label="Wanted" className="number">
               <Figure working={p.expected} system={system} />
             </td>
-            <td>
+            <td data-label="To buy; hatched is left over">
               <Cans line={p} view={view} />
               {p.fromShelf > 0 && (
                 <small className="with">and {formatVolume(p.fromShelf, system)} from the shelf</small>
               )}
             </td>
-            <td className="number">{formatVolume(p.leftover, system)}</td>
-            <td className="number">{formatPercent(p.shortfallChance)}</td>
-            <td className="number">{p.reserve ? formatPercent(p.reserve.chance) : '–'}</td>
-            <td className="number">{p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}</td>
+            <td data-label="Left over" className="number">
+              {formatVolume(p.leftover, system)}
+            </td>
+            <td data-label="Not finished" className="number">
+              {formatPercent(p.shortfallChance)}
+            </td>
+            <td data-label="Reserve not kept" className="number">
+              {p.reserve ? formatPercent(p.reserve.chance) : '–'}
+            </td>
+            <td data-label="Cost" className="number">
+              {p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}
+            </td>
           </tr>
         ))}
         <tr className="total">
           <th scope="row">All the paint</th>
-          <td className="number">
+          <td data-label="Wanted" className="number">
             {formatVolume(
               paints.reduce((sum, p) => sum + p.expected.value, 0),
               system,
             )}
           </td>
-          <td className="number">
+          <td data-label="Bought" className="number">
             {formatVolume(
               paints.reduce((sum, p) => sum + p.ordered, 0),
               system,
             )}
           </td>
-          <td className="number">
+          <td data-label="Left over" className="number">
             {formatVolume(
               paints.reduce((sum, p) => sum + p.leftover, 0),
               system,
@@ -75,7 +83,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
           </td>
           <td />
           <td />
-          <td className="number">
+          <td data-label="Cost" className="number">
             {formatMoney(
               paints.reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
               currency,

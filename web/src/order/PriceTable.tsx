@@ -47,8 +47,12 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
                 ? `${crew.people.find((p) => p.id === line.person)?.name ?? ''}, ${labour.days} days`
                 : said(LABOUR[line.kind], view.system)}
             </th>
-            <td className="number">{formatMinutes(line.minutes)}</td>
-            <td className="number">{money(line.cost)}</td>
+            <td data-label="Time" className="number">
+              {formatMinutes(line.minutes)}
+            </td>
+            <td data-label="Amount" className="number">
+              {money(line.cost)}
+            </td>
           </tr>
         ))}
         <tr className="total">
@@ -56,8 +60,12 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
             Labour, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
             {crew.people.length === 1 ? 'one person' : `${crew.people.length} people`}
           </th>
-          <td className="number">{formatMinutes(labour.minutes)}</td>
-          <td className="number">{money(labour.cost)}</td>
+          <td data-label="Time" className="number">
+            {formatMinutes(labour.minutes)}
+          </td>
+          <td data-label="Amount" className="number">
+            {money(labour.cost)}
+          </td>
         </tr>
       </tbody>
       <tbody>
@@ -67,13 +75,15 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
               {kind === 'tax' ? pricing.taxName : PRICE_WORDS[kind]} <small className="inline">{share(kind)}</small>
             </th>
             <td />
-            <td className="number">{money(amount)}</td>
+            <td data-label="Amount" className="number">
+              {money(amount)}
+            </td>
           </tr>
         ))}
         <tr className="total">
           <th scope="row">Price{price.tax > 0 && `, ${pricing.taxName.toLowerCase()} with it`}</th>
           <td />
-          <td className="number" data-total="price">
+          <td data-label="Amount" className="number" data-total="price">
             {money(price.total)}
           </td>
         </tr>

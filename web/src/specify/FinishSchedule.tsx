@@ -80,20 +80,20 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                       )}
                     <Assumed members={assumed?.members[s.surface.id] ?? []} system={system} />
                   </th>
-                  <td className="number">
+                  <td data-label="Area" className="number">
                     {formatArea(
                       group.reduce((sum, g) => sum + g.surface.area.value, 0),
                       system,
                     )}
                   </td>
-                  <td>
+                  <td data-label="Paint and colour">
                     <span className="chip" style={{ background: s.colour.hex }} /> {s.product.name}, {s.colour.name}
                   </td>
-                  <td>{heading(SHEEN[s.sheen], system)}</td>
-                  <td>{heading(primerWord(effective(s.system.primer)), system)}</td>
-                  <td>{said(coatsWord(effective(s.system.coats)), system)}</td>
-                  <td>{said(coverWord(effective(s.system.cover)), system)}</td>
-                  <td>{said(brushWord(effective(s.system.brush)), system)}</td>
+                  <td data-label="Sheen">{heading(SHEEN[s.sheen], system)}</td>
+                  <td data-label="Primer">{heading(primerWord(effective(s.system.primer)), system)}</td>
+                  <td data-label="Coats">{said(coatsWord(effective(s.system.coats)), system)}</td>
+                  <td data-label={heading(THE.cover, system)}>{said(coverWord(effective(s.system.cover)), system)}</td>
+                  <td data-label="Brush">{said(brushWord(effective(s.system.brush)), system)}</td>
                 </tr>
               )),
             )}

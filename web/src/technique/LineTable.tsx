@@ -39,18 +39,22 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
         <tbody key={kind}>
           <tr className="group">
             <th scope="rowgroup">{heading(LINE[kind], system)}</th>
-            <td className="number">
+            <td data-label="Length" className="number">
               {aboutLength(
                 sum(own, (m) => m.line.length),
                 system,
               )}
             </td>
             <td colSpan={2}>{own.length > 1 && `${own.length} lines`}</td>
-            <td className="how">
+            <td data-label="How" className="how">
               <AllOfKind view={view} kind={kind} own={own} />
             </td>
-            <td className="number">{formatMinutes(sum(own, (m) => m.chosen.minutes))}</td>
-            <td className="number">{money(sum(own, (m) => m.chosen.cost))}</td>
+            <td data-label="Work" className="number">
+              {formatMinutes(sum(own, (m) => m.chosen.minutes))}
+            </td>
+            <td data-label="Cost" className="number">
+              {money(sum(own, (m) => m.chosen.cost))}
+            </td>
           </tr>
           {own.map((made) => {
             const { line, chosen: way, pinned } = made;
@@ -62,8 +66,10 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
                     {heading(sidesWord(line, takeoff), system)}
                   </button>
                 </th>
-                <td className="number">{aboutLength(line.length, system)}</td>
-                <td>
+                <td data-label="Length" className="number">
+                  {aboutLength(line.length, system)}
+                </td>
+                <td data-label="Laps first">
                   {first.s && !line.hidden ? (
                     <>
                       <span className="chip" style={{ background: first.s.colour.hex }} />{' '}
@@ -73,16 +79,20 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
                     <span className="soft">{line.hidden ? 'both, rough' : 'there already'}</span>
                   )}
                 </td>
-                <td>
+                <td data-label="Then cut">
                   {cut.s && <span className="chip" style={{ background: cut.s.colour.hex }} />}{' '}
                   {heading(sideWord(cut, takeoff), system)}
                 </td>
-                <td className="how">
+                <td data-label="How" className="how">
                   {said(METHOD[way.method], system)}
                   {pinned && <small className="pin">pinned</small>}
                 </td>
-                <td className="number">{formatMinutes(way.minutes)}</td>
-                <td className="number">{money(way.cost)}</td>
+                <td data-label="Work" className="number">
+                  {formatMinutes(way.minutes)}
+                </td>
+                <td data-label="Cost" className="number">
+                  {money(way.cost)}
+                </td>
               </tr>
             );
           })}
@@ -91,15 +101,19 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
       <tbody>
         <tr className="total">
           <th scope="row">All {lines.lines.length} lines</th>
-          <td className="number">
+          <td data-label="Length" className="number">
             {aboutLength(
               sum(lines.lines, (m) => m.line.length),
               system,
             )}
           </td>
           <td colSpan={3} />
-          <td className="number">{formatMinutes(lines.minutes)}</td>
-          <td className="number">{money(lines.cost)}</td>
+          <td data-label="Work" className="number">
+            {formatMinutes(lines.minutes)}
+          </td>
+          <td data-label="Cost" className="number">
+            {money(lines.cost)}
+          </td>
         </tr>
       </tbody>
     </table>
