@@ -158,8 +158,14 @@ await shot('site', onSite);
 await shot('site-phone', async () => {
   if (only.length && !only.includes('site')) await onSite();
   await page.setViewportSize({ width: 390, height: 844 });
+  await page.locator('.phone-top .where').waitFor();
 });
-if (!only.length || only.includes('site-phone')) await page.setViewportSize({ width: 1280, height: 800 });
+await shot('site-tablet', async () => {
+  if (only.length && !only.includes('site')) await onSite();
+  await page.setViewportSize({ width: 1024, height: 768 });
+});
+if (!only.length || only.some((name) => name.startsWith('site-')))
+  await page.setViewportSize({ width: 1280, height: 800 });
 await shot('sheet', async () => {
   await page.getByRole('link', { name: 'Day sheet to print' }).click();
   await page.locator('.sheet-day').first().waitFor();

@@ -1,5 +1,6 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { codeIn } from '../workers/scan.ts';
+import { FilePick } from './FilePick.tsx';
 import { say } from './say.ts';
 
 interface Props {
@@ -25,19 +26,9 @@ export function Scanner({ onRead, withBars = false }: Props) {
         <button type="button" className="act small" onClick={() => setOn(!isOn)}>
           {isOn ? 'Camera off' : 'Use the camera'}
         </button>
-        <label className="act small take-photo">
+        <FilePick accept="image/*" multiple onFiles={(files) => void readPictures(files, withBars, onRead)}>
           Open pictures
-          <input
-            type="file"
-            accept="image/*"
-            multiple
-            className="unseen"
-            onChange={(event) => {
-              void readPictures([...(event.target.files ?? [])], withBars, onRead);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        </FilePick>
       </div>
     </div>
   );

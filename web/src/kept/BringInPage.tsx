@@ -3,6 +3,7 @@ import type { ReadArchive } from '@kovelin/core/exchange/archive.ts';
 import type { Result } from '@kovelin/core/units/problem.ts';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
+import { FilePick } from '../app/FilePick.tsx';
 import { PageTop } from '../app/PageTop.tsx';
 import { say } from '../app/say.ts';
 import { Scanner } from '../app/Scanner.tsx';
@@ -116,19 +117,9 @@ export default function BringInPage() {
             </p>
             <section className="kept-part">
               <h2>From a file</h2>
-              <label className="act small take-photo">
+              <FilePick accept=".zip,.txt" onFiles={([file]) => file && void open(file)}>
                 Open a file
-                <input
-                  type="file"
-                  className="unseen"
-                  accept=".zip,.txt"
-                  onChange={(event) => {
-                    const [file] = event.target.files ?? [];
-                    if (file) void open(file);
-                    event.target.value = '';
-                  }}
-                />
-              </label>
+              </FilePick>
               <p className="hint">A .kovelin.zip, or the .kovelin.txt that a phone shared.</p>
             </section>
             <section className="kept-part">

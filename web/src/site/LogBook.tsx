@@ -9,6 +9,7 @@ import { ODD, STOPPED } from '@kovelin/core/words/site.ts';
 import { DateTime } from 'luxon';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
+import { FilePick } from '../app/FilePick.tsx';
 import { Section } from '../app/fields.tsx';
 import { say } from '../app/say.ts';
 import { db } from '../store/db.ts';
@@ -97,19 +98,9 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
             Export the log
           </button>
           <Link to={`/hand-over/${job.id}`}>Hand the job over</Link>
-          <label className="link">
+          <FilePick accept=".jsonl,.json,.txt" className="link" onFiles={([file]) => file && void open(file)}>
             Take one over
-            <input
-              type="file"
-              className="unseen"
-              accept=".jsonl,.json,.txt"
-              onChange={(event) => {
-                const [file] = event.target.files ?? [];
-                if (file) void open(file);
-                event.target.value = '';
-              }}
-            />
-          </label>
+          </FilePick>
         </p>
       </Section>
       <Suspense fallback={null}>

@@ -1,6 +1,7 @@
 import type { SaidEntry } from '@kovelin/core/site/entry.ts';
 import Dialog from '@mui/material/Dialog';
 import { useEffect, useState } from 'react';
+import { FilePick } from '../app/FilePick.tsx';
 import { say } from '../app/say.ts';
 import { db, type PhotoRow } from '../store/db.ts';
 import { freshId } from '../store/ids.ts';
@@ -46,19 +47,9 @@ export function TakePhoto({ job, log, about, note = '', onTaken, className = 'ac
     }
   };
   return (
-    <label className={`${className} take-photo`}>
+    <FilePick accept="image/*" multiple className={className} onFiles={(files) => void take(files)}>
       {busy > 0 ? `Making ${busy === 1 ? 'it' : `${busy} of them`} small …` : 'Photo'}
-      <input
-        type="file"
-        className="unseen"
-        accept="image/*"
-        multiple
-        onChange={(event) => {
-          void take([...(event.target.files ?? [])]);
-          event.target.value = '';
-        }}
-      />
-    </label>
+    </FilePick>
   );
 }
 
