@@ -1,3 +1,4 @@
+import { benchFullDisk } from './full-disk.ts';
 import { benchHostile } from './hostile.ts';
 import { benchKills } from './kills.ts';
 import { benchLines } from './lines.ts';
@@ -13,8 +14,8 @@ import { benchWhole } from './whole.ts';
 import { benchWork } from './work.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site size keys open slider memory` for parts; `hostile`
- * and `kills` take minutes and are run when they are asked for.
+ * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site size keys open slider memory` for parts; `hostile`,
+ * `kills`, `log-kills` and `full-disk` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
 const wanted = (part: string) => parts.length === 0 || parts.includes(part);
@@ -34,4 +35,5 @@ if (parts.includes('kills')) {
   await benchLogKills();
 }
 if (parts.includes('log-kills')) await benchLogKills();
+if (parts.includes('kills') || parts.includes('full-disk')) await benchFullDisk();
 if (['size', 'keys', 'open', 'slider', 'memory'].some(wanted)) await benchWeb(wanted);

@@ -179,6 +179,14 @@ test('with server and network gone the whole application and all data are there 
   await expect(press(page, 'Done')).toBeVisible();
   await beside(page, 'Log');
   await expect(entries(page)).toHaveCount(1);
+  // a file that another application shares is taken by the service worker
+  await page.evaluate(async () => {
+    const body = new FormData();
+    body.set('file', new File(['no zip'], 'from elsewhere.zip'));
+    await fetch('/bring-in', { method: 'POST', body, redirect: 'manual' });
+  });
+  await page.goto('/bring-in?shared');
+  await expect(page.getByRole('alert')).toContainText('This is no zip file');
   // another page of the job, and all jobs
   await page.goto('/');
   await expect(page.getByText('Keeper’s cottage').first()).toBeVisible();

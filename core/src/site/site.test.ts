@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import Papa from 'papaparse';
+import { logCsv } from '../exchange/log-csv.ts';
 import { readLog, writeLog } from '../exchange/site-log.ts';
 import { STARTING_DAYS, type Crew } from '../job/crew.ts';
 import { setting } from '../job/defaults.ts';
@@ -437,6 +439,41 @@ describe('lists of the day', () => {
     const over = nowNext(placed, fold(logOf(...device.entries)), 0, who, 40);
     expect([over.on, over.next]).toEqual([null, []]);
   });
+});
+
+test('as a table: in the order of what happened, in the job’s own time over a clock change, put right and taken back told', () => {
+  const crew: Crew = {
+    ...STARTING_DAYS,
+    people: [{ ...bedroom().crew.people[0], id: 'p1', name: 'Ana' } as Crew['people'][number]],
+    hours: [[480, 960]],
+    start: '2026-12-01',
+    zone: 'Europe/Paris',
+  };
+  const device = writer('van');
+  const can = device.says(0, { kind: 'can', who: 'p1', value: { paint: 'w', litres: 2.5, batch: '=1+1' } });
+  device.says(1, { kind: 'air', who: 'p1', value: { temperature: 18.5, humidity: 0.614, draught: 0.1 } });
+  const wrong = device.says(2, { kind: 'done', who: 'p1', operation: 't1' });
+  device.says(3, { kind: 'correct', who: 'p1', corrects: wrong.id, value: { removed: true } });
+  device.says(4, { kind: 'correct', who: 'p1', corrects: can.id, value: { at: '2026-07-01T22:30:00.000Z' } });
+  const { data } = Papa.parse<Record<string, string>>(logCsv(logOf(...device.entries), { crew }), {
+    header: true,
+    skipEmptyLines: true,
+  });
+  expect(data.map(({ kind, stands }) => [kind, stands])).toEqual([
+    ['can', 'put right'],
+    ['air', 'yes'],
+    ['done', 'taken back'],
+    ['correct', `corrects ${wrong.id}`],
+    ['correct', `corrects ${can.id}`],
+  ]);
+  // summer time there, and text that would be a formula is none
+  expect([data[0]?.['date'], data[0]?.['time'], data[0]?.['batch or reading'], data[0]?.['who']]).toEqual([
+    '2026-07-02',
+    '00:30:00',
+    "'=1+1",
+    'Ana',
+  ]);
+  expect([data[1]?.['time'], data[1]?.['humidity %'], data[1]?.['temperature °C']]).toEqual(['09:01:00', '61', '18.5']);
 });
 
 describe('what outlasts a job, and what is worth an entry', () => {

@@ -1,3 +1,4 @@
+import { logCsv } from '@kovelin/core/exchange/log-csv.ts';
 import { readLog, writeLog } from '@kovelin/core/exchange/site-log.ts';
 import type { LogEntry } from '@kovelin/core/site/entry.ts';
 import { corrected, type Log } from '@kovelin/core/site/log.ts';
@@ -96,6 +97,13 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
             onClick={() => download(`${fileName(job)}.log.jsonl`, writeLog(all, job))}
           >
             Export the log
+          </button>
+          <button
+            type="button"
+            className="link"
+            onClick={() => download(`${fileName(job)}-log.csv`, logCsv(all, job), 'text/csv')}
+          >
+            As a table
           </button>
           <Link to={`/hand-over/${job.id}`}>Hand the job over</Link>
           <FilePick accept=".jsonl,.json,.txt" className="link" onFiles={([file]) => file && void open(file)}>
