@@ -136,12 +136,14 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
       )}
       <div className="field-row">
         <label className="field">
-          Batch
+          <span>Batch</span>
           <input value={batch} onChange={(event) => setBatch(event.target.value.slice(0, MOST.batch))} />
         </label>
         <button type="button" className="act small" aria-expanded={scanning} onClick={() => setScanning(!scanning)}>
           {scanning ? 'Leave it' : 'Scan'}
         </button>
+      </div>
+      <div className="field-row">
         <DraftField
           label="Opened"
           value=""
@@ -165,7 +167,7 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
           }}
         />
         <label className="field">
-          Read
+          <span>Read</span>
           <select value={by} onChange={(event) => setBy(event.target.value as Level)}>
             {LEVELS.map((level) => (
               <option key={level} value={level}>
