@@ -123,7 +123,7 @@ async function photo(page: Page, url: string): Promise<void> {
   const take = async (): Promise<number> => {
     const before = await page.locator('.photo img').count();
     const start = performance.now();
-    await page.locator('.site-panel .file-pick input').setInputFiles(file);
+    await page.locator('.site-panel .file-pick input[multiple]').setInputFiles(file);
     await page.locator('.photo img').nth(before).waitFor();
     return performance.now() - start;
   };
