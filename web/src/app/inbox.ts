@@ -1,8 +1,13 @@
 /** A file on its way from where it was opened to the page that looks at it. */
-let waiting: File | null = null;
+export interface Waiting {
+  readonly file: File;
+  /** A backup of this device. */
+  readonly isOwn: boolean;
+}
+let waiting: Waiting | null = null;
 
-export const putIn = (file: File): void => void (waiting = file);
-export const peek = (): File | null => waiting;
+export const putIn = (file: File, isOwn = false): void => void (waiting = { file, isOwn });
+export const peek = (): Waiting | null => waiting;
 export const clear = (): void => void (waiting = null);
 
 /** Where the service worker leaves what another application shared (`public/share-target.js`). */

@@ -34,14 +34,14 @@ export default function BringInPage() {
   const [busy, setBusy] = useState<string | null>(null);
   const [choices, setChoices] = useState<readonly Choice[]>([]);
   const [frames, setFrames] = useState<FrameSet | null>(null);
-  const open = async (file: File): Promise<void> => {
+  const open = async (file: File, isOwn = false): Promise<void> => {
     setProblem(null);
     setOpened(null);
     setBusy(`Opening ${file.name} …`);
     try {
       const read = await readFile(file);
       if (read.ok) {
-        const arrivals = await Promise.all(read.value.jobs.map((came) => arrivalOf(db, came)));
+        const arrivals = await Promise.all(read.value.jobs.map((came) => arrivalOf(db, came, isOwn)));
         setOpened({ name: file.name, made: read.value.made, warnings: read.value.warnings, arrivals });
         setChoices(arrivals.map(startingChoice));
       } else setProblem(read.problems.map(({ message }) => message).join(' '));
@@ -52,10 +52,10 @@ export default function BringInPage() {
   };
   useEffect(() => {
     document.title = 'Bring in · Kovelin';
-    const file = peek();
+    const waiting = peek();
     clear();
-    const came = file ? Promise.resolve(file) : search.has('shared') ? takeShared() : Promise.resolve(null);
-    void came.then((found) => found && open(found));
+    const came = waiting ? Promise.resolve(waiting.file) : search.has('shared') ? takeShared() : Promise.resolve(null);
+    void came.then((found) => found && open(found, waiting?.isOwn));
   }, [search]);
   const take = async (): Promise<void> => {
     if (!opened) return;
@@ -82,7 +82,12 @@ export default function BringInPage() {
       else refused.push(`${name} was left as it was: ${taken.problems[0]?.message ?? ''}`);
     }
     setBusy(null);
-    if (refused.length) return setProblem(refused.join(' '));
+    if (refused.length) {
+      // what was taken is here now, and what another tab changed meanwhile is to be looked at
+      const again = opened.arrivals.map(({ came, isOwn }) => arrivalOf(db, came, isOwn));
+      setOpened({ ...opened, arrivals: await Promise.all(again) });
+      return setProblem(refused.join(' '));
+    }
     say(done.length === 1 ? 'Taken in. What was here before is in the backups.' : `${done.length} jobs taken in.`);
     void navigate(done.length === 1 ? `/job/${done[0]}/measure` : '/');
   };

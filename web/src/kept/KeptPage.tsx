@@ -45,7 +45,7 @@ export default function KeptPage() {
     setBusy(false);
   };
   const open = (backup: BackupRow): void => {
-    putIn(new File([backup.file], `The backup of ${new Date(backup.at).toLocaleString()}`));
+    putIn(new File([backup.file], `The backup of ${new Date(backup.at).toLocaleString()}`), true);
     void navigate('/bring-in');
   };
   return (

@@ -81,6 +81,18 @@ test('an entry with the id of another takes all back: the job, the log and the p
   expect((await logOf(desk, 'house')).map(({ note: text }) => text)).toEqual(['as it was']);
 });
 
+test('what comes back from a backup of this device is no exchange: nobody changed anything there, and what was handed over stays', async () => {
+  await desk.jobs.add(newRow(job, 'made'));
+  const backup = (await sent(desk, desk)).came;
+  await changed(desk, { name: 'renameJob', args: { name: 'Later' } });
+  await sent(desk, phone);
+  const own = await arrivalOf(desk, backup, true);
+  expect(own.differences.map(({ key, changed: by }) => [key, by])).toEqual([['name', null]]);
+  expect((await takeIn(desk, own, () => 'there')).ok).toBe(true);
+  const handed = await desk.kept.get('handed|house');
+  expect([(await desk.jobs.get('house'))?.name, (handed?.value as Job).name]).toEqual([job.name, 'Later']);
+});
+
 test('a job that cannot be worked with stays as it is, and one that was deleted comes back', async () => {
   await desk.jobs.add(newRow(job, 'made'));
   await note(desk, 'kept');

@@ -41,9 +41,11 @@ export interface Arrival {
   /** Entries of the log that are not here yet. */
   readonly entries: number;
   readonly photos: number;
+  /** It comes from a backup of this device, not from another: nobody else knows of it. */
+  readonly isOwn: boolean;
 }
 
-export async function arrivalOf(db: Database, came: ReadJob): Promise<Arrival> {
+export async function arrivalOf(db: Database, came: ReadJob, isOwn = false): Promise<Arrival> {
   const { id } = came.job;
   const [row, trashed, log, handed] = await Promise.all([
     db.jobs.get(id),
@@ -56,7 +58,7 @@ export async function arrivalOf(db: Database, came: ReadJob): Promise<Arrival> {
   const photos = await db.photos.bulkGet(came.photos.map((photo) => photo.id));
   const known = new Set(log.map((entry) => entry.id));
   // what both began from helps only where it is of this version
-  const base = handed?.value as Job | undefined;
+  const base = isOwn ? undefined : (handed?.value as Job | undefined);
   return {
     came,
     row: here,
@@ -65,6 +67,7 @@ export async function arrivalOf(db: Database, came: ReadJob): Promise<Arrival> {
       here && !isUnfit ? differencesOf(here.job, came.job, base?.version === here.job.version ? base : null) : [],
     entries: came.log.filter((entry) => !known.has(entry.id)).length,
     photos: photos.filter((photo) => photo === undefined).length,
+    isOwn,
   };
 }
 
@@ -74,7 +77,7 @@ export async function arrivalOf(db: Database, came: ReadJob): Promise<Arrival> {
  */
 export async function takeIn(
   db: Database,
-  { came, row, isUnfit, differences }: Arrival,
+  { came, row, isUnfit, differences, isOwn }: Arrival,
   choose: (difference: Difference) => Side,
 ): Promise<Result<{ readonly id: string; readonly entries: number }>> {
   // the rules come before the transaction, which ends when something else is waited for
@@ -93,7 +96,7 @@ export async function takeIn(
       } else if (!isUnfit) await edit(db, row, patchesFor(row.job, came.job, differences, choose));
       const taken = await takeOver(db, id, came.log, photos);
       if (!taken.ok) throw new Refused(taken.problems[0]?.message ?? '');
-      await db.kept.put({ key: handedKey(id), value: came.job });
+      if (!isOwn) await db.kept.put({ key: handedKey(id), value: came.job });
       return good({ id, entries: taken.value });
     })
     .catch((error: unknown) => {
