@@ -4,6 +4,7 @@ import { hostileEdit, smallJob } from '../testing/hostile.ts';
 import { editJob } from './admit.ts';
 import { differencesOf, patchesFor, same, usualSide, type Side } from './differences.ts';
 import type { Edit } from './edits.ts';
+import { sayDifferences } from '../words/differences.ts';
 import { rows } from './table.ts';
 import type { Job } from './types.ts';
 
@@ -98,5 +99,26 @@ describe('two copies of one job', () => {
     ]);
     const kept = chosen(start, there, (key) => (key.startsWith('finishes') ? 'there' : 'here'));
     expect(kept.ok ? '' : kept.problems[0]?.message).toMatch(/paint|product/);
+  });
+  test('each is said under its heading, by name and in the words and units of the job here', () => {
+    const [room] = rows(start.rooms);
+    const [wall] = rows(room?.walls ?? { byId: {}, order: [] });
+    if (!room || !wall) throw new Error('no room');
+    const length = { typed: '4.2 m', metres: 4.2 };
+    const there = after(start, [
+      { name: 'setWall', args: { room: room.id, wall: wall.id, set: { length } } },
+      { name: 'setPricing', args: { set: { margin: 0.2 } } },
+      { name: 'setCrew', args: { set: { hours: [[450, 720]] } } },
+      { name: 'decide', args: { surface: `${wall.id}/field`, member: 'coats', value: 3 } },
+    ]);
+    const said = differencesOf(start, there, null).map(sayDifferences(start, there));
+    expect(said.map(({ group, title, lines }) => [group, title, lines[0]?.there])).toEqual([
+      [`Measurements, ${room.name}`, `Wall ${wall.label}`, '4.2 m'],
+      ['Specification', `Decided for ${room.name}, wall ${wall.label}`, expect.stringContaining('coats 3')],
+      ['Crew and plan', 'Crew: hours', '7:30 to 12:00'],
+      ['Order and price', 'Pricing: margin', '20 %'],
+    ]);
+    // no id is left standing in what people read
+    expect(JSON.stringify(said)).not.toContain(wall.id);
   });
 });

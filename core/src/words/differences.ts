@@ -163,7 +163,7 @@ export function sayDifferences(here: Job, there: Job): (difference: Difference) 
   };
   return ({ path, fields, here: a, there: b }) => {
     const group = groupOf(path, names);
-    const title = titleOf(path, place, wordOf);
+    const title = titleOf(path, place, wordOf, system);
     const key = path.at(-1) ?? '';
     if (fields.length && !(fields.length === 1 && fields[0]?.path.length === 0))
       return { group, title, lines: fields.map(line) };
@@ -220,9 +220,9 @@ const OF: Readonly<Record<string, string>> = {
   region: 'where it is:',
   air: 'air:',
 };
-function titleOf(path: Path, place: (id: string) => string, wordOf: (part: string) => string): string {
+function titleOf(path: Path, place: (id: string) => string, wordOf: (part: string) => string, system: System): string {
   const [member = '', key = ''] = path;
-  if (member === 'settings') return startingTitle(key);
+  if (member === 'settings') return startingTitle(key, system);
   if (member === 'rooms') {
     const [, , , table = '', , id] = path;
     if (path.length <= 3) return path.length === 3 ? capital(wordOf(path[2] ?? '')) : 'Order of the rooms';
@@ -238,7 +238,7 @@ function titleOf(path: Path, place: (id: string) => string, wordOf: (part: strin
         .join(', ');
   return capital([OF[member] ?? '', rest || plain(member)].filter(Boolean).join(' ').trim());
 }
-function startingTitle(key: string): string {
+function startingTitle(key: string, system: System): string {
   const word = Object.hasOwn(STARTING, key) ? STARTING[key as keyof typeof STARTING] : key;
-  return `Starting value: ${typeof word === 'string' ? word : word.british}`;
+  return `Starting value: ${said(word, system)}`;
 }
