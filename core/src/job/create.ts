@@ -6,6 +6,7 @@ import { personOf, STARTING_DAYS } from './crew.ts';
 import type { Id } from './table.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
+import type { Defect, Sample } from './recorded.ts';
 import type { Room } from './measured.ts';
 import type { Practice, Product } from './paints.ts';
 
@@ -72,7 +73,7 @@ export function newJob(
   const day = localPrice(STARTING_DAY, country);
   return {
     format: 'kovelin-job',
-    version: 11,
+    version: 12,
     id,
     name,
     units,
@@ -113,6 +114,12 @@ export function newJob(
     prices: {},
     bought: {},
     noted: {},
+    place: null,
+    earlier: {},
+    leftovers: {},
+    defects: toTable<Defect>([]),
+    accepted: {},
+    samples: toTable<Sample>([]),
     settings: {},
   };
 }

@@ -42,6 +42,8 @@ const HOLDERS: readonly Path[] = [
   ['rooms', 'byId', '*', 'trim'],
   ['shelf', 'byId'],
   ['options', 'byId'],
+  ['defects', 'byId'],
+  ['samples', 'byId'],
   ['crew', 'people'],
 ];
 const isHolder = (path: Path): boolean =>

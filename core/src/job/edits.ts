@@ -11,10 +11,11 @@ import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
 import type { Colour, Decisions, FinishChoice, Practice, Priced, Product, SystemValues } from './paints.ts';
 import type { Crew, Moment, TakenPlan, TaskPin } from './crew.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
-import type { Id, Scope } from './table.ts';
+import type { Id, Scope, SurfaceId } from './table.ts';
 import type { Accepted } from './learned.ts';
 import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
+import type { Acceptance, Defect, EarlierPaint, Leftover, Place, Sample } from './recorded.ts';
 import type { Reading } from '../units/reading.ts';
 import type { Survey } from './surveyed.ts';
 import { FAMILIES, type TrimKind } from './vocabulary.ts';
@@ -64,6 +65,13 @@ function remove<T>(table: { byId: Record<Id, T>; order: Id[] }, id: Id): void {
   Reflect.deleteProperty(table.byId, id);
   table.order.splice(table.order.indexOf(id), 1);
 }
+
+/** Two that say the same, whatever each is called. */
+const samePaint = (a: EarlierPaint, b: EarlierPaint): boolean =>
+  JSON.stringify({ ...a, id: '' }) === JSON.stringify({ ...b, id: '' });
+/** An id that none of these has: the same each time the edit is run again. */
+const freeId = (id: Id, taken: readonly { readonly id: Id }[]): Id =>
+  taken.some((one) => one.id === id) ? freeId(`${id}-1`, taken) : id;
 
 function setPin(job: D, task: string, pin: Draft<TaskPin>): void {
   if (pin.at === null && pin.who === null) Reflect.deleteProperty(job.pins, task);
@@ -320,6 +328,66 @@ const EDITS = {
       if (!/^#[0-9a-f]{6}$/.test(colour.hex)) refuse('A colour is written #rrggbb.');
       else put(job.colours, colour.id, { ...colour, name: named(colour.name, 'A colour') });
   },
+  /** Two colours that are one: what names `from` names `into`. */
+  mergeColours: (job: D, { from, into }: { from: Id; into: Id }) => {
+    if (from === into || !own(job.colours, from) || !own(job.colours, into))
+      refuse('These are not two colours of the job.');
+    const naming: { colour: Id | null }[] = [
+      ...Object.values(job.finishes),
+      ...Object.values(job.shelf.byId),
+      ...Object.values(job.samples.byId),
+      ...Object.values(job.options.byId).flatMap(({ finish }) => finish ?? []),
+    ];
+    for (const one of naming) if (one.colour === from) one.colour = into;
+    for (const product of Object.values(job.products)) {
+      const contrast = own(product.inColour, from);
+      if (contrast !== undefined && own(product.inColour, into) === undefined) put(product.inColour, into, contrast);
+      Reflect.deleteProperty(product.inColour, from);
+    }
+    Reflect.deleteProperty(job.colours, from);
+  },
+  setPlace: (job: D, { place }: { place: Place | null }) => {
+    job.place = castDraft(place);
+  },
+  /** All paint that was on a surface before this job; none takes the answer back. */
+  setEarlier: (job: D, { surface, paints }: { surface: SurfaceId; paints: readonly EarlierPaint[] }) => {
+    if (paints.length) put(job.earlier, surface, castDraft([...paints]));
+    else Reflect.deleteProperty(job.earlier, surface);
+  },
+  /** One paint more on several surfaces, the newest of those that are there. What says the same is not said twice. */
+  addEarlier: (job: D, { surfaces, paint }: { surfaces: readonly SurfaceId[]; paint: EarlierPaint }) => {
+    for (const surface of surfaces) {
+      const there = own(job.earlier, surface) ?? [];
+      if (there.every((one) => !samePaint(one, paint)))
+        put(job.earlier, surface, [...there, castDraft({ ...paint, id: freeId(paint.id, there) })]);
+    }
+  },
+  /** What is left of a paint; null: what the log says. */
+  setLeftover: (job: D, { key, leftover }: { key: string; leftover: Leftover | null }) => {
+    if (leftover) put(job.leftovers, key, leftover);
+    else Reflect.deleteProperty(job.leftovers, key);
+  },
+  addDefect: (job: D, { defect }: { defect: Defect }) => insert(job.defects, castDraft(defect)),
+  setDefect: (job: D, { defect, set }: { defect: Id; set: Partial<Omit<Defect, 'id'>> }) => {
+    const found = own(job.defects.byId, defect) ?? refuse('This defect is no longer on the list.');
+    Object.assign(found, castDraft(set));
+  },
+  removeDefect: (job: D, { defect }: { defect: Id }) => remove(job.defects, defect),
+  /** A room taken over; null takes it back. */
+  accept: (job: D, { room, acceptance }: { room: Id; acceptance: Acceptance | null }) => {
+    roomOf(job, room);
+    if (acceptance) put(job.accepted, room, castDraft(acceptance));
+    else Reflect.deleteProperty(job.accepted, room);
+  },
+  addSample: (job: D, { sample }: { sample: Sample }) => {
+    if (!own(job.colours, sample.colour)) refuse('That colour is no longer in the job.');
+    insert(job.samples, castDraft(sample));
+  },
+  setSample: (job: D, { sample, set }: { sample: Id; set: Partial<Omit<Sample, 'id' | 'colour'>> }) => {
+    const found = own(job.samples.byId, sample) ?? refuse('This sample is no longer there.');
+    Object.assign(found, castDraft(set));
+  },
+  removeSample: (job: D, { sample }: { sample: Id }) => remove(job.samples, sample),
   setProduct: (job: D, { product }: { product: Product }) => {
     if (!(product.labelRate > 0)) refuse('A spread rate must be more than zero.');
     if (!(product.contrast > 0 && product.contrast < 1)) refuse('A contrast ratio lies between 0 and 1.');

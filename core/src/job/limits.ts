@@ -47,6 +47,17 @@ export const MOST = {
   surfaces: 500,
   oldColours: 4,
   learned: 500,
+  /** Defects of a job, and colours that are tried. */
+  defects: 2000,
+  samples: 200,
+  looks: 200,
+  /** Paints one over the other on a surface. */
+  layers: 40,
+  formula: 200,
+  leftovers: 500,
+  /** Numbers of a stroke, and strokes of a signature. */
+  stroke: 4000,
+  strokes: 60,
 } as const;
 
 export type Ends = readonly [least: number, most: number];
@@ -91,6 +102,12 @@ export const ENDS = {
   /** Open time of a paint, minutes. */
   open: [0.5, 240],
   year: [1000, 2100],
+  latitude: [-90, 90],
+  longitude: [-180, 180],
+  /** Of a defect, m. */
+  defect: [0.001, 50],
+  /** From which a room is looked at, m. */
+  distance: [0.1, 20],
 } as const satisfies Record<string, Ends>;
 
 export const within = (value: number, [least, most]: Ends): boolean => value >= least && value <= most;

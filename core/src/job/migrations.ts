@@ -272,6 +272,13 @@ function toVersion11(job: Json): Json {
   return { ...job, practice, learned: { paces: [], spreads: [] }, version: 11 };
 }
 
+/** 12: where the rooms are; paint that was there before; what is left; defects, rooms taken over, colours that are tried. */
+function toVersion12(job: Json): Json {
+  const none = () => ({ byId: {}, order: [] });
+  const own = { place: null, earlier: {}, leftovers: {}, defects: none(), accepted: {}, samples: none() };
+  return { ...job, ...own, version: 12 };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
@@ -284,6 +291,7 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   8: toVersion9,
   9: toVersion10,
   10: toVersion11,
+  11: toVersion12,
 };
 
 /** From whatever version it says, through every step to the one in force. */

@@ -102,6 +102,9 @@ export interface Colour {
   readonly name: string;
   /** sRGB, `#rrggbb`. */
   readonly hex: string;
+  /** The maker's code, and how it is mixed, as the client gives them; left out: nobody said. */
+  readonly code?: string;
+  readonly formula?: string;
 }
 
 export interface FinishChoice {

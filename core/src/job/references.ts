@@ -48,6 +48,10 @@ export function references(job: Job): Problem[] {
     say('rooms', `it holds ${measured} walls, openings and parts; a job is at most ${MOST.measured} of them.`);
   tableIsWhole('shelf', job.shelf);
   tableIsWhole('options', job.options);
+  tableIsWhole('defects', job.defects);
+  tableIsWhole('samples', job.samples);
+  for (const { id, colour } of Object.values(job.samples.byId))
+    if (!Object.hasOwn(job.colours, colour)) say(`samples/byId/${id}`, 'it names a colour that is not in the job.');
   for (const { id, product, colour } of Object.values(job.shelf.byId))
     if (!Object.hasOwn(job.products, product) || (colour !== null && !Object.hasOwn(job.colours, colour)))
       say(`shelf/byId/${id}`, 'it names a paint or a colour that is not in the job.');

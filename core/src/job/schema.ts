@@ -10,6 +10,7 @@ import type { Job } from './types.ts';
 import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Opening, Part, Room, Wall } from './measured.ts';
 import { COUNTRIES, DATE_FORMS, DIALECTS, PAPERS, type Air, type AirReading, type Region } from './region.ts';
+import * as r from './recorded.ts';
 import type { Reading } from '../units/reading.ts';
 import type { Survey } from './surveyed.ts';
 import type { Table } from './table.ts';
@@ -196,7 +197,8 @@ const product = shape<Product>({
   source: free(MOST.source),
   picked: day.allow(null),
 });
-const colour = shape<Colour>({ id, name: label, hex: hex.required() });
+const said = line.max(MOST.formula);
+const colour = shape<Colour>({ id, name: label, hex: hex.required(), code: said, formula: said });
 const finish = shape<FinishChoice>({ product: id, colour: id });
 const adhesion = Joi.number().integer().min(0).max(5).allow(null);
 const zone = Joi.object({
@@ -440,6 +442,96 @@ const prices = record(key(MOST.key), Joi.object({ each: money, ...priced }), MOS
 const dated = record(key(MOST.key), day, MOST.scopes);
 const settings = Joi.object(Object.fromEntries(DEFAULT_KEYS.map((k) => [k, number(DEFAULTS[k].ends).optional()])));
 
+const where = shape<r.Place>({ latitude: number(ENDS.latitude), longitude: number(ENDS.longitude) })
+  .required()
+  .allow(null);
+const text = free(MOST.formula);
+const earlierPaint = shape<r.EarlierPaint>({
+  id,
+  coats: whole(1, 20),
+  product: text,
+  colour: text,
+  code: text,
+  formula: text,
+  hex: hex.required().allow(null),
+  sheen: one(v.SHEENS).required().allow(null),
+  base: one(v.BASES).required().allow(null),
+  batch: text,
+  primer: text,
+  fabric: one(v.FABRICS).required().allow(null),
+  pile: pile.required().allow(null),
+  laid: one(r.LAID_BY).required().allow(null),
+  thinner: text,
+  wax: text,
+  when: Joi.string()
+    .pattern(/^\d{4}(-\d{2}(-\d{2})?)?$/, 'a year, a month or a day such as 2019-05-30')
+    .required()
+    .allow(''),
+  who: text,
+  note: free(MOST.notes),
+  source: text,
+  certain: Joi.boolean().required(),
+});
+const earlier = record(scope, Joi.array().items(earlierPaint).max(MOST.layers), MOST.scopes);
+const leftovers = record(
+  key(MOST.key),
+  shape<r.Leftover>({ where: text, litres: number([0, ENDS.shelf[1]]).allow(null), date: day }),
+  MOST.leftovers,
+);
+const spot = number([-ENDS.place[1], ENDS.place[1]]);
+const defect = shape<r.Defect>({
+  id,
+  surface: scope.required(),
+  at: Joi.object({ x: spot, y: spot }).required().allow(null),
+  size: number(ENDS.defect),
+  kind: one(r.DEFECTS).required(),
+  seen: day,
+  by: text,
+  coat: whole(1, 20).allow(null),
+  signs: Joi.object(Object.fromEntries(Object.entries(r.SIGNS).map(([sign, said]) => [sign, one(said)]))).required(),
+  cause: one(r.CAUSES).required().allow(null),
+  remedy: one(r.REMEDIES).required().allow(null),
+  state: one(r.DEFECT_STATES).required(),
+  note: free(MOST.notes),
+});
+const defects = record(id, defect, MOST.defects);
+const timeOfLight = one(r.TIMES_OF_LIGHT).required();
+const accepted = record(
+  id.optional(),
+  shape<r.Acceptance>({
+    date: day,
+    by: text,
+    distance: number(ENDS.distance),
+    light: timeOfLight,
+    signature: Joi.array()
+      .items(Joi.array().items(Joi.number().min(0).max(1)).max(MOST.stroke))
+      .max(MOST.strokes)
+      .required(),
+    note: free(MOST.notes),
+  }),
+  MOST.rooms,
+);
+const sample = shape<r.Sample>({
+  id,
+  scope: scope.required(),
+  colour: id,
+  kind: one(r.SAMPLE_KINDS).required(),
+  seen: Joi.array()
+    .items(
+      shape<r.SampleLook>({
+        room: id,
+        wall: id.allow(null),
+        light: timeOfLight,
+        liking: one(r.LIKINGS).required(),
+        note: free(MOST.notes),
+      }),
+    )
+    .max(MOST.looks)
+    .required(),
+  dropped: day.allow(null),
+});
+const samples = record(id, sample, MOST.samples);
+
 /** What a fault is called: what stands there, and what would be accepted. */
 const SENTENCES = {
   day: '{{#label}} is “{{#value}}”; a day there is, written 2026-11-26, is accepted',
@@ -454,7 +546,7 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(11).required(),
+  version: Joi.number().valid(12).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),
@@ -485,6 +577,12 @@ export const jobSchema = shape<Job>({
   prices,
   bought: dated,
   noted: dated,
+  place: where,
+  earlier,
+  leftovers,
+  defects: table(defects, MOST.defects),
+  accepted,
+  samples: table(samples, MOST.samples),
   settings: settings.required(),
 }).prefs(SAYING);
 
@@ -508,6 +606,11 @@ const PLACES: readonly (readonly [path: readonly string[], schema: Joi.ObjectSch
   [['prices'], prices, MOST.scopes],
   [['bought'], dated, MOST.scopes],
   [['noted'], dated, MOST.scopes],
+  [['earlier'], earlier, MOST.scopes],
+  [['leftovers'], leftovers, MOST.leftovers],
+  [['defects', 'byId'], defects, MOST.defects],
+  [['accepted'], accepted, MOST.rooms],
+  [['samples', 'byId'], samples, MOST.samples],
   [['settings'], settings, DEFAULT_KEYS.length],
 ];
 export const RECORDS = PLACES.map(([path, schema, most]) => [path, schema.prefs(SAYING), most] as const);

@@ -6,12 +6,13 @@ import type { JobOption, Pricing, ShelfCan } from './priced.ts';
 import type { Crew, Moment, TakenPlan, TaskPin } from './crew.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
 import type { Accepted } from './learned.ts';
+import type { Acceptance, Defect, EarlierPaint, Leftover, Place, Sample } from './recorded.ts';
 import type { Air, Region } from './region.ts';
 import type { Money, Units } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 11;
+  readonly version: 12;
   readonly id: Id;
   readonly name: string;
   readonly units: Units;
@@ -53,6 +54,16 @@ export interface Job {
   readonly bought: Readonly<Record<string, string>>;
   /** Cautions read and warnings insisted on, by `surface|rule`: the ISO date. */
   readonly noted: Readonly<Record<string, string>>;
+  /** Where the rooms are; null: taken as the middle of the country. */
+  readonly place: Place | null;
+  /** Paint that was there before this job, oldest first. */
+  readonly earlier: Readonly<Record<SurfaceId, readonly EarlierPaint[]>>;
+  /** What is left of the paints of this job, by key of an order line. */
+  readonly leftovers: Readonly<Record<string, Leftover>>;
+  readonly defects: Table<Defect>;
+  /** Rooms that were taken over, by room. */
+  readonly accepted: Readonly<Record<Id, Acceptance>>;
+  readonly samples: Table<Sample>;
   /** Starting values the user has changed, by key of defaults.ts. */
   readonly settings: Readonly<Record<string, number>>;
 }

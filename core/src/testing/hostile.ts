@@ -4,6 +4,7 @@ import { newOpening, newPart, seededIds, newRoom } from '../job/blank.ts';
 import { DEFAULT_KEYS } from '../job/defaults.ts';
 import { EDIT_NAMES, type Edit, type EditName } from '../job/edits.ts';
 import { rows } from '../job/table.ts';
+import * as r from '../job/recorded.ts';
 import type { Job } from '../job/types.ts';
 import type { Reading } from '../units/reading.ts';
 import type { Room } from '../job/measured.ts';
@@ -68,6 +69,32 @@ export function smallJob(): Job {
     shelf: {
       byId: { s1: { id: 's1', product: 'paint-wall', sheen: 'matte', colour: 'colour-wall', litres: 1, batch: '7' } },
       order: ['s1'],
+    },
+    defects: {
+      byId: {
+        f1: {
+          id: 'f1',
+          surface: 'r1-0/field',
+          at: { x: 1, y: 1.2 },
+          size: 0.2,
+          kind: 'lap',
+          seen: '2026-11-26',
+          by: '',
+          coat: null,
+          signs: {},
+          cause: null,
+          remedy: null,
+          state: 'open',
+          note: '',
+        },
+      },
+      order: ['f1'],
+    },
+    samples: {
+      byId: {
+        c1: { id: 'c1', scope: 'r1:wall', colour: 'colour-wall', kind: 'sheet', seen: [], dropped: null },
+      },
+      order: ['c1'],
     },
     options: {
       byId: { x1: { id: 'x1', name: 'Ceiling', surfaces: ['r1/ceiling'], finish: null, taken: true } },
@@ -231,6 +258,58 @@ const roomDraft = fc.record({
 const moment = fc.record({ day: mostly(fc.nat(9), hostileNumber), time: mostly(fc.nat(1440), hostileNumber) });
 const task = mostly(from(['r1-1/field:roll1', 'r1:look']), hostileText);
 
+const earlierPaint = fc.record({
+  id: fresh,
+  coats: count,
+  product: hostileText,
+  colour: name,
+  code: name,
+  formula: name,
+  hex: fc.option(hex),
+  sheen: fc.option(from(v.SHEENS)),
+  base: fc.option(from(v.BASES)),
+  batch: name,
+  primer: name,
+  fabric: fc.option(from(v.FABRICS)),
+  pile: fc.option(fc.constantFrom(0.005, 7)),
+  laid: fc.option(from(r.LAID_BY)),
+  thinner: name,
+  wax: name,
+  when: mostly(fc.constantFrom('2019', '2019-05', ''), hostileText),
+  who: name,
+  note: name,
+  source: name,
+  certain: boolean,
+});
+const defect = {
+  surface,
+  at: fc.option(fc.record({ x: hostileNumber, y: hostileNumber })),
+  size: mostly(fc.constant(0.1), hostileNumber),
+  kind: from(r.DEFECTS),
+  seen: day,
+  by: name,
+  coat: fc.option(count),
+  signs: some({ from: from(r.SIGNS.from), where: from(r.SIGNS.where) }),
+  cause: fc.option(from(r.CAUSES)),
+  remedy: fc.option(from(r.REMEDIES)),
+  state: from(r.DEFECT_STATES),
+  note: hostileText,
+};
+const sample = {
+  scope: surface,
+  kind: from(r.SAMPLE_KINDS),
+  seen: list(
+    fc.record({
+      room,
+      wall: fc.option(wall),
+      light: from(r.TIMES_OF_LIGHT),
+      liking: from(r.LIKINGS),
+      note: hostileText,
+    }),
+  ),
+  dropped: fc.option(day),
+};
+
 /** Arguments for every named edit: an edit without a row here does not compile. */
 const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
   renameJob: fc.record({ name: hostileText }),
@@ -348,6 +427,33 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
       }),
     ),
   }),
+  mergeColours: fc.record({ from: colour, into: colour }),
+  setPlace: fc.record({ place: fc.option(fc.record({ latitude: hostileNumber, longitude: hostileNumber })) }),
+  setEarlier: fc.record({ surface, paints: list(earlierPaint, 3) }),
+  addEarlier: fc.record({ surfaces: list(surface), paint: earlierPaint }),
+  setLeftover: fc.record({
+    key: hostileText,
+    leftover: fc.option(fc.record({ where: hostileText, litres: fc.option(hostileNumber), date: day })),
+  }),
+  addDefect: fc.record({ defect: fc.record({ id: fresh, ...defect }) }),
+  setDefect: fc.record({ defect: from(['f1', 'n1']), set: some(defect) }),
+  removeDefect: fc.record({ defect: from(['f1', 'n1']) }),
+  accept: fc.record({
+    room,
+    acceptance: fc.option(
+      fc.record({
+        date: day,
+        by: hostileText,
+        distance: mostly(fc.constant(1.5), hostileNumber),
+        light: from(r.TIMES_OF_LIGHT),
+        signature: list(list(hostileNumber)),
+        note: hostileText,
+      }),
+    ),
+  }),
+  addSample: fc.record({ sample: fc.record({ id: fresh, colour, ...sample }) }),
+  setSample: fc.record({ sample: from(['c1', 'n1']), set: some(sample) }),
+  removeSample: fc.record({ sample: from(['c1', 'n1']) }),
   setLearned: fc.record({
     set: some({
       paces: list(

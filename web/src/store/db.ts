@@ -101,7 +101,18 @@ export class Database extends Dexie {
     // the database's own versions; the job's are migrations.ts
     const whole = { ...tables, ...lists, ...own };
     const early = [tables, tables, tables, { ...tables, ...lists }];
-    const versions = [...early, whole, whole, whole, whole, whole, whole, whole, { ...whole, ...copies }];
+    const versions = [
+      ...early,
+      whole,
+      whole,
+      whole,
+      whole,
+      whole,
+      whole,
+      whole,
+      { ...whole, ...copies },
+      { ...whole, ...copies },
+    ];
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {
       const version = this.version(i + 1).stores(stores);
