@@ -10,6 +10,7 @@ import { playContract } from '../exchange/play-contract.ts';
 import { linesContract } from '../exchange/lines-contract.ts';
 import { wetContract } from '../exchange/wet-contract.ts';
 import { replayContract, rescheduleContract } from '../exchange/site-contract.ts';
+import { labelContract, recordContract } from '../exchange/record-contract.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
 import { baseOrder, basePlan } from '../whole/plan.ts';
@@ -23,6 +24,8 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   play: ['surface', 'coat', 'layer', 'hand'],
   schedule: ['log', 'now'],
   replay: ['log', 'now'],
+  record: ['log'],
+  label: ['surface', 'log'],
   wetedge: ['room', 'wall', 'surface', 'people', 'air', 'coat', 'uniform'],
 };
 
@@ -43,6 +46,8 @@ const VERBS: Readonly<Record<string, (job: Job, options: Options, read: Read) =>
   play: playContract,
   wetedge: wetContract,
   replay: replayContract,
+  record: recordContract,
+  label: labelContract,
   work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
 };
 
@@ -64,7 +69,7 @@ export function run(args: readonly string[], read: Read): Output {
   const action = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
   if (!action || !path || !options || (verb === 'replay' && !options.has('log')))
     return fail([
-      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]; replay: <log.jsonl> [--now <minutes>]; schedule: [--log <log.jsonl> --now <minutes>]`,
+      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]; replay: <log.jsonl> [--now <minutes>]; schedule: [--log <log.jsonl> --now <minutes>]; record: [--log <log.jsonl>]; label: --surface <id of takeoff> [--log <log.jsonl>]`,
     ]);
   let text: string;
   try {
@@ -79,7 +84,9 @@ export function run(args: readonly string[], read: Read): Output {
     : bad('This job has no rooms yet.');
   if (!result.ok) return fail(result.problems.map(sentence));
   const stderr = opened.value.warnings.map((warning) => `${sentence(warning)}\n`).join('');
-  return { code: 0, stdout: `${JSON.stringify(result.value, null, 1)}\n`, stderr };
+  // a label is printed as it is
+  const stdout = typeof result.value === 'string' ? result.value : `${JSON.stringify(result.value, null, 1)}\n`;
+  return { code: 0, stdout, stderr };
 }
 
 const FLAGS: ReadonlySet<string> = new Set(['uniform']);

@@ -11,8 +11,8 @@ import type { Learned } from '../site/paces.ts';
 import { scheduleContract } from './contracts.ts';
 import { readLog } from './site-log.ts';
 
-type Options = ReadonlyMap<string, string>;
-type Read = (path: string) => string;
+export type Options = ReadonlyMap<string, string>;
+export type Read = (path: string) => string;
 
 /** `replay FILE LOG.jsonl [--now MINUTES]`: what the log comes to at a moment, left out: that of its last entry. */
 export function replayContract(job: Job, options: Options, read: Read): Result<unknown> {
@@ -98,7 +98,8 @@ export function rescheduleContract(job: Job, options: Options, read: Read): Resu
   return good({ ...scheduleContract(job, plan), now: now.value, done: [...done], running: plan.running });
 }
 
-function logFor(job: Job, path: string, read: Read): Result<Log> {
+/** The log of a job from a file. */
+export function logFor(job: Job, path: string, read: Read): Result<Log> {
   let text: string;
   try {
     text = read(path);

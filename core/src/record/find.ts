@@ -1,0 +1,123 @@
+import MiniSearch from 'minisearch';
+import type { Id } from '../job/table.ts';
+import { deltaE, bandsOf, labOf } from '../specify/colour.ts';
+import type { Litres } from '../units/si.ts';
+
+/** Something that can be looked for over all jobs: a paint on surfaces of a room, or a can that is left. */
+export interface Findable {
+  readonly id: string;
+  readonly job: Id;
+  readonly jobName: string;
+  readonly room: Id | null;
+  readonly roomName: string;
+  /** What it is on, in words; of a can, where it stands. */
+  readonly on: string;
+  /** The first surface that it is on, to go there. */
+  readonly surface: string | null;
+  readonly kind: 'on' | 'planned' | 'earlier' | 'left';
+  readonly product: string;
+  readonly colour: string;
+  readonly code: string;
+  readonly hex: string | null;
+  readonly batch: string;
+  /** ISO day, month or year; empty: not known. */
+  readonly when: string;
+  readonly litres: Litres | null;
+  /** Other words for the room, and a note. */
+  readonly also: string;
+}
+
+interface Lch {
+  readonly l: number;
+  readonly c: number;
+  readonly h: number;
+}
+/** Words that people use for a colour, by CIE LCh under D65 [starting judgement]; several may fit. */
+const WORDS: readonly (readonly [words: readonly string[], fits: (colour: Lch) => boolean])[] = [
+  [['white'], ({ l, c }) => l > 88 && c < 12],
+  [['grey', 'gray'], ({ l, c }) => c < 6 && l > 25 && l < 92],
+  [['black'], ({ l, c }) => l < 25 && c < 10],
+  [['cream'], ({ l, c, h }) => l > 82 && c >= 6 && c < 28 && h > 65 && h < 110],
+  [['beige', 'sand'], ({ l, c, h }) => l > 60 && l < 90 && c >= 6 && c < 28 && h > 50 && h < 105],
+  [['brown'], ({ l, c, h }) => l < 55 && c >= 8 && h > 25 && h < 90],
+  [['pink', 'rose'], ({ l, c, h }) => l > 60 && c >= 8 && (h > 330 || h < 35)],
+  [['red'], ({ l, c, h }) => l <= 62 && c >= 25 && (h > 345 || h < 45)],
+  [['orange'], ({ l, c, h }) => l > 50 && c >= 40 && h >= 40 && h < 75],
+  [['yellow', 'ochre'], ({ l, c, h }) => l > 55 && c >= 25 && h >= 70 && h < 112],
+  [['green'], ({ c, h }) => c >= 6 && h >= 105 && h < 195],
+  [['teal', 'turquoise'], ({ c, h }) => c >= 8 && h >= 170 && h < 235],
+  [['blue', 'navy'], ({ c, h }) => c >= 6 && h >= 215 && h < 300],
+  [['violet', 'purple', 'lilac'], ({ c, h }) => c >= 8 && h >= 290 && h < 340],
+];
+/** What people would call a colour when they look for it. */
+export function colourWords(hex: string): string[] {
+  const { l, a, b } = labOf(hex);
+  const colour = { l, c: Math.hypot(a, b), h: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 };
+  const depth = l < 45 ? ['dark', 'deep'] : l > 75 ? ['light', 'pale'] : [];
+  return [...WORDS.flatMap(([words, fits]) => (fits(colour) ? words : [])), ...depth];
+}
+
+const PLAIN: ReadonlySet<string> = new Set(
+  'the a an in on of at and for from to with my our that which is was'.split(' '),
+);
+
+/** Found, with how near its colour is to the one that was asked for; null: none was. */
+export interface Found {
+  readonly of: Findable;
+  readonly score: number;
+  readonly deltaE: number | null;
+}
+
+/** CIEDE2000 beyond which nobody would call it the same colour [starting judgement]. */
+const NEAR = 12;
+const HEX = /#[0-9a-f]{6}\b/i;
+
+/** All that can be found, to be asked again and again. */
+export class Finder {
+  private readonly index = new MiniSearch<Record<string, string>>({
+    fields: ['room', 'on', 'product', 'colour', 'words', 'rest'],
+    processTerm: (term) => (PLAIN.has(term.toLowerCase()) ? null : term.toLowerCase()),
+    searchOptions: {
+      combineWith: 'AND',
+      prefix: true,
+      fuzzy: (term) => (term.length > 4 ? 0.2 : false),
+      boost: { room: 2, colour: 2 },
+    },
+  });
+  private readonly byId = new Map<string, Findable>();
+
+  constructor(all: Iterable<Findable>) {
+    this.add(all);
+  }
+  add(all: Iterable<Findable>): void {
+    const fresh = [...all].filter(({ id }) => !this.byId.has(id));
+    for (const one of fresh) this.byId.set(one.id, one);
+    this.index.addAll(fresh.map(texts));
+  }
+  /** What fits the words, best first; with a colour in `#rrggbb`, what is near it, nearest first. Nothing asked: everything. */
+  find(query: string, most = 100): Found[] {
+    const hex = HEX.exec(query)?.[0].toLowerCase() ?? null;
+    const words = query.replace(HEX, ' ').trim();
+    const scored = words
+      ? this.index.search(words).map(({ id, score }) => ({ of: this.byId.get(String(id)) as Findable, score }))
+      : [...this.byId.values()].map((of) => ({ of, score: 0 }));
+    const wanted = hex === null ? null : bandsOf(hex);
+    const found = scored.flatMap(({ of, score }): Found[] => {
+      if (wanted === null) return [{ of, score, deltaE: null }];
+      const delta = of.hex === null ? Infinity : deltaE(bandsOf(of.hex), wanted);
+      return delta <= NEAR ? [{ of, score, deltaE: delta }] : [];
+    });
+    return found
+      .sort((a, b) => (a.deltaE ?? 0) - (b.deltaE ?? 0) || b.score - a.score || (a.of.when < b.of.when ? 1 : -1))
+      .slice(0, most);
+  }
+}
+const texts = (of: Findable): Record<string, string> => ({
+  id: of.id,
+  room: of.roomName,
+  on: of.on,
+  product: of.product,
+  colour: `${of.colour} ${of.code}`,
+  words: of.hex === null ? '' : colourWords(of.hex).join(' '),
+  rest: [of.jobName, of.batch, of.when, of.also, of.kind === 'left' ? 'left leftover can tin' : ''].join(' '),
+});
