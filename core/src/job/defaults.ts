@@ -30,6 +30,7 @@ const ENDS = {
   bags: [1, 1000],
   blades: [1, 1000],
   covers: [0, 2],
+  degrees: [0, 90],
 } as const satisfies Record<string, Ends>;
 
 interface Start {
@@ -92,6 +93,8 @@ const MEASURING = grouped('measuring', {
   'fixture.mirror': d(3, 'm', 'starting judgement', [0, 50]),
   'fixture.fixing': d(0.1, 'm', 'starting judgement', [0, 50]),
   'light.near': d(0.6, 'm', 'our model', [0, 10]),
+  'sun.depth': d(0.12, 'm', 'starting judgement', [0, 2]),
+  'sun.rake': d(25, 'degrees', 'starting judgement', [1, 89]),
 });
 
 const FILM = grouped('film', {

@@ -1,4 +1,5 @@
 import type { DateForm } from '../units/day-text.ts';
+import type { Place } from './recorded.ts';
 import { GALLON, QUART, type Litres, type Money, type System, type Units } from '../units/si.ts';
 import type { Can } from './paints.ts';
 
@@ -49,6 +50,8 @@ interface CountryRow extends Omit<Region, 'country'> {
   readonly currency: string;
   readonly units: Units;
   readonly taxName: string;
+  /** Roughly where most of its houses are: what the sun is reckoned by until somebody says where the job is [from memory]. */
+  readonly middle: Place;
   /** IANA time zone of most of it. */
   readonly zone: string;
   /** Minor units for a US cent of the starting prices [starting judgement, invented]. */
@@ -74,6 +77,7 @@ const euro = { ...british, currency: 'EUR', taxName: 'VAT', level: 0.95 } as con
 export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   US: {
     ...american,
+    middle: { latitude: 40, longitude: -85 },
     zone: 'America/New_York',
     name: 'United States',
     currency: 'USD',
@@ -84,6 +88,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   CA: {
     ...american,
+    middle: { latitude: 45, longitude: -77 },
     zone: 'America/Toronto',
     name: 'Canada',
     currency: 'CAD',
@@ -95,6 +100,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   GB: {
     ...british,
+    middle: { latitude: 52.5, longitude: -1.5 },
     zone: 'Europe/London',
     name: 'United Kingdom',
     currency: 'GBP',
@@ -103,12 +109,44 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
     asbestos: 2000,
     level: 0.8,
   },
-  IE: { ...euro, zone: 'Europe/Dublin', name: 'Ireland', lead: 1992, asbestos: 2000 },
-  DE: { ...euro, zone: 'Europe/Berlin', name: 'Germany', taxName: 'MwSt', lead: 1990, asbestos: 1994 },
-  FR: { ...euro, zone: 'Europe/Paris', name: 'France', taxName: 'TVA', lead: 1949, asbestos: 1998 },
-  NL: { ...euro, zone: 'Europe/Amsterdam', name: 'Netherlands', taxName: 'BTW', lead: 1992, asbestos: 1994 },
+  IE: {
+    ...euro,
+    middle: { latitude: 53.3, longitude: -7 },
+    zone: 'Europe/Dublin',
+    name: 'Ireland',
+    lead: 1992,
+    asbestos: 2000,
+  },
+  DE: {
+    ...euro,
+    middle: { latitude: 51, longitude: 10 },
+    zone: 'Europe/Berlin',
+    name: 'Germany',
+    taxName: 'MwSt',
+    lead: 1990,
+    asbestos: 1994,
+  },
+  FR: {
+    ...euro,
+    middle: { latitude: 47.5, longitude: 2.5 },
+    zone: 'Europe/Paris',
+    name: 'France',
+    taxName: 'TVA',
+    lead: 1949,
+    asbestos: 1998,
+  },
+  NL: {
+    ...euro,
+    middle: { latitude: 52.2, longitude: 5.3 },
+    zone: 'Europe/Amsterdam',
+    name: 'Netherlands',
+    taxName: 'BTW',
+    lead: 1992,
+    asbestos: 1994,
+  },
   AU: {
     ...british,
+    middle: { latitude: -34.5, longitude: 147 },
     zone: 'Australia/Sydney',
     name: 'Australia',
     currency: 'AUD',
@@ -119,6 +157,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   NZ: {
     ...british,
+    middle: { latitude: -39, longitude: 175.5 },
     zone: 'Pacific/Auckland',
     name: 'New Zealand',
     currency: 'NZD',
@@ -127,7 +166,16 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
     asbestos: 2000,
     level: 1.65,
   },
-  other: { ...euro, zone: 'UTC', name: 'Elsewhere', dates: 'year-first', taxName: 'Tax', lead: 1992, asbestos: 2005 },
+  other: {
+    ...euro,
+    middle: { latitude: 48, longitude: 9 },
+    zone: 'UTC',
+    name: 'Elsewhere',
+    dates: 'year-first',
+    taxName: 'Tax',
+    lead: 1992,
+    asbestos: 2005,
+  },
 };
 
 /** The region a country starts with. */

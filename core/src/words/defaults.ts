@@ -26,6 +26,8 @@ export const STARTING: Words<DefaultKey> = {
   'fixture.rod': 'edge cut round the brackets of a rod',
   'fixture.mirror': 'edge cut round a fixed mirror',
   'fixture.fixing': 'edge cut round a fixing',
+  'sun.depth': 'depth of the wall round a window, where none was measured',
+  'sun.rake': 'sun that meets a wall at less than this rakes it',
   'light.near': 'a window this near a corner grazes the next wall',
   'hiding.cv': 'unevenness of one rolled film',
   'hiding.film': 'film really rolled over the film of the label',
