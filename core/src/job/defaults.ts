@@ -31,6 +31,8 @@ const ENDS = {
   blades: [1, 1000],
   covers: [0, 2],
   degrees: [0, 90],
+  'a year': [0, 1],
+  years: [0, 200],
 } as const satisfies Record<string, Ends>;
 
 interface Start {
@@ -60,6 +62,7 @@ export const DEFAULT_GROUPS = {
   plays: 'How a surface is painted',
   drying: 'Drying',
   learning: 'What the log teaches',
+  looking: 'Looking at it, and touching up',
   pieces: 'How far a piece goes',
   prices: 'Prices',
 } as const;
@@ -282,6 +285,24 @@ const LEARNING = grouped('learning', {
   'learn.spread': d(0.1, 'cv', 'our model'),
 });
 
+const LOOKING = grouped('looking', {
+  'look.again': d(1440, 'min', 'starting judgement', [0, 100_000]),
+  'fade.room': d(0.01, 'a year', 'starting judgement'),
+  'fade.sun': d(0.025, 'a year', 'starting judgement'),
+  'fade.deep': d(1.5, 'x', 'starting judgement', [0, 10]),
+  'fade.most': d(0.4, 'of it', 'starting judgement'),
+  'batch.other': d(0.8, 'CIEDE2000', 'starting judgement', [0, 10]),
+  'batch.unknown': d(0.5, 'CIEDE2000', 'starting judgement', [0, 10]),
+  'paint.other': d(4, 'CIEDE2000', 'starting judgement', [0, 50]),
+  'paint.unknown': d(1.5, 'CIEDE2000', 'starting judgement', [0, 50]),
+  'gloss.other': d(0.2, 'of it', 'starting judgement'),
+  'gloss.unknown': d(0.1, 'of it', 'starting judgement'),
+  'gloss.hand': d(0.04, 'of it', 'starting judgement'),
+  'gloss.worn': d(0.01, 'a year', 'starting judgement'),
+  'touch.age': d(3, 'years', 'starting judgement', [0, 200]),
+  'touch.contrast': d(20, 'CIEDE2000', 'starting judgement', [0, 100]),
+});
+
 const LINES = grouped('lines', {
   'line.overhead': d(1.4, 'x', 'starting judgement'),
   'line.offHand': d(1.25, 'x', 'starting judgement'),
@@ -382,6 +403,7 @@ export const DEFAULTS = {
   ...MINUTES,
   ...DRYING,
   ...LEARNING,
+  ...LOOKING,
   ...LINES,
   ...PLAYS,
   ...PIECES,
