@@ -18,6 +18,7 @@ import {
   SURFACE_KINDS,
 } from '../job/vocabulary.ts';
 import { SLIPS } from '../measure/slips.ts';
+import { readLabel } from '../record/label.ts';
 import { run } from './run.ts';
 
 const example = (name: string) => readFileSync(join(__dirname, '../../../examples', name), 'utf8');
@@ -256,6 +257,54 @@ test.each([
   const out = run(args, () => content);
   expect([out.code, out.stdout]).toEqual([2, '']);
   expect(out.stderr).toMatch(message);
+});
+
+test('record, label, looks, touchup: what they print, and what is wrong with a call', () => {
+  const file = 'loft-bedroom.tape';
+  const { surfaces } = JSON.parse(call('record').stdout) as { surfaces: { id: string; layers: unknown[] }[] };
+  expect(surfaces.every(({ layers }) => layers.length === 0)).toBe(true);
+  const wall = surfaces.find(({ id }) => id.endsWith('/field'))?.id ?? '';
+  const label = run(['label', file, '--surface', wall], example).stdout;
+  expect(readLabel(label)).toMatchObject({ ok: true, value: { label: { ROOM: 'Loft bedroom', NOTE: 'as planned' } } });
+  const spot = [
+    'touchup',
+    file,
+    '--surface',
+    wall,
+    '--patches',
+    '1',
+    '--size',
+    '0.02',
+    '--batch',
+    'same',
+    '--cover',
+    'same',
+  ];
+  const small = JSON.parse(run([...spot, '--age', '1'], example).stdout) as Record<string, number>;
+  const old = JSON.parse(run([...spot, '--age', '20', '--sun', '6'], example).stdout) as Record<string, number>;
+  expect(old['deltaE']).toBeGreaterThan(small['deltaE'] ?? 0);
+  expect(finite([small, old])).toBe(true);
+  const looks = JSON.parse(
+    run(['looks', file, '--date', '2026-12-01', '--lat', '51.5', '--lon', '0'], example).stdout,
+  ) as {
+    place: { assumed: boolean };
+    surfaces: { from: number; laid: number; again: number; stand: string }[];
+  };
+  expect(looks.place.assumed).toBe(false);
+  for (const { from, laid, again, stand } of looks.surfaces)
+    expect([Math.round(from - laid), Math.round(again - laid), stand.length > 10]).toEqual([120, 1440, true]);
+  const wrong = (...args: string[]) => run(args, example).stderr;
+  expect(wrong('label', file)).toMatch(/--surface is “left out”; the id of a surface/);
+  expect(wrong('touchup', file, '--surface', wall)).toMatch(/How many places/);
+  expect(wrong('touchup', file, '--surface', wall, '--patches', '1', '--size', 'big')).toMatch(
+    /metres from 0.001 to 50 is accepted/,
+  );
+  expect(wrong('touchup', file, '--surface', wall, '--patches', '1', '--size', '1', '--batch', 'old')).toMatch(
+    /same, other, unknown are accepted/,
+  );
+  expect(wrong('looks', file, '--date', '2026-02-31')).toMatch(/a day there is/);
+  expect(wrong('looks', file, '--lat', '50')).toMatch(/go together/);
+  expect(wrong('record', file, '--log', 'gone.jsonl')).toMatch(/gone.jsonl cannot be read/);
 });
 
 test('replay and schedule --log: what a log comes to, and what is wrong with one', () => {

@@ -10,11 +10,13 @@ import { playContract } from '../exchange/play-contract.ts';
 import { linesContract } from '../exchange/lines-contract.ts';
 import { wetContract } from '../exchange/wet-contract.ts';
 import { replayContract, rescheduleContract } from '../exchange/site-contract.ts';
+import { looksContract, touchUpContract } from '../exchange/inspect-contract.ts';
 import { labelContract, recordContract } from '../exchange/record-contract.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
 import { baseOrder, basePlan } from '../whole/plan.ts';
 import { wholeOf } from '../whole/whole.ts';
+import { today } from '../units/date.ts';
 import { bad, sentence, type Result } from '../units/problem.ts';
 import { said } from '../units/word.ts';
 
@@ -26,11 +28,13 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   replay: ['log', 'now'],
   record: ['log'],
   label: ['surface', 'log'],
+  looks: ['date', 'lat', 'lon'],
+  touchup: ['surface', 'patches', 'size', 'age', 'sun', 'batch', 'cover'],
   wetedge: ['room', 'wall', 'surface', 'people', 'air', 'coat', 'uniform'],
 };
 
 type Read = (path: string) => string;
-const VERBS: Readonly<Record<string, (job: Job, options: Options, read: Read) => Result<unknown>>> = {
+const VERBS: Readonly<Record<string, (job: Job, options: Options, read: Read, today: string) => Result<unknown>>> = {
   takeoff: (job) => ({ ok: true, value: takeoffContract(job, wholeOf(job)) }),
   specify: (job) => ({ ok: true, value: specifyContract(job, wholeOf(job), true) }),
   order: (job) => ({ ok: true, value: orderContract(job, baseOrder(job)) }),
@@ -48,6 +52,8 @@ const VERBS: Readonly<Record<string, (job: Job, options: Options, read: Read) =>
   replay: replayContract,
   record: recordContract,
   label: labelContract,
+  touchup: (job, options) => touchUpContract(job, options),
+  looks: (job, options, _, today) => looksContract(job, options, today),
   work: (job) => ({ ok: true, value: workContract(job, wholeOf(job), basePlan(job)) }),
 };
 
@@ -61,7 +67,7 @@ export interface Output {
  * One call of `kovelin <verb> <file>`. `read` gets the file's text and throws when it cannot.
  * Bad call or file: code 2, nothing on stdout, a sentence per problem on stderr. Warnings go to stderr with code 0.
  */
-export function run(args: readonly string[], read: Read): Output {
+export function run(args: readonly string[], read: Read, day = today()): Output {
   const [verb = '', path, ...more] = args;
   // the log stands behind the file without a name
   const named = verb === 'replay' && more[0] !== undefined && !more[0].startsWith('--') ? ['--log', ...more] : more;
@@ -69,7 +75,7 @@ export function run(args: readonly string[], read: Read): Output {
   const action = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
   if (!action || !path || !options || (verb === 'replay' && !options.has('log')))
     return fail([
-      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]; replay: <log.jsonl> [--now <minutes>]; schedule: [--log <log.jsonl> --now <minutes>]; record: [--log <log.jsonl>]; label: --surface <id of takeoff> [--log <log.jsonl>]`,
+      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]; replay: <log.jsonl> [--now <minutes>]; schedule: [--log <log.jsonl> --now <minutes>]; record: [--log <log.jsonl>]; label: --surface <id of takeoff> [--log <log.jsonl>]; looks: [--date <2026-11-26>] [--lat <degrees> --lon <degrees>]; touchup: --surface <id of takeoff> --patches <n> --size <metres> [--age <years>] [--sun <hours a day>] [--batch same|other|unknown] [--cover same|other|unknown]`,
     ]);
   let text: string;
   try {
@@ -80,7 +86,7 @@ export function run(args: readonly string[], read: Read): Output {
   const opened = readAny(text, basename(path, extname(path)));
   if (!opened.ok) return fail(opened.problems.map(sentence));
   const result = opened.value.job.rooms.order.length
-    ? action(opened.value.job, options, read)
+    ? action(opened.value.job, options, read, day)
     : bad('This job has no rooms yet.');
   if (!result.ok) return fail(result.problems.map(sentence));
   const stderr = opened.value.warnings.map((warning) => `${sentence(warning)}\n`).join('');

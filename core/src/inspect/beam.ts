@@ -21,6 +21,8 @@ export interface Patch {
   readonly area: SquareMetres;
   /** Between the light and the surface: the smaller, the more it rakes. */
   readonly angle: Degrees;
+  /** From which end of the wall, as it is seen from inside, the light comes. */
+  readonly from: 'left' | 'right';
 }
 
 /** A straight side of the plan: of a curved wall there are several. */
@@ -202,18 +204,26 @@ function fallsOn({ pane, strip, side, ray, fall, flat, up }: Beam): Patch[] {
   });
   const wallAngle =
     (Math.asin(Math.min(1, flat * Math.abs(dot(ray, { x: -side.unit.y, y: side.unit.x })))) * 180) / Math.PI;
-  const patches = within(onWall, side.outline).map((points) => made(side.wall, window, points, wallAngle));
+  const from = dot(ray, side.unit) > 0 ? 'left' : 'right';
+  const patches = within(onWall, side.outline).map((points) => made(side.wall, window, points, wallAngle, from));
   const onFloor = clip(strip, (p) => -height(p)).map((p) => {
     const landed = p.y / fall;
     return along(along(pane.from, pane.unit, p.x), ray, landed);
   });
-  const floor = made('floor', window, onFloor, (Math.asin(up) * 180) / Math.PI);
+  const floor = made('floor', window, onFloor, (Math.asin(up) * 180) / Math.PI, from);
   return [...patches, floor].filter(({ area }) => area > LEAST);
 }
-const made = (wall: Patch['wall'], window: Id, points: readonly Point[], angle: Degrees): Patch => ({
+const made = (
+  wall: Patch['wall'],
+  window: Id,
+  points: readonly Point[],
+  angle: Degrees,
+  from: Patch['from'],
+): Patch => ({
   wall,
   window,
   points,
+  from,
   area: points.length < 3 ? 0 : polygonArea(points),
   angle,
 });

@@ -28,6 +28,8 @@ export interface Spell {
   readonly windows: readonly Id[];
   /** Smallest angle between light and wall. */
   readonly angle: Degrees;
+  /** From which end of the wall it comes. */
+  readonly side: Patch['from'];
 }
 /** A day of sun in one room. */
 export interface SunDay {
@@ -70,15 +72,15 @@ export function sunDay(job: Sunlit, takeoff: RoomTakeoff, date: string): SunDay 
   const [depth, rake] = [setting(job, 'sun.depth'), setting(job, 'sun.rake')];
   const midnight = DateTime.fromISO(date, { zone }).startOf('day');
   const long = Math.round(midnight.plus({ days: 1 }).diff(midnight, 'minutes').minutes);
-  const seen: { minute: Minutes; wall: Id; window: Id; angle: Degrees }[] = [];
+  const seen: Ray[] = [];
   for (let gone = 0; gone < long; gone += STEP) {
     const at = new Date(midnight.toMillis() + gone * 60_000);
     const sun = sunAt(place, at);
     if (sun.altitude <= 0.1) continue;
     // clocks are put back or forward on two days of a year
     const minute = long === 1440 ? gone : (minuteOf(at, zone) ?? gone);
-    for (const { wall, window, angle, area } of beams(takeoff, bearing, sun, depth))
-      if (wall !== 'floor' && area > SEEN) seen.push({ minute, wall, window, angle });
+    for (const { wall, window, angle, area, from } of beams(takeoff, bearing, sun, depth))
+      if (wall !== 'floor' && area > SEEN) seen.push({ minute, wall, window, angle, side: from });
   }
   const byWall = groupBy(seen, ({ wall }) => wall);
   return { rises, sets, walls: [...byWall].map(([wall, own]) => ({ wall, spells: spellsOf(own, rake) })) };
@@ -86,18 +88,24 @@ export function sunDay(job: Sunlit, takeoff: RoomTakeoff, date: string): SunDay 
 /** A patch this small shows nobody anything, m². */
 const SEEN = 0.01;
 
-function spellsOf(seen: readonly { minute: Minutes; window: Id; angle: Degrees }[], rake: Degrees): Spell[] {
-  const spells: { from: Minutes; to: Minutes; kind: Spell['kind']; windows: Id[]; angle: Degrees }[] = [];
+interface Ray extends Pick<Spell, 'angle' | 'side'> {
+  readonly minute: Minutes;
+  readonly wall: Id;
+  readonly window: Id;
+}
+function spellsOf(seen: readonly Ray[], rake: Degrees): Spell[] {
+  const spells: { -readonly [K in keyof Spell]: Spell[K] }[] = [];
   for (const [minute, own] of groupBy(seen, (one) => one.minute)) {
     const angle = Math.min(...own.map((one) => one.angle));
     const kind = angle <= rake ? 'rakes' : 'falls';
     const last = spells.at(-1);
     const windows = own.map(({ window }) => window);
-    if (last?.kind === kind && last.to === minute) {
+    const side = own[0]?.side ?? 'left';
+    if (last?.kind === kind && last.to === minute && last.side === side) {
       last.to = minute + STEP;
       last.angle = Math.min(last.angle, angle);
       last.windows = [...new Set([...last.windows, ...windows])];
-    } else spells.push({ from: minute, to: minute + STEP, kind, windows: [...new Set(windows)], angle });
+    } else spells.push({ from: minute, to: minute + STEP, kind, windows: [...new Set(windows)], angle, side });
   }
   return spells;
 }

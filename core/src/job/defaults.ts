@@ -235,6 +235,14 @@ const MINUTES = grouped('minutes', {
   'slow.stairs': d(1.5, 'x', 'starting judgement'),
   'pace.look': d(15, 'm2/min', 'starting judgement'),
   'pace.touchUp': d(12, 'm2/min', 'starting judgement'),
+  'pace.mendScrape': d(0.05, 'm2/min', 'starting judgement'),
+  'pace.mendClean': d(0.1, 'm2/min', 'starting judgement'),
+  'pace.mendFill': d(0.03, 'm2/min', 'starting judgement'),
+  'pace.mendSand': d(0.03, 'm2/min', 'starting judgement'),
+  'pace.mendPrime': d(0.05, 'm2/min', 'starting judgement'),
+  'pace.mendSpot': d(0.03, 'm2/min', 'starting judgement'),
+  'pace.mendCoat': d(0.5, 'm2/min', 'starting judgement'),
+  'each.mendEase': d(15, 'min', 'starting judgement'),
 });
 
 const PLAYS = grouped('plays', {
@@ -274,6 +282,7 @@ const DRYING = grouped('drying', {
   'dry.seal': d(60, 'min', 'common practice, no source'),
   'tape.after': d(120, 'min', 'common practice, no source'),
   'tape.tacky': d(40, 'min', 'starting judgement'),
+  'mend.primed': d(60, 'min', 'starting judgement'),
   'look.dry': d(120, 'min', 'common practice, no source'),
   'caulk.skin': d(15, 'min', 'starting judgement'),
   'cure.days': d(30, 'days', 'common practice, no source'),

@@ -7,6 +7,7 @@ import {
   REPAIR_CLASSES,
   type Fabric,
   type MaterialItem,
+  type OperationKind,
   type PieceUnit,
   type Seal,
 } from '../job/vocabulary.ts';
@@ -23,6 +24,7 @@ import { nameWord } from '../words/names.ts';
 import { HOLES, THE, TRIM } from '../words/terms.ts';
 import type { RoomLines } from '../lines/lines.ts';
 import { isBeaded } from '../lines/methods.ts';
+import { REMEDY_STEPS, spotArea, type Mend } from '../work/remedies.ts';
 import type { PaintLine } from './paint.ts';
 
 /** Where in a shop it stands: the order of the shopping list. */
@@ -99,6 +101,8 @@ export interface MaterialQuestion {
   readonly paints: readonly PaintLine[];
   /** How the lines of each room are made. */
   readonly lines: readonly RoomLines[];
+  /** What is mended. */
+  readonly mends: readonly Mend[];
   /** Working days the job takes. */
   readonly days: number;
 }
@@ -206,7 +210,25 @@ function listed<K, T>(map: Map<K, T[]>, key: K): T[] {
   return list;
 }
 
-function filling({ job, takeoffs, surfaces, lines }: MaterialQuestion): Need[] {
+/** Of what is mended: m² that a step goes over, told by name. */
+const mendedBy = (mends: readonly Mend[], kind: OperationKind): Working[] =>
+  mends.flatMap(({ defect, specified }) =>
+    REMEDY_STEPS[defect.remedy].flatMap((step) =>
+      step.kind === kind
+        ? [
+            given(
+              nameWord(specified.surface.name),
+              step.over === 'surface' ? areaOf(specified) : spotArea(defect.size),
+              'area',
+            ),
+          ]
+        : [],
+    ),
+  );
+/** Filler spread over a place that is feathered, m [starting judgement]. */
+const SKIM = 0.001;
+
+function filling({ job, takeoffs, surfaces, lines, mends }: MaterialQuestion): Need[] {
   const bead = setting(job, 'caulk.bead');
   const present = new Set(
     surfaces.filter((s) => effective(s.system.prep).includes('caulk')).map((s) => s.surface.room),
@@ -233,10 +255,8 @@ function filling({ job, takeoffs, surfaces, lines }: MaterialQuestion): Need[] {
     hole,
     count: filled.reduce((n, s) => n + s.survey.repairs[hole], 0),
   }));
-  const filler = sum(
-    'filler',
-    'volume',
-    holes.map(({ hole, count }) =>
+  const filler = sum('filler', 'volume', [
+    ...holes.map(({ hole, count }) =>
       compute(
         'product',
         HOLES[hole][1],
@@ -245,9 +265,12 @@ function filling({ job, takeoffs, surfaces, lines }: MaterialQuestion): Need[] {
         given('each', setting(job, `filler.${hole}`), 'volume'),
       ),
     ),
-  );
+    ...mendedBy(mends, 'mend-fill').map((area) => given('mended', area.value * SKIM * 1000, 'volume')),
+  ]);
   const grits = new Map<number, Specified[]>();
   for (const s of surfaces) for (const grit of gritsFor(s)) listed(grits, grit).push(s);
+  const flatted = mendedBy(mends, 'mend-sand');
+  if (flatted.length) listed(grits, MENDING_GRIT);
   const scraped = surfaces.filter((s) => effective(s.system.prep).includes('scrape'));
   const rooms = new Set(surfaces.map((s) => s.surface.room)).size;
   return [
@@ -257,7 +280,7 @@ function filling({ job, takeoffs, surfaces, lines }: MaterialQuestion): Need[] {
     ...[...grits]
       .sort(([a], [b]) => a - b)
       .map(([grit, sanded]) =>
-        need('abrasive', per(job, 'abrasive', areas(`sanded at ${grit}`, sanded), 'abrasive.area'), { grit }),
+        need('abrasive', per(job, 'abrasive', sandedAt(grit, sanded, flatted), 'abrasive.area'), { grit }),
       ),
     need(
       'blades',
@@ -278,7 +301,13 @@ function filling({ job, takeoffs, surfaces, lines }: MaterialQuestion): Need[] {
   ];
 }
 
-function rolling({ job, surfaces: all, paints, days }: MaterialQuestion): Need[] {
+const MENDING_GRIT = 220;
+const sandedAt = (grit: number, sanded: readonly Specified[], flatted: readonly Working[]): Working => {
+  const plain = areas(`sanded at ${grit}`, sanded);
+  return grit === MENDING_GRIT && flatted.length ? sum('sanded and mended', 'area', [plain, ...flatted]) : plain;
+};
+
+function rolling({ job, surfaces: all, paints, days, mends }: MaterialQuestion): Need[] {
   const people = job.crew.people.length;
   /** Who may roll at one time: two painters do not share a cover. */
   const hands = (rolled: number) => Math.max(1, Math.min(people, rolled));
@@ -317,6 +346,14 @@ function rolling({ job, surfaces: all, paints, days }: MaterialQuestion): Need[]
       );
       covers.set(key, entry);
     }
+  }
+  for (const { defect, specified: s } of mends) {
+    if (!REMEDY_STEPS[defect.remedy].some(({ kind }) => kind === 'mend-coat')) continue;
+    const { pile, width, fabric } = effective(s.system.cover);
+    const key = `${pile} ${width} ${fabric}`;
+    const entry = covers.get(key) ?? { size: { pile, width, fabric }, working: [] };
+    covers.set(key, entry);
+    entry.working.push(given(phrase`${nameWord(s.surface.name)}, a new one to mend with`, 1, 'count'));
   }
   const brushes = new Map<number, Set<string>>();
   for (const s of all) {

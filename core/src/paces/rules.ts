@@ -117,6 +117,15 @@ const waxed = {
   task: 'wax',
   group: 'brush',
 } as const;
+/** What is done about a defect. */
+const mended = {
+  ...steady,
+  scope: 'surface',
+  quantity: 'm2',
+  people: [1, 1],
+  task: 'mend',
+  group: 'look',
+} as const;
 const taped = { ...steady, scope: 'line', quantity: 'm', tool: 'tape', group: 'mask' } as const;
 
 /** All there is to say of a kind of operation; a new kind is a row. Order: OPERATIONS. [common practice, no source] */
@@ -433,6 +442,75 @@ export const OPERATION_RULES = {
     people: [1, 1],
     task: 'look',
     group: 'look',
+  },
+  'mend-scrape': {
+    ...mended,
+    word: ({ name }) => phrase`Scrape what is loose off ${name}`,
+    pace: 'pace.mendScrape',
+    dusty: true,
+    tool: 'scraper',
+  },
+  'mend-clean': {
+    ...mended,
+    word: ({ name }) => phrase`Wipe the coat off ${name}, degrease, rinse`,
+    pace: 'pace.mendClean',
+    dries: water,
+    tool: 'sponge',
+  },
+  'mend-fill': {
+    ...mended,
+    word: ({ name }) => phrase`Fill ${name} with a fine quick filler, feathered`,
+    pace: 'pace.mendFill',
+    dries: ({ job }) => alike(setting(job, 'dry.thin')),
+    tool: 'knife',
+  },
+  'mend-sand': {
+    ...mended,
+    word: ({ name }) => phrase`Sand the place on ${name} flat at 220, dust off`,
+    pace: 'pace.mendSand',
+    dusty: true,
+    tool: 'paper',
+  },
+  'mend-prime': {
+    ...mended,
+    word: ({ name }) => phrase`Spot-prime the place on ${name}`,
+    pace: 'pace.mendPrime',
+    wet: true,
+    dries: ({ job }) => alike(setting(job, 'mend.primed')),
+    tool: 'brush',
+  },
+  'mend-spot': {
+    ...mended,
+    word: ({ name }) => phrase`Spot-paint ${name}, feathered thin`,
+    pace: 'pace.mendSpot',
+    wet: true,
+    dries: coat,
+    tool: 'roller',
+  },
+  'mend-cut': {
+    ...mended,
+    quantity: 'm',
+    word: ({ name }) => phrase`Cut the edge of ${name} again`,
+    pace: 'pace.cut',
+    wet: true,
+    dries: coat,
+    tool: 'brush',
+  },
+  'mend-coat': {
+    ...mended,
+    word: ({ name }) => phrase`Coat ${name} from corner to corner, new cover, conditioner in the pot`,
+    pace: 'pace.mendCoat',
+    interruptible: false,
+    wet: true,
+    dries: coat,
+    tool: 'roller',
+  },
+  'mend-ease': {
+    ...mended,
+    quantity: 'each',
+    word: ({ name }) => phrase`Score and free ${name}, sand the edge, wax it`,
+    pace: 'each.mendEase',
+    tool: 'knife',
   },
   'touch-up': {
     ...steady,

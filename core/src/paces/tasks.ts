@@ -40,6 +40,11 @@ export const TASK_RULES = {
   wax: { scope: 'surface', mark: 'brush', word: (of) => phrase`Wax ${of.name}` },
   unmask: { scope: 'surface', mark: 'mask', word: (of) => phrase`Pull the tape of ${of.name}` },
   look: room('look', 'Look it over, dry, from the side'),
+  mend: {
+    scope: 'surface',
+    mark: 'look',
+    word: ({ name, coat }) => phrase`Mend ${name}${coat > 1 ? `, visit ${coat}` : ''}`,
+  },
   'touch-up': room('look', 'Touch up'),
   clear: room('none', 'Plates on, uncover and clear'),
 } as const satisfies Record<TaskKind, TaskRule>;

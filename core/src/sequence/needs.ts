@@ -31,6 +31,7 @@ const SKILLS: Readonly<Record<TaskKind, readonly Skill[]>> = {
   wax: ['brush'],
   unmask: ['mask'],
   look: [],
+  mend: [],
   'touch-up': [],
   clear: [],
 };

@@ -14,7 +14,7 @@ export const SPECIFIED = [
   'options',
 ] as const;
 /** Lines are chosen by what they cost, so work reads pay and prices. */
-export const WORKED = [...SPECIFIED, 'crew', 'learned', 'lines', 'orders', 'prices'] as const;
+export const WORKED = [...SPECIFIED, 'crew', 'learned', 'lines', 'orders', 'prices', 'defects'] as const;
 export const PAINTED = [...SPECIFIED, 'learned', 'shelf', 'reserved'] as const;
 export const PLANNED = [...WORKED, 'shelf', 'reserved', 'air', 'pins', 'wanted', 'taken'] as const;
 export const WHOLE = [
@@ -22,6 +22,7 @@ export const WHOLE = [
   'crew',
   'lines',
   'orders',
+  'defects',
   'owned',
   'prices',
   'pricing',

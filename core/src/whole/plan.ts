@@ -7,6 +7,7 @@ import { daysOf, scheduleJob, takenFrom, type JobSchedule } from '../sequence/sc
 import type { SolveOptions } from '../sequence/solve.ts';
 import { sigmaOf } from '../wetEdge/uniform.ts';
 import type { Minutes, Money } from '../units/si.ts';
+import { mendsOf } from '../work/remedies.ts';
 import type { WorkDays } from '../work/days.ts';
 import { PLANNED, WHOLE, type Planned, type WholeInput } from './inputs.ts';
 import { keepFor } from './keep.ts';
@@ -59,6 +60,7 @@ export function orderOf(job: WholeInput, days: WorkDays): JobOrder {
     paints: wholeOf(job).paints,
     lines: wholeOf(job).lines.map(({ made }) => made),
     days: days.days,
+    mends: mendsOf(job, painted(job)),
   };
   const materials = orderMaterials(question);
   const costs = {

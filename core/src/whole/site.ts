@@ -58,7 +58,7 @@ export const personIn =
   };
 
 /** Tasks and days of a job: asked several times for every entry that is noted. */
-const networkOn = stage(PLANNED, (job) => {
+export const networkOn = stage(PLANNED, (job) => {
   const { takeoffs, operations } = wholeOf(job);
   return networkFor(job, takeoffs, operations, keepFor(job));
 });

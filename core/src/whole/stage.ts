@@ -1,5 +1,15 @@
 import type { Job } from '../job/types.ts';
-import { numberOf, rememberLast } from '../units/remember.ts';
+import { rows } from '../job/table.ts';
+import { numberOf, remember, rememberLast } from '../units/remember.ts';
+
+/** Of defects only what is done about them is worked out: a note to one plans nothing anew. */
+const mended = remember((defects: Job['defects']): string =>
+  JSON.stringify(
+    rows(defects).flatMap(({ id, surface, size, coat, remedy, state }) =>
+      remedy && state === 'open' ? [[id, surface, size, coat, remedy]] : [],
+    ),
+  ),
+);
 
 /** A member of the job as part of a key: small ones by what they say, tables by which object they are. */
 const BY_CONTENT: ReadonlySet<keyof Job> = new Set([
@@ -18,6 +28,7 @@ const BY_CONTENT: ReadonlySet<keyof Job> = new Set([
 
 function part<K extends keyof Job>(member: K, value: Job[K]): string {
   if (typeof value !== 'object' || value === null) return String(value);
+  if (member === 'defects') return mended(value as Job['defects']);
   return BY_CONTENT.has(member) ? JSON.stringify(value) : `#${numberOf(value)}`;
 }
 

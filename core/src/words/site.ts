@@ -93,6 +93,7 @@ export const WORK_KIND: Readonly<Record<TaskKind, Word>> = {
   wax: 'waxing',
   unmask: 'pulling tape',
   look: 'looking over',
+  mend: 'mending',
   'touch-up': 'touching up',
   clear: 'clearing',
 };

@@ -1,7 +1,7 @@
 import type { Id, SurfaceId } from '../job/table.ts';
 import type { Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
-import { familyOf, type TaskKind } from '../job/vocabulary.ts';
+import { familyOf, type OperationKind, type TaskKind } from '../job/vocabulary.ts';
 import { ruleOf } from '../paces/rules.ts';
 import { taskRule } from '../paces/tasks.ts';
 import { effective } from '../specify/reasons.ts';
@@ -114,11 +114,14 @@ function shareOut(
 }
 const total = (operations: readonly Operation[]): Minutes => operations.reduce((sum, op) => sum + op.minutes.value, 0);
 
+/** Mending that lays the finish. */
+const REPAINTS: ReadonlySet<OperationKind> = new Set<OperationKind>(['mend-spot', 'mend-cut', 'mend-coat']);
 /** Goes of a surface that lay no paint of its own. */
 const DRY_WORK: ReadonlySet<TaskKind> = new Set<TaskKind>(['wax', 'mask', 'unmask']);
 
 /** The paint that is laid; null: none. */
 export const paintOf = ({ kind, specified, operations }: Go): Product | null => {
+  if (kind === 'mend') return operations.some((op) => REPAINTS.has(op.kind)) ? (specified?.product ?? null) : null;
   const [op] = operations;
   const s = specified ?? (kind === 'spot' ? op?.specified : null);
   if (!s || !op || DRY_WORK.has(kind)) return null;

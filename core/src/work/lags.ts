@@ -131,6 +131,7 @@ const PAINTED: readonly PathRow[] = [
     lag: (_, job) => setting(job, 'look.dry'),
   },
   { rule: 'lag.look-whole', from: { tasks: 'unmask' }, to: { tasks: 'look' }, lag: atOnce },
+  { rule: 'lag.look-whole', from: { tasks: 'mend' }, to: { tasks: 'touch-up' }, lag: next },
   { rule: 'lag.touch-up', from: { tasks: 'look' }, to: { tasks: 'touch-up' }, lag: atOnce },
   { rule: 'lag.clear', from: { tasks: 'touch-up' }, to: { tasks: 'clear' }, lag: atOnce },
 ];
@@ -156,6 +157,7 @@ export function lagsOf(job: Waiting, goes: readonly Go[]): Lag[] {
     ),
     ...alongLines(job, goes, paths),
     ...faceWax(job, goes, paths),
+    ...mending(job, goes, paths),
     ...(isOneDay(job) ? allInADay(early, paths) : []),
   ];
 }
@@ -200,7 +202,7 @@ function pathsOf(goes: readonly Go[]): Path[] {
 
 /** Part of a coat of a surface; tape is not, nor what keeps a window from sticking. */
 const isCoat = (go: Go): boolean =>
-  go.specified !== null && go.kind !== 'mask' && go.kind !== 'unmask' && !isFaceWax(go);
+  go.specified !== null && go.kind !== 'mend' && go.kind !== 'mask' && go.kind !== 'unmask' && !isFaceWax(go);
 export const isFaceWax = ({ operations }: Go): boolean => operations[0]?.kind === 'face-wax';
 
 /** Windows are waxed where they meet when their last coat is dry, before they are looked over. */
@@ -213,6 +215,32 @@ const faceWax = (job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag
         .map(({ end }) => lag(end, wax, 'lag.face-waxed', touch(end, job))),
       ...goes.filter((go) => go.kind === 'look').map((look) => lag(wax, look, 'lag.look-whole')),
     ]);
+
+/**
+ * A surface is mended when it was looked at; or, where a defect was seen on an earlier coat, when that is dry and before the next, which
+ * hides it.
+ */
+function mending(job: Waiting, goes: readonly Go[], paths: readonly Path[]): Lag[] {
+  const visits = goes.filter((go) => go.kind === 'mend');
+  const looks = goes.filter((go) => go.kind === 'look');
+  return visits.flatMap((go): Lag[] => {
+    const before = visits.find((other) => other.surface === go.surface && other.coat === go.coat - 1);
+    const later = before ? [lag(before, go, 'lag.mended', next(before, job))] : [];
+    const path = paths.find(({ end }) => end.surface === go.surface);
+    const after = go.operations[0]?.after ?? null;
+    const dry = setting(job, 'look.dry');
+    const coats = path?.goes.filter((own) => !own.kind.startsWith('prime')) ?? [];
+    const seenOn = after === null ? undefined : coats.findLast((own) => fieldCoat(own) <= after);
+    const hides = coats.slice(seenOn ? coats.indexOf(seenOn) + 1 : coats.length);
+    if (!hides.length || !seenOn) return before ? later : looks.map((look) => lag(look, go, 'lag.mend'));
+    const last = !visits.some((other) => other.surface === go.surface && other.coat === go.coat + 1);
+    return [
+      ...later,
+      ...(before ? [] : [lag(seenOn, go, 'lag.mend', dry)]),
+      ...(last ? [lag(go, hides[0] as Go, 'lag.mend-first', next(go, job))] : []),
+    ];
+  });
+}
 
 /** Each step waits for those before it that no step in between waits for long enough. */
 function beforeCoats(job: Waiting, goes: readonly Go[], firsts: readonly Go[]): Lag[] {
@@ -238,6 +266,8 @@ function beforeCoats(job: Waiting, goes: readonly Go[], firsts: readonly Go[]): 
   );
 }
 
+/** The coat of the field that a go belongs to: cuts may be more. */
+const fieldCoat = (go: Go): number => (go.kind === 'cut' || go.kind === 'lap' ? go.coat - earlyCuts(go) : go.coat);
 /** Cuts that go before the first coat of the field, numbered with its own. */
 const earlyCuts = ({ specified: s }: Go): number => (s ? cutCoatsOf(s) - effective(s.system.coats) : 0);
 

@@ -7,7 +7,7 @@ import type { Working } from '../units/working.ts';
 
 export type Labouring = Pick<
   Job,
-  'settings' | 'practice' | 'crew' | 'learned' | 'lines' | 'orders' | 'prices' | 'region'
+  'settings' | 'practice' | 'crew' | 'learned' | 'lines' | 'orders' | 'prices' | 'region' | 'defects'
 >;
 
 /** One piece of work on one surface, along one line, or on a room. */
@@ -29,6 +29,8 @@ export interface Operation {
   /** Person-minutes. */
   readonly minutes: Working;
   readonly specified: Specified | null;
+  /** Of mending: the coat that it is done after; null: all of them, or it mends nothing. */
+  readonly after: number | null;
 }
 
 /** Where an operation is done. */
@@ -37,12 +39,13 @@ export interface Place {
   readonly specified?: Specified | null;
   readonly line?: string | null;
   readonly against?: SurfaceId | null;
+  readonly after?: number | null;
 }
 
 /** An operation of so much; none of what is nothing, so that nothing listed costs nothing and no operation is empty. */
 export function operation(
   job: Labouring,
-  { room, specified = null, line = null, against = null }: Place,
+  { room, specified = null, line = null, against = null, after = null }: Place,
   kind: OperationKind,
   amounts: readonly Amount[],
   timed: Timed = {},
@@ -53,5 +56,5 @@ export function operation(
   const { coat = 0 } = timed;
   const id = `${line ?? surface}:${kind}${coat || ''}`;
   const minutes = minutesOf(job, kind, amounts, timed);
-  return [{ id, room, surface, line, against, kind, coat, quantity, minutes, specified }];
+  return [{ id, room, surface, line, against, kind, coat, quantity, minutes, specified, after }];
 }

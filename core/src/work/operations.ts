@@ -9,6 +9,7 @@ import { coatsOf, tapingOf, type Lined } from './coats.ts';
 import { blindLines, primedLines, stepsBySurface } from './lines.ts';
 import type { Labouring, Operation } from './operation.ts';
 import { preparationOf } from './preparation.ts';
+import { mendingOf } from './remedies.ts';
 import { roomOperations } from './room.ts';
 
 export type { Operation } from './operation.ts';
@@ -32,7 +33,8 @@ const remembered = remember(
     orders: Job['orders'],
     prices: Job['prices'],
     region: Job['region'],
-  ) => list({ settings, practice, crew, learned, lines, orders, prices, region }, takeoff, surfaces),
+    defects: Job['defects'],
+  ) => list({ settings, practice, crew, learned, lines, orders, prices, region, defects }, takeoff, surfaces),
 );
 
 /** All operations of a room in the order a room sees them; sequence/ says when. `surfaces`: those that this job paints. */
@@ -48,6 +50,7 @@ export const operationsOf = (job: Labouring, takeoff: RoomTakeoff, surfaces: rea
     job.orders,
     job.prices,
     job.region,
+    job.defects,
   );
 
 const workedOn = remember((surfaces: readonly Specified[]): readonly Specified[] => surfaces.filter(isWorkedOn));
@@ -72,5 +75,6 @@ function list(job: Labouring, takeoff: RoomTakeoff, surfaces: readonly Specified
     ...painted.flatMap((s) => preparationOf(job, s)),
     ...lined.flatMap((own) => coatsOf(job, own)),
     ...lined.flatMap((own) => tapingOf(job, own)),
+    ...mendingOf(job, painted),
   ];
 }
