@@ -4,6 +4,7 @@ import { readAny } from '../core/src/exchange/read.ts';
 import { applyEdit, type Edit } from '../core/src/job/edits.ts';
 import { personOf } from '../core/src/job/crew.ts';
 import { rows } from '../core/src/job/table.ts';
+import type { EarlierPaint } from '../core/src/job/recorded.ts';
 import type { Job } from '../core/src/job/types.ts';
 
 const read = readAny(readFileSync('examples/keepers-cottage.tape', 'utf8'), "Keeper's cottage");
@@ -45,6 +46,54 @@ const SOUND = {
 } as const;
 const FEW = { pinhole: 5, coin: 0, large: 0, anchor: 0 };
 const SOME = { pinhole: 10, coin: 2, large: 0, anchor: 2 };
+
+const WASHROOM_WALLS = rows(room('Washroom').walls).map(({ id }) => `${id}/field`);
+const NOT_KNOWN = {
+  code: '',
+  formula: '',
+  primer: '',
+  thinner: '',
+  wax: '',
+  note: '',
+  source: 'By hand',
+  certain: false,
+} as const;
+/** As the builders left it: one thin coat, sprayed. */
+const BUILDERS: EarlierPaint = {
+  ...NOT_KNOWN,
+  id: 'builders',
+  coats: 1,
+  product: '',
+  colour: 'white',
+  hex: '#eeeae0',
+  sheen: 'flat',
+  base: 'water-borne',
+  batch: '',
+  fabric: null,
+  pile: null,
+  laid: 'spray',
+  when: '1998',
+  who: '',
+};
+const LAST_TIME: EarlierPaint = {
+  ...NOT_KNOWN,
+  id: 'last-time',
+  coats: 2,
+  product: 'Wet room paint, water-borne',
+  colour: 'P3 shell',
+  code: 'P3',
+  formula: 'B 4, Y 2',
+  hex: '#e3dccb',
+  sheen: 'matte',
+  base: 'water-borne',
+  batch: '0311',
+  fabric: 'microfibre',
+  pile: 0.01,
+  laid: 'roller',
+  when: '2019-05',
+  who: 'Ines',
+  source: 'The label behind the plate',
+};
 
 const edits: Edit[] = [
   {
@@ -144,6 +193,44 @@ const edits: Edit[] = [
         ],
         start: '2026-12-01',
       },
+    },
+  },
+  // on an invented shore; the bay looks south over the sea
+  { name: 'setPlace', args: { place: { latitude: 43.9, longitude: -69.2 } } },
+  ...[
+    [parlour, 0],
+    [loft, 0],
+    [washroom, 0],
+    [passage, 90],
+  ].map(([id, bearing]): Edit => ({ name: 'setRoom', args: { room: String(id), set: { bearing: Number(bearing) } } })),
+  // the washroom was painted before, and shows it
+  { name: 'addEarlier', args: { surfaces: WASHROOM_WALLS, paint: BUILDERS } },
+  { name: 'addEarlier', args: { surfaces: WASHROOM_WALLS, paint: LAST_TIME } },
+  {
+    name: 'addDefect',
+    args: {
+      defect: {
+        id: 'defect-1',
+        surface: `${wall('Washroom', 'C')}/field`,
+        at: { x: 1.35, y: 1.5 },
+        size: 0.35,
+        kind: 'flashing',
+        seen: '2026-11-20',
+        by: 'Ines',
+        coat: null,
+        signs: { from: 'side', where: 'patches' },
+        cause: null,
+        remedy: null,
+        state: 'open',
+        note: 'Where the old cabinet hung; left from last time.',
+      },
+    },
+  },
+  {
+    name: 'setLeftover',
+    args: {
+      key: 'paint-wet|satin|colour-wall',
+      leftover: { where: 'Oil store, second shelf', litres: 0.8, date: '2026-11-20' },
     },
   },
   ...rows(job.rooms).flatMap((r) =>

@@ -126,4 +126,15 @@ export const STEPS: readonly Step[] = [
     papers: [],
     figures: [],
   },
+  {
+    key: 'inspect',
+    word: 'Inspect',
+    place: 7,
+    View: lazy(() => import('./inspect/InspectView.tsx')),
+    papers: [
+      { key: 'punch', View: lazy(() => import('./inspect/PunchSheet.tsx')) },
+      { key: 'acceptance', View: lazy(() => import('./inspect/AcceptanceSheet.tsx')) },
+    ],
+    figures: [],
+  },
 ];

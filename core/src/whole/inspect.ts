@@ -8,14 +8,17 @@ import type { Job } from '../job/types.ts';
 import { familyOf } from '../job/vocabulary.ts';
 import { takeoffRoom } from '../measure/takeoff.ts';
 import type { Task } from '../sequence/task.ts';
+import type { LogEntry } from '../site/entry.ts';
 import type { SiteState, TaskLog } from '../site/fold.ts';
+import { zeroOf } from '../site/moments.ts';
 import { isDamp, isRaked, patchesOf } from '../specify/case.ts';
 import { effective } from '../specify/reasons.ts';
 import { cutCoatsOf, type Specified } from '../specify/specify.ts';
 import { remember } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
 import { chanceOf } from '../wetEdge/uniform.ts';
-import { networkOn, openFor } from './site.ts';
+import type { WholeInput } from './inputs.ts';
+import { networkOn, openFor, stateOf } from './site.ts';
 import { wholeOf } from './whole.ts';
 
 /** A surface as it is looked over. */
@@ -33,7 +36,9 @@ export interface Looked {
   readonly trim: boolean;
 }
 
-type Looking = Job;
+/** What Inspect reads of a job besides what the plan does. */
+export type InspectOwn = Pick<Job, 'place' | 'defects'>;
+type Looking = WholeInput & InspectOwn;
 
 /** Chance that a stretch of the last coat laps, by surface. */
 const lapsOn = remember((tasks: readonly Task[], settings: Job['settings']): ReadonlyMap<SurfaceId, number> => {
@@ -172,4 +177,17 @@ export function defectViews(job: Looking, state: SiteState): DefectView[] {
       visits: { all: defect.remedy && defect.state === 'open' ? visits.length : 0, done: done.length },
     };
   });
+}
+
+/** All that Inspect shows of a day. */
+export interface InspectView {
+  readonly looked: readonly Looked[];
+  readonly defects: readonly DefectView[];
+  /** When the job's minutes begin, ms since 1970; null: it has no first day and no log. */
+  readonly zero: number | null;
+}
+export function inspectView(job: Looking, entries: readonly LogEntry[], date: string): InspectView {
+  const log = new Map(entries.map((entry) => [entry.id, entry]));
+  const state = stateOf(job, log);
+  return { looked: lookedOver(job, state, date), defects: defectViews(job, state), zero: zeroOf(job.crew, log) };
 }

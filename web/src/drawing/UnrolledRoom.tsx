@@ -6,6 +6,7 @@ import { Fragment, type KeyboardEvent, type ReactNode, useMemo, useRef } from 'r
 import { inkOn, type Coat } from './coat.ts';
 import { layoutRoom, type PlacedWall, type RoomLayout } from './layout.ts';
 import type { Placing } from './placing.ts';
+import type { Transform } from './transform.ts';
 import { useSize } from './useSize.ts';
 import { useZoom } from './useZoom.ts';
 import { InMetres, Wall } from './WallMarks.tsx';
@@ -24,6 +25,8 @@ export interface UnrolledRoomProps {
   readonly placing?: Placing;
   /** Drawn over a wall, in pixels. */
   readonly over?: (wall: PlacedWall) => ReactNode;
+  /** The same over the ceiling, whose metres are those of the plan. */
+  readonly overCeiling?: (at: Transform) => ReactNode;
   /** Patterns that coats are filled with; `undone` undoes the scale of the drawing. */
   readonly patterns?: (undone: string) => ReactNode;
   /** Something to say beside the ceiling. */
@@ -93,6 +96,7 @@ function Sheet({
   suspects,
   placing,
   over,
+  overCeiling,
   patterns,
   height,
 }: UnrolledRoomProps & { layout: RoomLayout; height: number }) {
@@ -183,6 +187,7 @@ function Sheet({
               suspect={suspects?.has(wall.takeoff.wall.id) ?? false}
             />
           ))}
+          {ceiling && overCeiling?.(ceiling.at)}
           {over && layout.walls.map((wall) => <Fragment key={wall.takeoff.wall.id}>{over(wall)}</Fragment>)}
           {ring && (
             <InMetres at={ring.at}>

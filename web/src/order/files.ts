@@ -9,7 +9,7 @@ export async function exportQuote(job: Job, quote: Quote, format: 'pdf' | 'csv')
   if (format === 'pdf') {
     const [{ quotePdf }, { pdfOf }] = await Promise.all([
       import('@kovelin/core/exchange/order-pdf.ts'),
-      import('./pdf.ts'),
+      import('../app/pdf.ts'),
     ]);
     download(name, await pdfOf(quotePdf(job, quote)), 'application/pdf');
   } else {
@@ -23,7 +23,7 @@ export async function exportList(job: Job, list: ShoppingList, format: 'pdf' | '
   if (format === 'pdf') {
     const [{ shoppingPdf }, { pdfOf }] = await Promise.all([
       import('@kovelin/core/exchange/order-pdf.ts'),
-      import('./pdf.ts'),
+      import('../app/pdf.ts'),
     ]);
     download(name, await pdfOf(shoppingPdf(job, list)), 'application/pdf');
     return;

@@ -7,7 +7,7 @@ import { said } from '@kovelin/core/units/word.ts';
 import { SKILL } from '@kovelin/core/words/terms.ts';
 import { DraftField } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { DaysField } from './DayField.tsx';
+import { DaysField } from '../app/DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 import { momentWords, readMoment } from './moment.ts';
 

@@ -8,7 +8,7 @@ import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { CrewDays } from './CrewDays.tsx';
-import { DaysField } from './DayField.tsx';
+import { DaysField } from '../app/DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 
 /** Who works, when, for how much; and which school of order they keep. */

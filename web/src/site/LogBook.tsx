@@ -17,7 +17,7 @@ import { db } from '../store/db.ts';
 import { takeOver } from '../store/site-log.ts';
 import { download, fileName } from '../store/take-out.ts';
 import { Lessons } from './Lessons.tsx';
-import { ShownPhoto, TakePhoto } from './Photos.tsx';
+import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';
 

@@ -4,7 +4,7 @@ import { said } from '@kovelin/core/units/word.ts';
 import { useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { useChange } from '../workers/site.ts';
-import { steadyNow } from './clock-time.ts';
+import { steadyNow } from '../app/clock-time.ts';
 import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';
 

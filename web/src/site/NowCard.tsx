@@ -9,7 +9,7 @@ import Drawer from '@mui/material/Drawer';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { HowTo } from './HowTo.tsx';
-import { TakePhoto } from './Photos.tsx';
+import { TakePhoto } from '../app/Photos.tsx';
 import type { Shared } from './shared.ts';
 import { countdown, onWall } from './times.ts';
 

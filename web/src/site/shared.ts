@@ -2,7 +2,7 @@ import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import type { SiteView } from '@kovelin/core/whole/site.ts';
 import type { WholeView } from '../app/whole.ts';
 import type { Zero } from './times.ts';
-import type { SiteLog } from './useLog.ts';
+import type { SiteLog } from '../app/useLog.ts';
 
 /** What every part of Site is given. */
 export interface Shared {

@@ -1,7 +1,7 @@
 import { readAir } from '@kovelin/core/exchange/instruments.ts';
 import { isNews } from '@kovelin/core/site/air.ts';
 import { useEffect, useEffectEvent, useState } from 'react';
-import type { SiteLog } from './useLog.ts';
+import type { SiteLog } from '../app/useLog.ts';
 
 /** The logger is asked so often, ms. */
 const EVERY = 60_000;

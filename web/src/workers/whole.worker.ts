@@ -17,6 +17,7 @@ import { overtimeFor, type Overtime } from '@kovelin/core/whole/overtime.ts';
 import { variantPlan, type VariantPlan } from '@kovelin/core/whole/variants.ts';
 import type { LogEntry } from '@kovelin/core/site/entry.ts';
 import { changeOf, siteView, type Change, type SiteView } from '@kovelin/core/whole/site.ts';
+import { inspectView, type InspectOwn, type InspectView } from '@kovelin/core/whole/inspect.ts';
 import { wholeOf } from '@kovelin/core/whole/whole.ts';
 import { replaceEqualDeep } from '@tanstack/react-query';
 import { expose } from 'comlink';
@@ -104,6 +105,10 @@ const api = {
     return assumedIn(known(key, job));
   },
   /** What Site shows of a moment; `now`: minutes from the job's start. */
+  /** Looks of a day and what is thought of each defect; `own`: what of the job Inspect reads besides. */
+  inspect(key: string, job: WholeInput, own: InspectOwn, entries: readonly LogEntry[], date: string): InspectView {
+    return inspectView({ ...known(key, job), ...own }, entries, date);
+  },
   site(key: string, job: WholeInput, entries: readonly LogEntry[], now: number): SiteView {
     return siteView(known(key, job), entries, now);
   },

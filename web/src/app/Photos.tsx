@@ -1,8 +1,8 @@
 import type { SaidEntry } from '@kovelin/core/site/entry.ts';
 import Dialog from '@mui/material/Dialog';
 import { useEffect, useState } from 'react';
-import { FilePick } from '../app/FilePick.tsx';
-import { say } from '../app/say.ts';
+import { FilePick } from './FilePick.tsx';
+import { say } from './say.ts';
 import { db, type PhotoRow } from '../store/db.ts';
 import { freshId } from '../store/ids.ts';
 import { smallPhoto } from '../workers/photo.ts';

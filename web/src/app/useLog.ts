@@ -2,7 +2,7 @@ import type { LogEntry, SaidEntry } from '@kovelin/core/site/entry.ts';
 import { inOrder } from '@kovelin/core/site/log.ts';
 import { liveQuery } from 'dexie';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import { say } from '../app/say.ts';
+import { say } from './say.ts';
 import { db, type PhotoRow } from '../store/db.ts';
 import { LogWriter, type WriterState } from '../store/log-writer.ts';
 import { append, deviceOf, logOf } from '../store/site-log.ts';
