@@ -1,4 +1,4 @@
-import { formatLength } from '../units/length.ts';
+import { aboutLength } from '../units/length.ts';
 import { INCH } from '../units/si.ts';
 import { counted, inBoth, phrase, type Word } from '../units/word.ts';
 import { across } from './systems.ts';
@@ -22,11 +22,11 @@ export const TRIM_VERDICT: Readonly<Record<keyof typeof VERDICT, Word>> = {
 };
 
 const delta = (value: number): string => `ΔE ${value.toFixed(1)}`;
-const size = (metres: number): Word => inBoth((system) => formatLength(metres, system));
+const size = (metres: number): Word => inBoth((system) => aboutLength(metres, system));
 
 /** Why, by rule; `value` is the figure it goes by. */
 export const TOUCH_REASON = {
-  size: (value: number) => phrase`the largest place is ${size(value)} across`,
+  size: (value: number) => phrase`the largest place is about ${size(value)} across`,
   patches: (value: number) => (value === 1 ? 'one place' : phrase`${value} places: more to be found`),
   fade: (value: number) =>
     value < 0.1
@@ -35,7 +35,7 @@ export const TOUCH_REASON = {
   batch: (value: number) => `another batch, or one that nobody knows, differs by about ${delta(value)}`,
   gloss: (value: number) =>
     phrase`about ${value.toFixed(1)} gloss units from another ${THE.cover}, another hand, another day`,
-  sheen: (value: number) => `at ${value} gloss units a spot catches the light`,
+  sheen: (value: number) => `a sheen of about ${value} gloss units, which a spot breaks`,
   deep: (value: number) => `a deep colour (L* ${value.toFixed(0)}) shows each edge`,
   'deep-no': (value: number) => `deep reds, browns and greens (L* ${value.toFixed(0)}) do not touch up`,
   raked: () => 'light grazes it, and shows every change of film',

@@ -187,13 +187,13 @@ function Sheet({
               suspect={suspects?.has(wall.takeoff.wall.id) ?? false}
             />
           ))}
-          {ceiling && overCeiling?.(ceiling.at)}
-          {over && layout.walls.map((wall) => <Fragment key={wall.takeoff.wall.id}>{over(wall)}</Fragment>)}
           {ring && (
             <InMetres at={ring.at}>
               <polygon points={ring.points} className="ring" />
             </InMetres>
           )}
+          {ceiling && overCeiling?.(ceiling.at)}
+          {over && layout.walls.map((wall) => <Fragment key={wall.takeoff.wall.id}>{over(wall)}</Fragment>)}
           <HeightMark layout={layout} system={system} />
         </g>
       </svg>

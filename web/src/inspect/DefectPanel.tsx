@@ -1,6 +1,6 @@
 import { DEFECTS, SIGNS, type Defect, type Sign } from '@kovelin/core/job/recorded.ts';
 import { bad, good } from '@kovelin/core/units/problem.ts';
-import { formatLength } from '@kovelin/core/units/length.ts';
+import { aboutLength, formatLength } from '@kovelin/core/units/length.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { CAUSE, DEFECT, DEFECT_STATE, FACT, REMEDY, SIGN } from '@kovelin/core/words/found.ts';
@@ -41,7 +41,7 @@ export function DefectPanel(props: Props) {
           </h3>
           <p>
             {s ? heading(nameWord(s.surface.name), system) : 'Its surface is no longer there'}
-            {defect.at && `, ${formatLength(defect.at.x, system)} along, ${formatLength(defect.at.y, system)} up`}
+            {defect.at && `, ${aboutLength(defect.at.x, system)} along, ${aboutLength(defect.at.y, system)} up`}
           </p>
           {DEFECT[defect.kind].term && <small>{DEFECT[defect.kind].term}</small>}
         </div>

@@ -19,7 +19,7 @@ import { DefectList, numbered } from './DefectList.tsx';
 import { DefectPanel } from './DefectPanel.tsx';
 import { LookPanel, LookTable } from './Looks.tsx';
 import { Pin, SunOn, Tapped } from './Marks.tsx';
-import { SunBar } from './SunBar.tsx';
+import { SunAside, SunBar } from './SunBar.tsx';
 import { TakeOver } from './TakeOver.tsx';
 import { TouchUpPanel } from './TouchUpPanel.tsx';
 import './inspect.css';
@@ -139,6 +139,7 @@ export default function InspectView() {
             takeoff={takeoff}
             paint={paint}
             over={over}
+            aside={<SunAside {...shared} day={day} patches={patches} />}
             overCeiling={(at) => (
               <>
                 {pinning && <Tapped at={at} points={path(takeoff.plan)} onTap={(x, y) => add(ceiling, { x, y })} />}
@@ -152,7 +153,7 @@ export default function InspectView() {
             What to look for could not be worked out: {error.message}
           </p>
         )}
-        <SunBar {...shared} day={day} patches={patches} onDate={setDate} onMinute={setMinute} />
+        <SunBar {...shared} day={day} onDate={setDate} onMinute={setMinute} />
         {page === 'defects' ? (
           <DefectList
             view={view}

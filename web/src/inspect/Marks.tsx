@@ -54,6 +54,7 @@ export function Pin({ at, defect, n, chosen, system, onChoose }: PinProps) {
   const { x, y } = at.at(defect.at);
   const across = Math.max(5, (defect.size * at.scale) / 2);
   const name = `${n}: ${said(DEFECT[defect.kind].name, system)}, ${defect.state}`;
+  const reach = across * 0.7 + 4;
   return (
     <g className={`pin ${defect.state}${chosen ? ' chosen' : ''}`}>
       <ellipse cx={x} cy={y} rx={across} ry={Math.max(5, across * 0.7)} />
@@ -72,9 +73,14 @@ export function Pin({ at, defect, n, chosen, system, onChoose }: PinProps) {
           onChoose();
         }}
       >
-        <path d={`M${x} ${y}l-7 -13a11 11 0 1 1 14 0Z`} />
-        <text x={x} y={y - 18} textAnchor="middle">
-          {defect.state === 'mended' ? '✓' : n}
+        <path d={`M${x + reach} ${y - reach * 0.7}l9 -7`} className="pin-leader" />
+        <path
+          d={`M${x + reach + 5} ${y - reach * 0.7 - 22}l3 3l-3 3l3 3l-3 3l3 3l-3 3h${defect.state === 'mended' ? 34 : 24}l3 -3l-3 -3l3 -3l-3 -3l3 -3l-3 -3Z`}
+          className="pin-tape"
+        />
+        <text x={x + reach + 11} y={y - reach * 0.7 - 8}>
+          {n}
+          {defect.state === 'mended' ? ' ✓' : ''}
         </text>
       </g>
     </g>

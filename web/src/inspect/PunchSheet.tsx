@@ -1,5 +1,5 @@
 import { spotArea } from '@kovelin/core/work/remedies.ts';
-import { formatLength } from '@kovelin/core/units/length.ts';
+import { aboutLength, formatLength } from '@kovelin/core/units/length.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { DEFECT, DEFECT_STATE, REMEDY } from '@kovelin/core/words/found.ts';
@@ -53,7 +53,7 @@ export default function PunchSheet() {
                     <td>
                       {heading(nameWord(s.surface.name), system)}
                       {defect.at &&
-                        `, ${formatLength(defect.at.x, system)} along, ${formatLength(defect.at.y, system)} up`}
+                        `, ${aboutLength(defect.at.x, system)} along, ${aboutLength(defect.at.y, system)} up`}
                     </td>
                     <td>
                       {said(DEFECT[defect.kind].name, system)}, {formatLength(defect.size, system)} across

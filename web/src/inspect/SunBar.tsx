@@ -5,7 +5,8 @@ import { ENDS, within, type Ends } from '@kovelin/core/job/limits.ts';
 import { clockTime } from '@kovelin/core/units/date.ts';
 import { compassPoint } from '@kovelin/core/specify/light.ts';
 import { COUNTRY_ROWS } from '@kovelin/core/job/region.ts';
-import { useId } from 'react';
+import { dayText } from '@kovelin/core/units/day-text.ts';
+import { useState } from 'react';
 import { DaysField } from '../app/DayField.tsx';
 import { DraftField } from '../app/fields.tsx';
 import { path } from '../drawing/transform.ts';
@@ -27,16 +28,14 @@ const degrees =
   };
 
 /** The sun of a day: hour by hour on the plan; where the room faces, and where it is. */
-export function SunBar({ view, date, minute, day, patches, onDate, onMinute }: SunBarProps) {
+export function SunBar({ view, date, minute, day, onDate, onMinute }: Omit<SunBarProps, 'patches'>) {
   const { session, state, takeoff } = view;
   const { job } = state;
-  const slider = useId();
+  const [open, setOpen] = useState(false);
   if (!takeoff) return null;
   const { room } = takeoff;
   const place = placeOf(job);
   const first = takeoff.walls[0]?.wall.label ?? 'A';
-  const sun = sunAt(place, momentOn(date, minute, job.crew.zone));
-  const isUp = sun.altitude > 0;
   const where = (set: Partial<typeof place>): boolean =>
     session.run({
       name: 'setPlace',
@@ -44,68 +43,83 @@ export function SunBar({ view, date, minute, day, patches, onDate, onMinute }: S
     });
   return (
     <section className="sun-bar" aria-label="Sun">
-      <SunPlan takeoff={takeoff} patches={patches} azimuth={isUp ? sun.azimuth : null} />
-      <div className="sun-hour">
-        <p>
-          <b className="sun-clock">{clockTime(minute)}</b>{' '}
-          {isUp
-            ? `the sun stands ${Math.round(sun.altitude)}° up in the ${compassPoint(sun.azimuth)}`
-            : 'the sun is down: look with a lamp'}
-        </p>
-        <label htmlFor={slider} className="unseen">
-          Hour of the day
-        </label>
-        <input
-          id={slider}
-          type="range"
-          min={0}
-          max={1435}
-          step={5}
-          value={minute}
-          aria-valuetext={clockTime(minute)}
-          onChange={(event) => onMinute(Number(event.target.value))}
-        />
-        <p className="hint">
-          {day
-            ? day.rises === null || day.sets === null
-              ? 'It neither rises nor sets on this day.'
-              : `Up from ${clockTime(day.rises)} to ${clockTime(day.sets)}. Reckoned for a clear sky, with nothing before the windows.`
-            : `Say where wall ${first} faces, and the sun is drawn on the walls.`}
-        </p>
-      </div>
-      <div className="sun-where">
-        <DaysField
-          label="Day"
-          form={job.region.dates}
-          days={[date]}
-          single
-          onCommit={([next]) => (next ? (onDate(next), null) : null)}
-        />
-        <DraftField
-          label={`Wall ${first} faces, degrees from north`}
-          value={room.bearing === null ? '' : `${room.bearing}`}
-          placeholder="such as 180: south"
-          parse={degrees([0, 359.9], 'A bearing')}
-          onCommit={(bearing) =>
-            session.run({ name: 'setRoom', args: { room: room.id, set: { bearing } } }) ? null : 'not taken'
-          }
-        />
-        <DraftField
-          label="Latitude, °N"
-          value={place.assumed ? '' : `${place.latitude}`}
-          placeholder={`${place.latitude}: ${COUNTRY_ROWS[job.region.country].name}, assumed`}
-          parse={degrees(ENDS.latitude, 'A latitude')}
-          onCommit={(latitude) => (latitude === null ? null : where({ latitude }) ? null : 'not taken')}
-        />
-        <DraftField
-          label="Longitude, °E"
-          value={place.assumed ? '' : `${place.longitude}`}
-          placeholder={`${place.longitude}, assumed`}
-          parse={degrees(ENDS.longitude, 'A longitude')}
-          onCommit={(longitude) => (longitude === null ? null : where({ longitude }) ? null : 'not taken')}
-        />
-      </div>
+      <p>
+        <b className="sun-clock">{clockTime(minute)}</b>
+      </p>
+      <input
+        type="range"
+        min={0}
+        max={1435}
+        step={5}
+        value={minute}
+        aria-label="Hour of the day"
+        aria-valuetext={clockTime(minute)}
+        onChange={(event) => onMinute(Number(event.target.value))}
+      />
+      <button type="button" className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? 'done' : day ? dayText(date, job.region.dates) : `where does wall ${first} face?`}
+      </button>
+      {open && (
+        <div className="sun-where">
+          <DaysField
+            label="Day"
+            form={job.region.dates}
+            days={[date]}
+            single
+            onCommit={([next]) => {
+              if (next) onDate(next);
+              return null;
+            }}
+          />
+          <DraftField
+            label={`Wall ${first} faces, ° from north`}
+            value={room.bearing === null ? '' : `${room.bearing}`}
+            placeholder="such as 180: south"
+            parse={degrees([0, 359.9], 'A bearing')}
+            onCommit={(bearing) =>
+              session.run({ name: 'setRoom', args: { room: room.id, set: { bearing } } }) ? null : 'not taken'
+            }
+          />
+          <DraftField
+            label="Latitude, °N"
+            value={place.assumed ? '' : `${place.latitude}`}
+            placeholder={`${place.latitude}: ${COUNTRY_ROWS[job.region.country].name}, assumed`}
+            parse={degrees(ENDS.latitude, 'A latitude')}
+            onCommit={(latitude) => (latitude === null ? null : where({ latitude }) ? null : 'not taken')}
+          />
+          <DraftField
+            label="Longitude, °E"
+            value={place.assumed ? '' : `${place.longitude}`}
+            placeholder={`${place.longitude}, assumed`}
+            parse={degrees(ENDS.longitude, 'A longitude')}
+            onCommit={(longitude) => (longitude === null ? null : where({ longitude }) ? null : 'not taken')}
+          />
+        </div>
+      )}
     </section>
+  );
+}
+
+/** Beside the ceiling: the plan with the sun on its floor, and what it is doing. */
+export function SunAside({ view, date, minute, day, patches }: Omit<SunBarProps, 'onDate' | 'onMinute'>) {
+  const { takeoff, state } = view;
+  const { job } = state;
+  if (!takeoff) return null;
+  const place = placeOf(job);
+  const sun = sunAt(place, momentOn(date, minute, job.crew.zone));
+  const isUp = sun.altitude > 0;
+  return (
+    <div className="sun-aside">
+      <SunPlan takeoff={takeoff} patches={patches} azimuth={isUp ? sun.azimuth : null} />
+      <p>
+        {!day
+          ? 'Say where a wall faces, and the sun is drawn on the walls by the hour.'
+          : isUp
+            ? `At ${clockTime(minute)} the sun stands ${Math.round(sun.altitude)}° up in the ${compassPoint(sun.azimuth)}. Clear sky, nothing before the windows${place.assumed ? ', somewhere in the middle of the country' : ''}.`
+            : `At ${clockTime(minute)} the sun is down: look with a lamp.`}{' '}
+        {day?.rises != null && day.sets != null && `Up from ${clockTime(day.rises)} to ${clockTime(day.sets)}.`}
+      </p>
+    </div>
   );
 }
 

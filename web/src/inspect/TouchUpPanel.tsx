@@ -17,6 +17,8 @@ const SAME: readonly (readonly [Sameness, string])[] = [
   ['other', 'another'],
   ['unknown', 'not known'],
 ];
+/** Less than that nobody measures. */
+const SPOON = 0.03;
 const COUNT = (least: number, most: number, what: string) => (text: string) => {
   const value = plainNumber(text);
   return value >= least && value <= most ? good(value) : bad(`${what} from ${least} to ${most}.`);
@@ -109,7 +111,9 @@ export function TouchUpPanel({ view, log }: Inspecting) {
         <Scale score={answer.score} />
         <Line label="Colour will differ by">ΔE {answer.deltaE.toFixed(1)}</Line>
         <Line label="Gloss will differ by">{answer.gloss.toFixed(1)} units at 60°</Line>
-        <Line label="Paint for it">{formatVolume(answer.litres, system)}</Line>
+        <Line label="Paint for it">
+          {answer.litres < SPOON ? `less than ${formatVolume(SPOON, system)}` : formatVolume(answer.litres, system)}
+        </Line>
         <ul className="because">
           {answer.because.map(({ rule, value, points }) => (
             <li key={rule}>
