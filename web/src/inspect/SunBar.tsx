@@ -165,6 +165,7 @@ function SunPlan({
   const north = room.bearing === null ? null : from(0, SIZE / 2 - 8);
   return (
     <svg
+      viewBox={`0 0 ${SIZE} ${SIZE}`}
       width={SIZE}
       height={SIZE}
       className="sun-plan"

@@ -1,4 +1,5 @@
 import { TIMES_OF_LIGHT, type Acceptance } from '@kovelin/core/job/recorded.ts';
+import { FOOT, isImperial } from '@kovelin/core/units/si.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
@@ -20,7 +21,7 @@ export function TakeOver({ view }: Inspecting) {
   const room = takeoff?.room;
   const accepted = room && job.accepted[room.id];
   const [by, setBy] = useState('');
-  const [distance, setDistance] = useState(1.5);
+  const [distance, setDistance] = useState(() => (isImperial(system) ? 5 * FOOT : 1.5));
   const [light, setLight] = useState<Acceptance['light']>('noon');
   const [note, setNote] = useState('');
   const [strokes, setStrokes] = useState<Acceptance['signature']>([]);
@@ -67,8 +68,8 @@ export function TakeOver({ view }: Inspecting) {
       )}
       <p className="hint">
         Looked at standing, in the light the room is lived in, from where people stand: common practice says about{' '}
-        {formatLength(1.5, system)} and no lamp held to the wall [common practice, no source; a contract may name
-        another].
+        {isImperial(system) ? '5 ft' : '1.5 m'}, without a lamp held to the wall. Common practice, no source: a contract
+        may name another.
       </p>
       <DraftField label="Taken over by" value={by} parse={readText(200)} onCommit={(text) => (setBy(text), null)} />
       <div className="pair">
@@ -129,7 +130,8 @@ function SignHere({ onSigned }: { readonly onSigned: (strokes: Acceptance['signa
   }, []);
   return (
     <div className="sign-here">
-      <canvas ref={canvas} width={PAD.width} height={PAD.height} aria-label="Sign here" role="img" />
+      <span>Sign here</span>
+      <canvas ref={canvas} width={PAD.width} height={PAD.height} aria-label="Place to sign" role="img" />
       <button
         type="button"
         className="link"
