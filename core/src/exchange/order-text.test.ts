@@ -8,7 +8,8 @@ import { optionPrices } from '../whole/options.ts';
 import { baseOrder } from '../whole/plan.ts';
 import { quoteOf } from '../whole/quote.ts';
 import { shoppingList } from '../order/shopping.ts';
-import { needsWide, quotePdf, runs, shoppingPdf } from './order-pdf.ts';
+import { quotePdf, shoppingPdf } from './order-pdf.ts';
+import { needsWide, runs } from './pdf.ts';
 import { quoteCsv, shoppingCsv, shoppingText } from './order-text.ts';
 
 const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));

@@ -1,4 +1,4 @@
-import { needsWide } from '@kovelin/core/exchange/order-pdf.ts';
+import { needsWide } from '@kovelin/core/exchange/pdf.ts';
 import text400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
 import text700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
 import ext400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff?url';

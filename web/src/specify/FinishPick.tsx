@@ -18,7 +18,7 @@ import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { ColourInput } from './ColourInput.tsx';
 
-const ReadColour = lazy(() => import('./ReadColour.tsx'));
+const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
 const ColourFile = lazy(() => import('./ColourFile.tsx'));
 
 const labWord = (hex: string): string => {

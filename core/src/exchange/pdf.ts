@@ -1,0 +1,61 @@
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { Job } from '../job/types.ts';
+
+/** Fonts the documents ask for; whoever makes the PDF embeds them. `Wide` is fetched only where `needsWide` says so. */
+export const PDF_FONTS = ['Text', 'TextExt', 'Head', 'Wide'] as const;
+
+/** Latin as our own fonts have it; the extended Latin letters come in a file of their own. */
+const OWN =
+  /^[\u0020-\u007e\u00a0-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\u2122\u2212]$/u;
+const EXTENDED = /^[\u0100-\u02ba\u1e00-\u1e9f\u1ef2-\u1eff\u20a0-\u20ab\u20ad-\u20c0]$/u;
+/** Signs of drawings that the text font lacks, as a typewriter has them. */
+const PLAIN: Readonly<Record<string, string>> = { '\u2044': '/', '\u2032': "'", '\u2033': '"', '\u202f': '\u00a0' };
+
+type Run = { text: string; font?: 'TextExt' | 'Wide' };
+
+/** Text in runs of the fonts that can show it. */
+export function runs(text: string): Run[] {
+  const list: Run[] = [];
+  for (const raw of text) {
+    const char = PLAIN[raw] ?? raw;
+    const font = OWN.test(char) ? undefined : EXTENDED.test(char) ? 'TextExt' : 'Wide';
+    const last = list.at(-1);
+    if (last && last.font === font) last.text += char;
+    else list.push(font ? { text: char, font } : { text: char });
+  }
+  return list;
+}
+export const needsWide = (document: unknown): boolean => JSON.stringify(document).includes('"font":"Wide"');
+
+/** A text in the fonts that can show it. */
+export const t = (text: string, more: Record<string, unknown> = {}): Content =>
+  ({ text: runs(text), ...more }) as Content;
+export const head = (text: string, size: number, above = 14): Content =>
+  t(text, { fontSize: size, bold: true, margin: [0, above, 0, 4], color: '#23564F' });
+export const bullets = (lines: readonly string[]): Content => ({
+  ul: lines.map((line) => t(line)),
+  margin: [0, 0, 0, 2],
+});
+
+export const LINES = {
+  hLineWidth: () => 0.5,
+  vLineWidth: () => 0,
+  hLineColor: () => '#CFC8B8',
+  paddingTop: () => 5,
+  paddingBottom: () => 5,
+};
+
+/** Pages on the paper of the region, numbered. */
+export const page = (job: Pick<Job, 'region'>, content: Content[]): TDocumentDefinitions => ({
+  pageSize: job.region.paper === 'letter' ? 'LETTER' : 'A4',
+  pageMargins: [48, 48, 48, 56],
+  content,
+  defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.2, color: '#20302F' },
+  footer: (current, count) => ({
+    text: `page ${current} of ${count}`,
+    alignment: 'right',
+    margin: [0, 16, 48, 0],
+    fontSize: 9,
+    color: '#566260',
+  }),
+});
