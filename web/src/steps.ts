@@ -137,4 +137,15 @@ export const STEPS: readonly Step[] = [
     ],
     figures: [],
   },
+  {
+    key: 'record',
+    word: 'Record',
+    place: 8,
+    View: lazy(() => import('./record/RecordView.tsx')),
+    papers: [
+      { key: 'labels', View: lazy(() => import('./record/LabelsPage.tsx')) },
+      { key: 'home', View: lazy(() => import('./record/HomePage.tsx')) },
+    ],
+    figures: [],
+  },
 ];

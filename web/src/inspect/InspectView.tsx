@@ -130,7 +130,7 @@ export default function InspectView() {
             </button>
           )}
           <span className="inspect-papers">
-            <Link to="punch">Punch list</Link> <Link to="acceptance">Acceptance sheet</Link>
+            <Link to="../punch">Punch list</Link> <Link to="../acceptance">Acceptance sheet</Link>
           </span>
         </div>
         <div className={pinning ? 'inspect-drawing pinning' : 'inspect-drawing'}>

@@ -39,7 +39,7 @@ export function TakeOver({ view }: Inspecting) {
         {accepted.note && <p>{accepted.note}</p>}
         <Signature strokes={accepted.signature} />
         <p>
-          <Link to="acceptance">The sheet</Link>
+          <Link to="../acceptance">The sheet</Link>
         </p>
         <button
           type="button"

@@ -1,0 +1,79 @@
+import type { Leftover } from '@kovelin/core/job/recorded.ts';
+import { today } from '@kovelin/core/units/date.ts';
+import { dayText } from '@kovelin/core/units/day-text.ts';
+import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
+import { isImperial } from '@kovelin/core/units/si.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { paintWord } from '@kovelin/core/words/systems.ts';
+import { DraftField, readText } from '../app/fields.tsx';
+import type { Recording } from './shared.ts';
+
+/** What is left of each paint of the job, and where it stands. */
+export function Leftovers({ view, record }: Recording) {
+  const { session, system, state, derived } = view;
+  const { job } = state;
+  const left = new Map(record.left.map((own) => [own.key, own]));
+  const set = (key: string, change: Partial<Leftover>): string | null => {
+    const before = job.leftovers[key] ?? { where: '', litres: null, date: today() };
+    const leftover = { ...before, ...change, date: today() };
+    return session.run({ name: 'setLeftover', args: { key, leftover } }) ? null : 'not taken';
+  };
+  return (
+    <div className="table-wrap">
+      <table aria-label="Leftovers" className="left-table">
+        <caption>What is left, and where it stands</caption>
+        <thead>
+          <tr>
+            <th>Paint</th>
+            <th>Left</th>
+            <th>Where it stands</th>
+            <th>Batch</th>
+            <th>Since</th>
+          </tr>
+        </thead>
+        <tbody>
+          {derived.paints.map((line) => {
+            const own = left.get(line.key);
+            const noted = job.leftovers[line.key];
+            return (
+              <tr key={line.key}>
+                <td data-label="Paint">
+                  {line.colour && <span className="chip" style={{ background: line.colour.hex }} />}
+                  {said(paintWord(line), system)}
+                </td>
+                <td data-label="Left">
+                  <DraftField
+                    label={`Left of ${line.product.name}`}
+                    hideLabel
+                    value={own ? formatVolume(own.litres, system) : ''}
+                    placeholder="not looked"
+                    parse={(text) =>
+                      parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'qt' : 'L'}`)
+                    }
+                    onCommit={(litres) => set(line.key, { litres })}
+                  />
+                </td>
+                <td data-label="Where it stands">
+                  <DraftField
+                    label={`Where ${line.product.name} stands`}
+                    hideLabel
+                    value={noted?.where ?? ''}
+                    placeholder="cellar, second shelf"
+                    parse={readText(200)}
+                    onCommit={(where) => set(line.key, { where })}
+                  />
+                </td>
+                <td data-label="Batch">{own?.batches.join(', ') || '–'}</td>
+                <td data-label="Since">{noted ? dayText(noted.date, job.region.dates) : own ? 'the log' : '–'}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="hint">
+        Litres come from the log when somebody dipped a can there; what is typed here counts instead. All cans over all
+        jobs are found under “Find paint”.
+      </p>
+    </div>
+  );
+}

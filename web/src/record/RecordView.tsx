@@ -1,0 +1,96 @@
+import { recordCsv, recordJson } from '@kovelin/core/exchange/record-files.ts';
+import { paintAgain } from '@kovelin/core/record/again.ts';
+import { jobRecord } from '@kovelin/core/whole/record.ts';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { attempt } from '../app/database.ts';
+import { Sides } from '../app/Sides.tsx';
+import { useLog } from '../app/useLog.ts';
+import { useWhole } from '../app/whole.ts';
+import { UnrolledRoom } from '../drawing/UnrolledRoom.tsx';
+import { freshId } from '../store/ids.ts';
+import { bringIn } from '../store/jobs.ts';
+import { download, fileName } from '../store/take-out.ts';
+import { Leftovers } from './Leftovers.tsx';
+import { SurfacePanel } from './SurfacePanel.tsx';
+import { Walls } from './Walls.tsx';
+import './record.css';
+
+const PAGES = [
+  ['walls', 'On the walls'],
+  ['left', 'What is left'],
+] as const;
+type Page = (typeof PAGES)[number][0];
+
+/** Never again wonder what is on the wall. */
+export default function RecordView() {
+  const view = useWhole();
+  const { state, takeoff } = view;
+  const { job } = state;
+  const log = useLog(job.id);
+  const navigate = useNavigate();
+  const [page, setPage] = useState<Page>('walls');
+  if (!takeoff?.surfaces.length)
+    return (
+      <main className="middle empty-view">
+        <p>Measure a room first: what is on its walls is kept by wall.</p>
+      </main>
+    );
+  const record = jobRecord(state.shown, log.entries ?? []);
+  const shared = { view, record, log };
+  const paint = (id: string) => {
+    const own = record.surfaces.find((one) => one.id === id);
+    const hex = own?.top?.colour?.hex;
+    if (!own) return { fill: 'var(--trim)' };
+    if (!own.top) return { fill: 'var(--card)', note: 'nobody knows' };
+    const year = own.top.when?.slice(0, 4);
+    return {
+      fill: hex ?? 'var(--card)',
+      note: [own.top.certain ? '✓' : 'not certain', year].filter(Boolean).join(' · '),
+    };
+  };
+  const again = async (): Promise<void> => {
+    const next = paintAgain(job, record.surfaces, record.left, {
+      id: freshId(),
+      name: `${job.name}, again`.slice(0, 80),
+    });
+    const id = await attempt('The next job was not made', () => bringIn(next, next.id));
+    if (id) void navigate(`/job/${id}/specify`);
+  };
+  return (
+    <>
+      <main className="middle record" aria-label="Record">
+        <div className="record-top">
+          <Sides label="Record" sides={PAGES} value={page} onChange={setPage} />
+          <button type="button" className="act small" onClick={() => void again()}>
+            Paint these rooms again
+          </button>
+          <span className="record-papers">
+            <Link to="../labels">Labels</Link> <Link to="../home">Home record</Link> <Link to="/find">Find paint</Link>
+            <button
+              type="button"
+              className="link"
+              onClick={() => download(`${fileName(job)}-record.csv`, recordCsv(job, record), 'text/csv')}
+            >
+              CSV
+            </button>
+            <button
+              type="button"
+              className="link"
+              onClick={() => download(`${fileName(job)}-record.json`, recordJson(job, record), 'application/json')}
+            >
+              JSON
+            </button>
+          </span>
+        </div>
+        <div className="record-drawing">
+          <UnrolledRoom view={view} takeoff={takeoff} paint={paint} />
+        </div>
+        {page === 'walls' ? <Walls {...shared} /> : <Leftovers {...shared} />}
+      </main>
+      <aside className="panel record-panel" aria-label="What is chosen">
+        <SurfacePanel key={view.surface?.id} {...shared} />
+      </aside>
+    </>
+  );
+}

@@ -1,0 +1,83 @@
+import { paintsOf } from '@kovelin/core/record/layer.ts';
+import { groupBy } from '@kovelin/core/units/group.ts';
+import { counted, heading, said } from '@kovelin/core/units/word.ts';
+import { namesWord } from '@kovelin/core/words/names.ts';
+import { SHEEN } from '@kovelin/core/words/terms.ts';
+import { ofRoom, type Recording } from './shared.ts';
+
+/** What is seen on the surfaces of the room: those that bear the same paint in one row. */
+export function Walls({ view, record }: Recording) {
+  const { takeoff, system, surface } = view;
+  if (!takeoff) return null;
+  const rows = [
+    ...groupBy(ofRoom({ record }, takeoff.room.id), ({ top, layers }) => {
+      const paint = paintsOf(layers).at(-1);
+      return top
+        ? JSON.stringify([top.product, top.colour, top.sheen, top.batch, top.certain, top.source, paint?.coats])
+        : '';
+    }).entries(),
+  ];
+  return (
+    <div className="table-wrap">
+      <table aria-label="On the walls" className="record-table">
+        <caption>What is on {takeoff.room.name}</caption>
+        <thead>
+          <tr>
+            <th>Surfaces</th>
+            <th>Paint</th>
+            <th>Colour</th>
+            <th>Sheen</th>
+            <th>Coats</th>
+            <th>Batch</th>
+            <th>When</th>
+            <th>Certain</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([key, own]) => {
+            const [first] = own;
+            const top = first?.top;
+            const coats = first ? paintsOf(first.layers).at(-1)?.coats : 0;
+            return (
+              <tr key={key} className={own.some(({ id }) => id === surface?.id) ? 'chosen' : ''}>
+                <td data-label="Surfaces">
+                  <button type="button" className="link" onClick={() => first && view.select(first.id)}>
+                    {heading(
+                      namesWord(
+                        own.map(({ specified }) => specified.surface.name),
+                        takeoff.walls.length,
+                      ),
+                      system,
+                    )}
+                  </button>
+                </td>
+                {top ? (
+                  <>
+                    <td data-label="Paint">{top.product ?? 'not known'}</td>
+                    <td data-label="Colour">
+                      {top.colour?.hex && <span className="chip" style={{ background: top.colour.hex }} />}
+                      {[top.colour?.name, top.colour?.code !== top.colour?.name ? top.colour?.code : null]
+                        .filter(Boolean)
+                        .join(', ') ||
+                        top.colour?.hex ||
+                        'not known'}
+                    </td>
+                    <td data-label="Sheen">{top.sheen ? said(SHEEN[top.sheen], system) : 'not known'}</td>
+                    <td data-label="Coats">{said(counted(coats ?? 0, 'coat'), system)}</td>
+                    <td data-label="Batch">{top.batch ?? '–'}</td>
+                    <td data-label="When">{top.when ?? 'not known'}</td>
+                    <td data-label="Certain">{top.certain ? '✓ by the log' : 'not certain'}</td>
+                  </>
+                ) : (
+                  <td colSpan={7} data-label="Paint" className="unsaid">
+                    nobody knows yet
+                  </td>
+                )}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
