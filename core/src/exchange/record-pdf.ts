@@ -4,6 +4,7 @@ import type { PaperSize } from '../job/region.ts';
 import { systemOf } from '../job/region.ts';
 import type { Job } from '../job/types.ts';
 import type { Label } from '../record/label.ts';
+import { leftName } from '../record/leftovers.ts';
 import { paintsOf, type Paint, type SurfaceRecord } from '../record/layer.ts';
 import { dayText } from '../units/day-text.ts';
 import { groupBy } from '../units/group.ts';
@@ -136,9 +137,11 @@ export function homeRecordPdf(job: Job, record: JobRecord): TDocumentDefinitions
     ];
   });
   const left = record.left.map(({ key, litres, where, batches }) => {
-    const [product = '', , colour = ''] = key.split('|');
-    const paint = [job.products[product]?.name ?? product, job.colours[colour]?.name].filter(Boolean).join(', ');
-    return [`${paint}: ${formatVolume(litres, system)}`, where, batches.length ? `batch ${batches.join(', ')}` : '']
+    return [
+      `${leftName(job, key)}: ${formatVolume(litres, system)}`,
+      where,
+      batches.length ? `batch ${batches.join(', ')}` : '',
+    ]
       .filter(Boolean)
       .join('; ');
   });

@@ -1,4 +1,5 @@
 import type { Leftover } from '../job/recorded.ts';
+import type { Job } from '../job/types.ts';
 import { potsNow, type SiteState } from '../site/fold.ts';
 import type { Litres } from '../units/si.ts';
 
@@ -10,6 +11,12 @@ export interface Left {
   readonly where: string;
   /** Batches of its cans. */
   readonly batches: readonly string[];
+}
+
+/** “Wall paint, W1 warm white” of the key of an order line. */
+export function leftName(job: Pick<Job, 'products' | 'colours'>, key: string): string {
+  const [product = '', , colour = ''] = key.split('|');
+  return [job.products[product]?.name ?? product, job.colours[colour]?.name].filter(Boolean).join(', ');
 }
 
 /** What is left of each paint: as somebody wrote down when the cans were put away, else as the log has it; empty cans are none. */

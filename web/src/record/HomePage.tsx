@@ -1,5 +1,6 @@
 import { setting } from '@kovelin/core/job/defaults.ts';
 import { paintsOf } from '@kovelin/core/record/layer.ts';
+import { leftName } from '@kovelin/core/record/leftovers.ts';
 import { jobRecord } from '@kovelin/core/whole/record.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatVolume } from '@kovelin/core/units/quantities.ts';
@@ -17,7 +18,7 @@ import './record.css';
 /** What whoever lives there keeps: what is on the walls, what is left, how to care for it. */
 export default function HomePage() {
   const view = useWhole();
-  const { state, system, derived } = view;
+  const { state, system } = view;
   const { job } = state;
   const log = useLog(job.id);
   const [busy, setBusy] = useState(false);
@@ -89,11 +90,9 @@ export default function HomePage() {
           <h2>What is left</h2>
           <ul>
             {record.left.map(({ key, litres, where }) => {
-              const line = derived.paints.find((one) => one.key === key);
               return (
                 <li key={key}>
-                  {line ? `${line.product.name}, ${line.colour?.name ?? ''}` : key.split('|')[0]}:{' '}
-                  {formatVolume(litres, system)}
+                  {leftName(job, key)}: {formatVolume(litres, system)}
                   {where && `, ${where}`}
                 </li>
               );

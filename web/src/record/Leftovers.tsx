@@ -1,4 +1,5 @@
 import type { Leftover } from '@kovelin/core/job/recorded.ts';
+import { leftName } from '@kovelin/core/record/leftovers.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
@@ -13,6 +14,17 @@ export function Leftovers({ view, record }: Recording) {
   const { session, system, state, derived } = view;
   const { job } = state;
   const left = new Map(record.left.map((own) => [own.key, own]));
+  const lines = [
+    ...derived.paints.map(({ key, colour, ...line }) => ({
+      key,
+      hex: colour?.hex,
+      name: said(paintWord({ colour, ...line }), system),
+    })),
+    // of a paint that this job does not lay
+    ...record.left
+      .filter(({ key }) => derived.paints.every((line) => line.key !== key))
+      .map(({ key }) => ({ key, hex: job.colours[key.split('|')[2] ?? '']?.hex, name: leftName(job, key) })),
+  ];
   const set = (key: string, change: Partial<Leftover>): string | null => {
     const before = job.leftovers[key] ?? { where: '', litres: null, date: today() };
     const leftover = { ...before, ...change, date: today() };
@@ -32,18 +44,18 @@ export function Leftovers({ view, record }: Recording) {
           </tr>
         </thead>
         <tbody>
-          {derived.paints.map((line) => {
+          {lines.map((line) => {
             const own = left.get(line.key);
             const noted = job.leftovers[line.key];
             return (
               <tr key={line.key}>
                 <td data-label="Paint">
-                  {line.colour && <span className="chip" style={{ background: line.colour.hex }} />}
-                  {said(paintWord(line), system)}
+                  {line.hex && <span className="chip" style={{ background: line.hex }} />}
+                  {line.name}
                 </td>
                 <td data-label="Left">
                   <DraftField
-                    label={`Left of ${line.product.name}`}
+                    label={`Left of ${line.name}`}
                     hideLabel
                     value={own ? formatVolume(own.litres, system) : ''}
                     placeholder="not looked"
@@ -55,7 +67,7 @@ export function Leftovers({ view, record }: Recording) {
                 </td>
                 <td data-label="Where it stands">
                   <DraftField
-                    label={`Where ${line.product.name} stands`}
+                    label={`Where ${line.name} stands`}
                     hideLabel
                     value={noted?.where ?? ''}
                     placeholder="cellar, second shelf"

@@ -59,7 +59,7 @@ export default function RecordView() {
   };
   return (
     <>
-      <main className="middle record" aria-label="Record">
+      <main className="middle record" aria-label="Record" data-page={page}>
         <div className="record-top">
           <Sides label="Record" sides={PAGES} value={page} onChange={setPage} />
           <button type="button" className="act small" onClick={() => void again()}>

@@ -56,7 +56,10 @@ export function Walls({ view, record }: Recording) {
                     <td data-label="Paint">{top.product ?? 'not known'}</td>
                     <td data-label="Colour">
                       {top.colour?.hex && <span className="chip" style={{ background: top.colour.hex }} />}
-                      {[top.colour?.name, top.colour?.code !== top.colour?.name ? top.colour?.code : null]
+                      {[
+                        top.colour?.name,
+                        top.colour?.code && !top.colour.name?.includes(top.colour.code) ? top.colour.code : null,
+                      ]
                         .filter(Boolean)
                         .join(', ') ||
                         top.colour?.hex ||
