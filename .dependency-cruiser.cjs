@@ -106,9 +106,9 @@ module.exports = {
       name: 'steps-apart',
       comment: 'what two steps share goes to drawing, app or core',
       severity: 'error',
-      from: { path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|jobs|kept)/' },
+      from: { path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept)/' },
       to: {
-        path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|jobs|kept)/',
+        path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept)/',
         pathNot: '^web/src/$1/',
       },
     },
@@ -117,7 +117,7 @@ module.exports = {
       comment: 'steps.ts names the steps; the frame and the drawing are given them',
       severity: 'error',
       from: { path: '^web/src/(app|drawing|store|workers)/' },
-      to: { path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|jobs|kept|steps)[/.]' },
+      to: { path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept|steps)[/.]' },
     },
     {
       name: 'no-circular',

@@ -21,6 +21,7 @@ import { STEPS } from './steps.ts';
 const PAGES = [
   { path: '/', View: lazy(() => import('./jobs/JobsPage.tsx')) },
   { path: '/kept', View: lazy(() => import('./kept/KeptPage.tsx')) },
+  { path: '/find', View: lazy(() => import('./find/FindPage.tsx')) },
   { path: '/bring-in', View: lazy(() => import('./kept/BringInPage.tsx')) },
   { path: '/hand-over/:id', View: lazy(() => import('./kept/HandOverPage.tsx')) },
   { path: '/demo', View: lazy(() => import('./jobs/DemoPage.tsx')) },

@@ -1,7 +1,7 @@
 import MiniSearch from 'minisearch';
 import type { Id } from '../job/table.ts';
 import { deltaE, bandsOf, labOf } from '../specify/colour.ts';
-import type { Litres } from '../units/si.ts';
+import type { Litres, Units } from '../units/si.ts';
 
 /** Something that can be looked for over all jobs: a paint on surfaces of a room, or a can that is left. */
 export interface Findable {
@@ -14,7 +14,7 @@ export interface Findable {
   readonly on: string;
   /** The first surface that it is on, to go there. */
   readonly surface: string | null;
-  readonly kind: 'on' | 'planned' | 'earlier' | 'left';
+  readonly kind: 'on' | 'planned' | 'earlier' | 'left' | 'look';
   readonly product: string;
   readonly colour: string;
   readonly code: string;
@@ -23,6 +23,8 @@ export interface Findable {
   /** ISO day, month or year; empty: not known. */
   readonly when: string;
   readonly litres: Litres | null;
+  /** Units of its job. */
+  readonly units: Units;
   /** Other words for the room, and a note. */
   readonly also: string;
 }
@@ -119,5 +121,11 @@ const texts = (of: Findable): Record<string, string> => ({
   product: of.product,
   colour: `${of.colour} ${of.code}`,
   words: of.hex === null ? '' : colourWords(of.hex).join(' '),
-  rest: [of.jobName, of.batch, of.when, of.also, of.kind === 'left' ? 'left leftover can tin' : ''].join(' '),
+  rest: [
+    of.jobName,
+    of.batch,
+    of.when,
+    of.also,
+    of.kind === 'left' ? 'left leftover can tin' : of.kind === 'look' ? 'look due' : '',
+  ].join(' '),
 });

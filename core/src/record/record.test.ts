@@ -237,6 +237,7 @@ describe('search over all jobs', () => {
     batch: '',
     when: '2026-11-26',
     litres: null,
+    units: 'metric',
     also: '',
     ...more,
   });

@@ -60,6 +60,7 @@ export function findablesOf(job: Job, entries: readonly LogEntry[]): Findable[] 
   const dayOf = (at: number): string =>
     DateTime.fromMillis(zero + at * 60_000, { zone: job.crew.zone }).toISODate() ?? '';
   const base = (room: Id | null, roomName: string, also: string) => ({
+    units: job.units,
     job: job.id,
     jobName: job.name,
     room,
@@ -114,6 +115,27 @@ export function findablesOf(job: Job, entries: readonly LogEntry[]): Findable[] 
           litres: null,
           also: `${own.also} ${paint.note}`,
         });
+  }
+  for (const room of rows(job.rooms)) {
+    const looked = (state.tasks.get(`${room.id}:look`)?.done ?? null) !== null || Object.hasOwn(job.accepted, room.id);
+    const { surfaces } = takeoffRoom(job, room);
+    const due = surfaces.filter(({ id }) => done.has(id));
+    const [first] = due;
+    if (looked || !first) continue;
+    found.push({
+      ...base(room.id, room.name, said(ROOM_USE[room.use], system)),
+      id: `${job.id}|look|${room.id}`,
+      on: said(capital(namesWord(due.map(({ name }) => name))), system),
+      surface: first.id,
+      kind: 'look',
+      product: '',
+      colour: '',
+      code: '',
+      hex: null,
+      batch: '',
+      when: dayOf(Math.max(...due.map(({ id }) => done.get(id) ?? -Infinity))),
+      litres: null,
+    });
   }
   for (const { key, litres, where, batches } of leftoversOf(job.leftovers, state)) {
     const [product = '', , colour = ''] = key.split('|');

@@ -131,6 +131,7 @@ export default function JobsPage() {
         {jobs && jobs.length > 0 && <Safety />}
         {jobs && (
           <p className="hint">
+            <Link to="/find">Find paint over all jobs</Link> ·{' '}
             <Link to="/kept">What is kept here, its backups, and everything as one file</Link> ·{' '}
             <Link to="/bring-in">Bring in from another device</Link>
           </p>

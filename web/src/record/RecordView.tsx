@@ -1,4 +1,6 @@
 import { recordCsv, recordJson } from '@kovelin/core/exchange/record-files.ts';
+import { roomScope, scopesOf } from '@kovelin/core/job/scope.ts';
+import { samplesFor } from '@kovelin/core/record/choose.ts';
 import { paintAgain } from '@kovelin/core/record/again.ts';
 import { jobRecord } from '@kovelin/core/whole/record.ts';
 import { useState } from 'react';
@@ -7,10 +9,12 @@ import { attempt } from '../app/database.ts';
 import { Sides } from '../app/Sides.tsx';
 import { useLog } from '../app/useLog.ts';
 import { useWhole } from '../app/whole.ts';
+import { lookAt } from '../drawing/looks.ts';
 import { UnrolledRoom } from '../drawing/UnrolledRoom.tsx';
 import { freshId } from '../store/ids.ts';
 import { bringIn } from '../store/jobs.ts';
 import { download, fileName } from '../store/take-out.ts';
+import { Choose } from './Choose.tsx';
 import { Leftovers } from './Leftovers.tsx';
 import { SurfacePanel } from './SurfacePanel.tsx';
 import { Walls } from './Walls.tsx';
@@ -19,17 +23,20 @@ import './record.css';
 const PAGES = [
   ['walls', 'On the walls'],
   ['left', 'What is left'],
+  ['choose', 'Choose a colour'],
 ] as const;
 type Page = (typeof PAGES)[number][0];
 
 /** Never again wonder what is on the wall. */
 export default function RecordView() {
   const view = useWhole();
-  const { state, takeoff } = view;
+  const { state, takeoff, derived } = view;
   const { job } = state;
   const log = useLog(job.id);
   const navigate = useNavigate();
   const [page, setPage] = useState<Page>('walls');
+  const [scopeSaid, setScope] = useState<string | null>(null);
+  const [shown, setShown] = useState<string | null>(null);
   if (!takeoff?.surfaces.length)
     return (
       <main className="middle empty-view">
@@ -38,7 +45,16 @@ export default function RecordView() {
     );
   const record = jobRecord(state.shown, log.entries ?? []);
   const shared = { view, record, log };
+  const scope = scopeSaid ?? roomScope(takeoff.room.id, 'wall');
+  const tried = page === 'choose' ? (job.samples.byId[shown ?? ''] ?? samplesFor(job, scope).still[0]) : undefined;
+  const triedHex = tried && job.colours[tried.colour]?.hex;
   const paint = (id: string) => {
+    if (page === 'choose') {
+      const s = derived.surfaces.find((one) => one.surface.id === id);
+      if (!s) return { fill: 'var(--trim)' };
+      const isTried = tried !== undefined && scopesOf(s.surface).includes(tried.scope);
+      return { fill: isTried && triedHex ? triedHex : lookAt(s, 'hidden'), ...(isTried ? { note: 'on trial' } : {}) };
+    }
     const own = record.surfaces.find((one) => one.id === id);
     const hex = own?.top?.colour?.hex;
     if (!own) return { fill: 'var(--trim)' };
@@ -86,7 +102,11 @@ export default function RecordView() {
         <div className="record-drawing">
           <UnrolledRoom view={view} takeoff={takeoff} paint={paint} />
         </div>
-        {page === 'walls' ? <Walls {...shared} /> : <Leftovers {...shared} />}
+        {page === 'walls' && <Walls {...shared} />}
+        {page === 'left' && <Leftovers {...shared} />}
+        {page === 'choose' && (
+          <Choose {...shared} scope={scope} onScope={setScope} shown={tried?.id ?? null} onShow={setShown} />
+        )}
       </main>
       <aside className="panel record-panel" aria-label="What is chosen">
         <SurfacePanel key={view.surface?.id} {...shared} />

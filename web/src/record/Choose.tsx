@@ -1,0 +1,286 @@
+import {
+  LIKINGS,
+  SAMPLE_KINDS,
+  TIMES_OF_LIGHT,
+  type Liking,
+  type Sample,
+  type SampleKind,
+  type TimeOfLight,
+} from '@kovelin/core/job/recorded.ts';
+import { nearest, roomScope } from '@kovelin/core/job/scope.ts';
+import { chosenEdits, opinionOf, samplesFor, seenIn, undertoneOf, windowsTo } from '@kovelin/core/record/choose.ts';
+import { lrvOf, undertone } from '@kovelin/core/specify/colour.ts';
+import { today } from '@kovelin/core/units/date.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { LIGHT_AT, LIKED, SAMPLE } from '@kovelin/core/words/found.ts';
+import { lazy, Suspense, useState } from 'react';
+import { Choice, DraftField, readText } from '../app/fields.tsx';
+import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
+import { freshId } from '../store/ids.ts';
+import type { Recording } from './shared.ts';
+
+const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
+
+interface Props extends Recording {
+  readonly scope: string;
+  readonly onScope: (scope: string) => void;
+  readonly shown: string | null;
+  readonly onShow: (sample: string) => void;
+}
+
+/** Colours on trial: seen on each wall, in each light, until one is left. */
+export function Choose(props: Props) {
+  const { view, scope, onScope } = props;
+  const { takeoff, state, surface } = view;
+  const { job } = state;
+  if (!takeoff) return null;
+  const { room } = takeoff;
+  const scopes: (readonly [string, string])[] = [
+    [roomScope(room.id, 'wall'), `the walls of ${room.name}`],
+    ['all:wall', 'all walls of the job'],
+    [`${room.id}:trim`, `the woodwork of ${room.name}`],
+    ...(surface?.kind === 'wall' ? [[surface.id, 'the chosen wall alone'] as const] : []),
+  ];
+  const { still, aside } = samplesFor(job, scope);
+  const trim = Object.values(job.colours).find(({ id }) => id === job.finishes['all:trim']?.colour);
+  return (
+    <div className="choose">
+      <div className="list-tools">
+        <Choice
+          label="A colour for"
+          value={scopes.some(([key]) => key === scope) ? scope : (scopes[0]?.[0] ?? '')}
+          options={scopes}
+          onChange={onScope}
+        />
+        <AddSample {...props} />
+      </div>
+      {still.length === 0 && (
+        <p className="hint">
+          Put two to five colours on trial: painted as large as a door on more than one wall, two coats, or on sheets
+          that are moved about. Look at each in the morning, at noon, in the evening and under the lamp.
+        </p>
+      )}
+      <div className="trials">
+        {still.map((sample) => (
+          <Trial key={sample.id} {...props} sample={sample} trim={trim?.hex ?? '#f2efe6'} last={still.length === 1} />
+        ))}
+      </div>
+      {aside.length > 0 && (
+        <p className="aside-colours">
+          Put aside:{' '}
+          {aside.map(({ id, colour }) => (
+            <span key={id}>
+              <span className="chip" style={{ background: job.colours[colour]?.hex }} /> {job.colours[colour]?.name}{' '}
+              <button
+                type="button"
+                className="link"
+                onClick={() => view.session.run({ name: 'setSample', args: { sample: id, set: { dropped: null } } })}
+              >
+                back in
+              </button>{' '}
+            </span>
+          ))}
+        </p>
+      )}
+      {still.length > 0 && (
+        <p className="hint">
+          A screen shows the light’s tint, not how a pigment meets a lamp: trust the wall. Its own white counts as well.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A colour by name, code and value, new or one of the job’s. */
+function AddSample({ view, scope, onShow }: Props) {
+  const { session, system } = view;
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState('');
+  const [code, setCode] = useState('');
+  const [hex, setHex] = useState('#d5d6d2');
+  const [kind, setKind] = useState<SampleKind>('painted');
+  const [reading, setReading] = useState(false);
+  const { job } = view.state;
+  const add = () => {
+    const called = name.trim() || code.trim() || hex;
+    const known = Object.values(job.colours).find(
+      (one) => one.hex === hex && (one.code ?? '') === code.trim() && one.name === called,
+    );
+    const colour = known ?? { id: freshId(), name: called, hex, ...(code.trim() ? { code: code.trim() } : {}) };
+    const sample: Sample = { id: freshId(), scope, colour: colour.id, kind, seen: [], dropped: null };
+    const edits = [
+      ...(known ? [] : [{ name: 'setColour' as const, args: { colour } }]),
+      { name: 'addSample' as const, args: { sample } },
+    ];
+    if (!session.run({ name: 'together', args: { edits } })) return;
+    onShow(sample.id);
+    setName('');
+    setCode('');
+    setOpen(false);
+  };
+  if (!open)
+    return (
+      <button type="button" className="act small" onClick={() => setOpen(true)}>
+        Put a colour on trial
+      </button>
+    );
+  return (
+    <div className="add-sample">
+      <DraftField label="Name" value={name} parse={readText(80)} onCommit={(text) => (setName(text), null)} />
+      <DraftField label="Maker’s code" value={code} parse={readText(200)} onCommit={(text) => (setCode(text), null)} />
+      <label className="field">
+        <span>Colour</span>
+        <input type="color" value={hex} onChange={(event) => setHex(event.target.value)} />
+      </label>
+      <Choice
+        label="Shown"
+        value={kind}
+        options={SAMPLE_KINDS.map((one) => [one, said(SAMPLE[one], system)] as const)}
+        onChange={setKind}
+      />
+      <button type="button" className="act small" onClick={add}>
+        On trial
+      </button>
+      <button type="button" className="link" onClick={() => setReading(true)}>
+        read it
+      </button>
+      <button type="button" className="link" onClick={() => setOpen(false)}>
+        close
+      </button>
+      {reading && (
+        <Suspense fallback={null}>
+          <ReadColour
+            start={hex}
+            onTake={(read) => {
+              setHex(read);
+              setReading(false);
+            }}
+            onClose={() => setReading(false)}
+          />
+        </Suspense>
+      )}
+    </div>
+  );
+}
+
+interface TrialProps extends Props {
+  readonly sample: Sample;
+  readonly trim: string;
+  readonly last: boolean;
+}
+/** One colour: as it looks in each light beside the woodwork, what was thought of it where. */
+function Trial({ view, log, sample, trim, last, shown, onShow }: TrialProps) {
+  const { session, system, state, takeoff, surface } = view;
+  const { job } = state;
+  const colour = job.colours[sample.colour];
+  if (!colour || !takeoff) return null;
+  const wall = surface?.kind === 'wall' ? surface.wall : null;
+  const label = takeoff.walls.find((w) => w.wall.id === wall)?.wall.label;
+  const { counts, unseen } = opinionOf(sample);
+  const lookAt = (light: TimeOfLight) =>
+    sample.seen.find((look) => look.light === light && look.room === takeoff.room.id && look.wall === wall);
+  const think = (light: TimeOfLight, liking: Liking) => {
+    const others = sample.seen.filter((look) => look !== lookAt(light));
+    const before = lookAt(light);
+    const seen =
+      before?.liking === liking
+        ? others
+        : [...others, { room: takeoff.room.id, wall, light, liking, note: before?.note ?? '' }];
+    session.run({ name: 'setSample', args: { sample: sample.id, set: { seen } } });
+  };
+  const take = () => {
+    const on = takeoff.surfaces.find(
+      ({ id, room, kind }) =>
+        id === sample.scope || sample.scope === `${room}:${kind}` || sample.scope === `all:${kind}`,
+    );
+    const found = on && nearest(job.finishes, on)?.value;
+    const product =
+      found?.product ?? job.finishes[sample.scope.endsWith('trim') ? 'all:trim' : 'all:wall']?.product ?? '';
+    session.run({ name: 'together', args: { edits: chosenEdits(job, sample, product, today()) } });
+  };
+  const photos = (log.entries ?? []).flatMap((entry) =>
+    entry.kind === 'photo' && entry.operation === `sample:${sample.id}` ? [entry.value.photo] : [],
+  );
+  const rooms = Object.values(job.rooms.byId).map((room) => ({ room, to: windowsTo(room) }));
+  return (
+    <section className={shown === sample.id ? 'trial chosen' : 'trial'} aria-label={`Trial of ${colour.name}`}>
+      <header>
+        <button type="button" className="link" onClick={() => onShow(sample.id)}>
+          {colour.name}
+          {colour.code && !colour.name.includes(colour.code) ? `, ${colour.code}` : ''}
+        </button>
+        <small>
+          {undertone(colour.hex)}, LRV {lrvOf(colour.hex).toFixed(0)}, {said(SAMPLE[sample.kind], system)}
+        </small>
+      </header>
+      <div className="lights">
+        {TIMES_OF_LIGHT.map((light) => (
+          <div key={light}>
+            <svg
+              viewBox="0 0 60 44"
+              role="img"
+              aria-label={`${colour.name} in the light of ${said(LIGHT_AT[light], system)}, woodwork below`}
+            >
+              <rect width="60" height="36" fill={seenIn(colour.hex, light)} />
+              <rect y="36" width="60" height="8" fill={seenIn(trim, light)} />
+            </svg>
+            <span>{said(LIGHT_AT[light], system)}</span>
+            <div role="group" aria-label={`${colour.name}, ${said(LIGHT_AT[light], system)}`} className="likings">
+              {LIKINGS.map((liking) => (
+                <button
+                  key={liking}
+                  type="button"
+                  aria-pressed={lookAt(light)?.liking === liking}
+                  onClick={() => think(light, liking)}
+                >
+                  {said(LIKED[liking], system)}
+                </button>
+              ))}
+            </div>
+          </div>
+        ))}
+        <div>
+          <svg viewBox="0 0 60 44" role="img" aria-label={`Undertone of ${colour.name}, threefold`}>
+            <rect width="60" height="44" fill={undertoneOf(colour.hex)} />
+          </svg>
+          <span>undertone × 3</span>
+        </div>
+      </div>
+      <p className="hint">
+        {label ? `What you press is for wall ${label}.` : 'Choose a wall in the drawing to judge it there.'} So far{' '}
+        {counts.yes} yes, {counts.unsure} not sure, {counts.no} no
+        {unseen.length ? `; not seen yet: ${unseen.map((light) => said(LIGHT_AT[light], system)).join(', ')}` : ''}.
+      </p>
+      {rooms.length > 1 && (
+        <p className="hint">
+          Windows:{' '}
+          {rooms
+            .filter(({ to }) => to.length)
+            .map(({ room, to }) => `${room.name} to the ${to.join(' and ')}`)
+            .join('; ') || 'nobody said where the walls face'}
+          . The same colour is cooler to the north, warmer to the west.
+        </p>
+      )}
+      <div className="acts">
+        <button type="button" className="act small" onClick={take}>
+          {last ? 'It is this one' : 'Take this one'}
+        </button>
+        <button
+          type="button"
+          className="act small"
+          onClick={() => session.run({ name: 'setSample', args: { sample: sample.id, set: { dropped: today() } } })}
+        >
+          Put aside
+        </button>
+        <TakePhoto
+          job={job.id}
+          log={log}
+          about={{ who: job.crew.people[0]?.id ?? '', operation: `sample:${sample.id}` }}
+        />
+        {photos.map((id) => (
+          <ShownPhoto key={id} id={id} words={colour.name} />
+        ))}
+      </div>
+    </section>
+  );
+}
