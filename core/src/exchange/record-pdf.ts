@@ -174,7 +174,7 @@ function told(job: Job, { layers }: SurfaceRecord): Told[] {
       what: [
         top.product ?? 'a paint nobody knows',
         colour?.name,
-        colour?.code,
+        colour?.code && !colour.name?.includes(colour.code) && colour.code,
         top.sheen && said(SHEEN[top.sheen], system),
       ]
         .filter(Boolean)

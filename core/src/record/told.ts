@@ -29,7 +29,8 @@ export function labelOf(
   const paint = paintsOf(layers.filter(({ role }) => role === 'finish')).at(-1);
   const top = paint?.top;
   const isPlanned = !record.top;
-  const colour = [top?.colour?.name, top?.colour?.code].filter(Boolean).join(', ');
+  const { name = null, code = null } = top?.colour ?? {};
+  const colour = [name, code && !name?.includes(code) ? code : null].filter(Boolean).join(', ');
   const remarks = [isPlanned ? 'as planned' : '', top?.laid === 'spray' ? 'sprayed' : '', top?.wax ?? '', note];
   const all: Label = {
     PAINT: top?.product ?? '',
