@@ -98,12 +98,16 @@ export function findablesOf(job: Job, entries: readonly LogEntry[]): Findable[] 
         litres: null,
       });
     }
-    for (const surface of surfaces)
-      for (const paint of job.earlier[surface.id] ?? [])
+    const before = groupBy(
+      surfaces.flatMap((surface) => (job.earlier[surface.id] ?? []).map((paint) => ({ surface, paint }))),
+      ({ paint }) => JSON.stringify({ ...paint, id: '' }),
+    );
+    for (const group of before.values())
+      for (const { surface, paint } of group.slice(0, 1))
         found.push({
           ...own,
           id: `${job.id}|${surface.id}|${paint.id}`,
-          on: said(capital(namesWord([surface.name])), system),
+          on: said(capital(namesWord(group.map((one) => one.surface.name))), system),
           surface: surface.id,
           kind: 'earlier',
           product: paint.product,

@@ -58,7 +58,7 @@ export function DefectList({ view, chosen, onChoose }: DefectListProps) {
             : 'Nothing found yet. Press “Pin a defect”, then the place on the wall.'}
         </p>
       ) : (
-        <table className="defect-table" aria-label="Defects">
+        <table className="schedule defect-table" aria-label="Defects">
           <thead>
             <tr>
               <th className="n">No.</th>

@@ -38,7 +38,7 @@ export function LookTable(props: Inspecting & { readonly now: number }) {
   const due = own.filter((looked) => dueWord(props, looked, now)[1] === 'due').length;
   return (
     <div className="table-wrap">
-      <table className="look-table" aria-label="Looks">
+      <table className="schedule look-table" aria-label="Looks">
         <caption>{due ? `${due} to be looked at now` : 'What to look for, and when'}</caption>
         <thead>
           <tr>

@@ -1,3 +1,4 @@
+import { recordCsv, recordJson } from '@kovelin/core/exchange/record-files.ts';
 import { setting } from '@kovelin/core/job/defaults.ts';
 import { paintsOf } from '@kovelin/core/record/layer.ts';
 import { leftName } from '@kovelin/core/record/leftovers.ts';
@@ -12,6 +13,7 @@ import { useState } from 'react';
 import { Paper } from '../app/Paper.tsx';
 import { useLog } from '../app/useLog.ts';
 import { useWhole } from '../app/whole.ts';
+import { download, fileName } from '../store/take-out.ts';
 import { makeHomeRecord } from './make.ts';
 import './record.css';
 
@@ -34,9 +36,25 @@ export default function HomePage() {
       label="Home record"
       size={job.region.paper}
       tools={
-        <button type="button" className="act small" disabled={busy} onClick={() => void make()}>
-          {busy ? 'Making it …' : 'PDF'}
-        </button>
+        <>
+          <button type="button" className="act small" disabled={busy} onClick={() => void make()}>
+            {busy ? 'Making it …' : 'PDF'}
+          </button>
+          <button
+            type="button"
+            className="act small"
+            onClick={() => download(`${fileName(job)}-record.json`, recordJson(job, record))}
+          >
+            JSON
+          </button>
+          <button
+            type="button"
+            className="act small"
+            onClick={() => download(`${fileName(job)}-record.csv`, recordCsv(job, record), 'text/csv')}
+          >
+            CSV
+          </button>
+        </>
       }
     >
       <h1>{job.name}: what is on the walls</h1>

@@ -32,7 +32,7 @@ export function Leftovers({ view, record }: Recording) {
   };
   return (
     <div className="table-wrap">
-      <table aria-label="Leftovers" className="left-table">
+      <table aria-label="Leftovers" className="schedule left-table">
         <caption>What is left, and where it stands</caption>
         <thead>
           <tr>

@@ -1,4 +1,3 @@
-import { recordCsv, recordJson } from '@kovelin/core/exchange/record-files.ts';
 import { roomScope, scopesOf } from '@kovelin/core/job/scope.ts';
 import { samplesFor } from '@kovelin/core/record/choose.ts';
 import { paintAgain } from '@kovelin/core/record/again.ts';
@@ -13,7 +12,6 @@ import { lookAt } from '../drawing/looks.ts';
 import { UnrolledRoom } from '../drawing/UnrolledRoom.tsx';
 import { freshId } from '../store/ids.ts';
 import { bringIn } from '../store/jobs.ts';
-import { download, fileName } from '../store/take-out.ts';
 import { Choose } from './Choose.tsx';
 import { Leftovers } from './Leftovers.tsx';
 import { SurfacePanel } from './SurfacePanel.tsx';
@@ -83,20 +81,6 @@ export default function RecordView() {
           </button>
           <span className="record-papers">
             <Link to="../labels">Labels</Link> <Link to="../home">Home record</Link> <Link to="/find">Find paint</Link>
-            <button
-              type="button"
-              className="link"
-              onClick={() => download(`${fileName(job)}-record.csv`, recordCsv(job, record), 'text/csv')}
-            >
-              CSV
-            </button>
-            <button
-              type="button"
-              className="link"
-              onClick={() => download(`${fileName(job)}-record.json`, recordJson(job, record), 'application/json')}
-            >
-              JSON
-            </button>
           </span>
         </div>
         <div className="record-drawing">

@@ -19,7 +19,7 @@ export function Walls({ view, record }: Recording) {
   ];
   return (
     <div className="table-wrap">
-      <table aria-label="On the walls" className="record-table">
+      <table aria-label="On the walls" className="schedule record-table">
         <caption>What is on {takeoff.room.name}</caption>
         <thead>
           <tr>
