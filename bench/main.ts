@@ -6,6 +6,7 @@ import { benchLogKills } from './log-kills.ts';
 import { benchMeasure } from './measure.ts';
 import { benchOrder } from './order.ts';
 import { benchPlan } from './plan.ts';
+import { benchRecord } from './record.ts';
 import { benchSite } from './site.ts';
 import { benchSpecify } from './specify.ts';
 import { benchWeb } from './web.ts';
@@ -14,7 +15,7 @@ import { benchWhole } from './whole.ts';
 import { benchWork } from './work.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site size keys open slider memory` for parts; `hostile`,
+ * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site record size keys open slider memory` for parts; `hostile`,
  * `kills`, `log-kills` and `full-disk` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
@@ -29,6 +30,7 @@ if (wanted('measure')) benchMeasure();
 if (wanted('specify')) benchSpecify();
 if (wanted('order')) await benchOrder();
 if (wanted('site')) await benchSite();
+if (wanted('record')) await benchRecord();
 if (parts.includes('hostile')) benchHostile();
 if (parts.includes('kills')) {
   await benchKills();

@@ -58,6 +58,8 @@ export function labelsPdf(labels: readonly PrintedLabel[], sheet: LabelSheet, sk
   const { paper, columns, rows, width, height, left, top, gap } = LABEL_SHEETS[sheet];
   const each = columns * rows;
   const first = Math.min(each - 1, Math.max(0, Math.floor(skip)));
+  // each picture stands in the document once, however many labels bear it
+  const pictures = new Map([...new Set(labels.map(({ code }) => code))].map((code, i) => [code, `code-${i}`]));
   const content = labels.flatMap(({ label, code }, i): Content[] => {
     const place = (first + i) % each;
     const x = (left + (place % columns) * (width + gap) + INSET) * POINT;
@@ -66,7 +68,7 @@ export function labelsPdf(labels: readonly PrintedLabel[], sheet: LabelSheet, sk
     const side = Math.min(inner.height, inner.width * 0.48);
     const breaks = i > 0 && place === 0 ? { pageBreak: 'before' as const } : {};
     return [
-      { image: code, width: side, height: side, absolutePosition: { x, y }, ...breaks },
+      { image: pictures.get(code) ?? code, width: side, height: side, absolutePosition: { x, y }, ...breaks },
       {
         columns: [{ width: inner.width - side - 4, stack: labelLines(label, height) }],
         absolutePosition: { x: x + side + 4, y },
@@ -76,6 +78,7 @@ export function labelsPdf(labels: readonly PrintedLabel[], sheet: LabelSheet, sk
   return {
     pageSize: paper === 'letter' ? 'LETTER' : 'A4',
     pageMargins: 0,
+    images: Object.fromEntries([...pictures].map(([code, name]) => [name, code])),
     content,
     defaultStyle: { font: 'Text', fontSize: height > 60 ? 9.5 : 7, lineHeight: 1.05, color: '#000000' },
   };

@@ -38,8 +38,8 @@ export function LookTable(props: Inspecting & { readonly now: number }) {
   const due = own.filter((looked) => dueWord(props, looked, now)[1] === 'due').length;
   return (
     <div className="table-wrap">
+      <h3>{due ? `${due} to be looked at now` : 'What to look for, and when'}</h3>
       <table className="schedule look-table" aria-label="Looks">
-        <caption>{due ? `${due} to be looked at now` : 'What to look for, and when'}</caption>
         <thead>
           <tr>
             <th>Surface</th>

@@ -32,8 +32,8 @@ export function Leftovers({ view, record }: Recording) {
   };
   return (
     <div className="table-wrap">
+      <h3>What is left, and where it stands</h3>
       <table aria-label="Leftovers" className="schedule left-table">
-        <caption>What is left, and where it stands</caption>
         <thead>
           <tr>
             <th>Paint</th>

@@ -19,8 +19,8 @@ export function Walls({ view, record }: Recording) {
   ];
   return (
     <div className="table-wrap">
+      <h3>What is on {takeoff.room.name}</h3>
       <table aria-label="On the walls" className="schedule record-table">
-        <caption>What is on {takeoff.room.name}</caption>
         <thead>
           <tr>
             <th>Surfaces</th>
