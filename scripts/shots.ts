@@ -51,15 +51,6 @@ await shot('measure-shorthand', async () => {
   await room('Loft');
   await page.getByRole('button', { name: 'Shorthand' }).click();
 });
-await shot('measure-takeoff', async () => {
-  await room('Passage');
-  await page.getByRole('button', { name: 'Takeoff', exact: true }).click();
-  await page.getByRole('button', { name: /^Wall A, dado/ }).click({ position: { x: 8, y: 8 } });
-  await page
-    .getByRole('row', { name: /Passage Wall A, dado/ })
-    .locator('[data-field=painted]')
-    .click();
-});
 await shot('specify', async () => {
   await step('Specify');
   await room('Loft');
@@ -91,10 +82,6 @@ await shot('technique', async () => {
   await room('Loft');
   await page.locator('.lines').getByRole('button', { name: 'Wall B and wall C' }).click();
 });
-await shot('schools', async () => {
-  await page.getByRole('button', { name: 'Schools' }).click();
-  await page.getByRole('button', { name: /^Wall C, / }).click();
-});
 await shot('play', async () => {
   await step('Technique');
   await room('Loft');
@@ -116,6 +103,29 @@ await shot('sequence', async () => {
   await step('Sequence');
   await page.locator('.plan-chart svg').waitFor();
 });
+await shot('inspect', async () => {
+  await step('Inspect');
+  await room('Washroom');
+  await page.getByRole('button', { name: /^1: / }).click();
+  await page.getByLabel('Hour of the day').fill('510');
+  await page.locator('.causes li').first().waitFor();
+});
+await shot('record', async () => {
+  await step('Record');
+  await room('Washroom');
+  await page.getByRole('button', { name: /^Wall C, / }).click({ position: { x: 8, y: 30 } });
+});
+await shot('find', async () => {
+  await page.goto(`${url}/find?q=${encodeURIComponent('white in the washroom')}`);
+  await page.locator('.found > li').first().waitFor();
+  await page.goBack();
+  await page.goForward();
+  await page.locator('.found > li').first().waitFor();
+});
+if (!only.length || only.includes('find')) {
+  await page.goBack();
+  await page.locator('.drawing > svg').waitFor();
+}
 /** The demo's log as it would stand in the middle of its third day, as somebody would have written it. */
 function logUntil(now: number): string {
   const opened = openJob(readFileSync('examples/keepers-cottage.json', 'utf8'));

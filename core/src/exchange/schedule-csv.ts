@@ -4,7 +4,7 @@ import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { heading, said } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
-import { prepWord, primerWord } from '../words/systems.ts';
+import { prepWord, primerWord, colourWord } from '../words/systems.ts';
 import { FABRIC, SHEEN, STYLE, THE } from '../words/terms.ts';
 import { toCsv } from './csv.ts';
 import { INCH, SQUARE_FOOT } from '../units/si.ts';
@@ -47,7 +47,7 @@ export function scheduleCsv(job: Job, surfaces: readonly Specified[]): string {
       heading(nameWord(s.surface.name), systemOf(job)),
       Number((s.surface.area.value / (imperial ? SQUARE_FOOT : 1)).toFixed(2)),
       s.product.name,
-      s.colour.name,
+      colourWord(s.colour),
       s.colour.hex,
       said(SHEEN[s.sheen], systemOf(job)),
       said(prepWord(effective(s.system.prep)), systemOf(job)),

@@ -12,7 +12,7 @@ import type { Money } from '../units/si.ts';
 import { capital, inOrder, phrase, said, type Word } from '../units/word.ts';
 import { namesWord } from '../words/names.ts';
 import { reasonWord } from '../words/reasons.ts';
-import { coatsWord, prepWord, primerWord } from '../words/systems.ts';
+import { coatsWord, prepWord, primerWord, colourWord } from '../words/systems.ts';
 import { SHEEN } from '../words/terms.ts';
 import { shareOut } from '../order/price.ts';
 import type { OptionPrice } from './options.ts';
@@ -66,7 +66,7 @@ function sentenceOf(group: readonly Specified[], room: Room | undefined): Word {
   const steps = [
     ...(prep.length ? [prepWord(prep)] : []),
     ...(primer.extent === 'none' ? [] : [primerWord(primer)]),
-    phrase`${coatsWord(effective(s.system.coats))} of ${s.product.name}, ${s.colour.name}, ${SHEEN[s.sheen]}`,
+    phrase`${coatsWord(effective(s.system.coats))} of ${s.product.name}, ${colourWord(s.colour)}, ${SHEEN[s.sheen]}`,
   ];
   const names = namesWord(
     group.map((g) => g.surface.name),

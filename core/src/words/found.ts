@@ -9,7 +9,8 @@ import type {
   TimeOfLight,
   DefectState,
 } from '../job/recorded.ts';
-import { pair, phrase, type Word } from '../units/word.ts';
+import { isImperial } from '../units/si.ts';
+import { inBoth, pair, phrase, type Word } from '../units/word.ts';
 import { THE, type Words } from './terms.ts';
 
 /** What is found when a coat is looked at: what it is called, what it looks like, and the published term [ISO 4618, ISO 4628; from memory]. */
@@ -240,6 +241,14 @@ export const REMEDY: Readonly<Record<RemedyKind, RemedyWords>> = {
   'spot-in': { name: 'Spot-paint it', how: `${DRY} Spot-paint, feathered thin.`, risk: null },
 };
 
+/**
+ * How a finished room is looked at: PDCA P1, touch up and damage repair, calls a surface properly painted when it is so without
+ * magnification, from 39 in (1 m) or more, under finished lighting, from a normal viewing position [from memory].
+ */
+export const VIEWING: Word = inBoth(
+  (system) =>
+    `Looked at standing, from ${isImperial(system) ? '39 in' : '1 m'} or more, without magnifying and without a lamp held to the surface, in the light it is lived in (as PDCA standard P1 has it, quoted from memory). A contract or a standard that names other conditions goes before.`,
+);
 export const LAID: Words<LaidBy> = {
   brush: 'by brush',
   roller: 'by roller',

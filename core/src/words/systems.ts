@@ -55,16 +55,20 @@ export const conditionerWord = (dose: Conditioner): Word =>
         `${Math.round(dose * 1000)} mL to the litre left in the pot`,
       );
 
+/** A colour by its name, with the maker’s code where the name has not got it. */
+export const colourWord = ({ name, code }: { readonly name: string; readonly code?: string | undefined }): string =>
+  code && !name.includes(code) ? `${name} (${code})` : name;
+
 /** “Wall paint, matte, W1 warm white”; a primer has no sheen of its own. */
 export const paintWord = (p: {
   readonly product: Pick<Product, 'name' | 'role'>;
   readonly sheen: Sheen;
-  readonly colour: { readonly name: string } | null;
+  readonly colour: { readonly name: string; readonly code?: string | undefined } | null;
 }): Word =>
   inOrder([
     p.product.name,
     ...(p.product.role === 'primer' ? [] : [SHEEN[p.sheen]]),
-    ...(p.colour ? [p.colour.name] : []),
+    ...(p.colour ? [colourWord(p.colour)] : []),
   ]);
 
 /** A member of a system, as it stands inside a sentence. */

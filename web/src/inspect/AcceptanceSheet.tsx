@@ -1,13 +1,15 @@
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
-import { DEFECT, DEFECT_STATE, LIGHT_AT } from '@kovelin/core/words/found.ts';
+import { DEFECT, DEFECT_STATE, LIGHT_AT, VIEWING } from '@kovelin/core/words/found.ts';
 import { namesWord, nameWord } from '@kovelin/core/words/names.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { Paper } from '../app/Paper.tsx';
 import { useWhole } from '../app/whole.ts';
 import { numbered } from './DefectList.tsx';
+import { makeAcceptance } from './make.ts';
+import { PdfButton } from '../app/PdfButton.tsx';
 import { Signature } from './TakeOver.tsx';
 import './inspect.css';
 
@@ -18,12 +20,13 @@ export default function AcceptanceSheet() {
   const { job } = state;
   const list = numbered(view);
   return (
-    <Paper label="Acceptance sheet" size={job.region.paper}>
+    <Paper
+      label="Acceptance sheet"
+      size={job.region.paper}
+      tools={<PdfButton make={() => makeAcceptance(job, derived.surfaces)} />}
+    >
       <h1>{job.name}: acceptance</h1>
-      <p className="sheet-facts">
-        Looked at standing, without a lamp held to the surface, in the light and from the distance named for each room.
-        Common practice, no source; where a contract or a standard names other conditions, those hold.
-      </p>
+      <p className="sheet-facts">{said(VIEWING, system)}</p>
       {derived.takeoffs.map(({ room }) => {
         const own = derived.surfaces.filter(({ surface }) => surface.room === room.id);
         const paints = [...groupBy(own, (s) => said(paintWord(s), system)).entries()];

@@ -99,7 +99,7 @@ export function LookPanel(props: Inspecting & { readonly now: number }) {
                 <b>
                   {clockTime(from)} to {clockTime(to)}
                 </b>{' '}
-                raked by the sun, {Math.round(angle)}° off the wall
+                raked by the sun, {Math.round(angle)}° off the wall: a time to look, not to roll
               </li>
             ))}
           </ul>

@@ -4,8 +4,10 @@ import { dayText } from '@kovelin/core/units/day-text.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { DEFECT, DEFECT_STATE, REMEDY } from '@kovelin/core/words/found.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
+import { PdfButton } from '../app/PdfButton.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { useWhole } from '../app/whole.ts';
+import { makePunchList } from './make.ts';
 import { numbered } from './DefectList.tsx';
 import './inspect.css';
 
@@ -24,7 +26,11 @@ export default function PunchSheet() {
   }));
   const open = list.filter(({ defect }) => defect.state === 'open').length;
   return (
-    <Paper label="Punch list" size={job.region.paper}>
+    <Paper
+      label="Punch list"
+      size={job.region.paper}
+      tools={<PdfButton make={() => makePunchList(job, derived.surfaces)} />}
+    >
       <h1>{job.name}: punch list</h1>
       <p className="sheet-facts">
         {list.length} found, {open} open

@@ -1,10 +1,10 @@
 import { TIMES_OF_LIGHT, type Acceptance } from '@kovelin/core/job/recorded.ts';
-import { FOOT, isImperial } from '@kovelin/core/units/si.ts';
+import { INCH, isImperial } from '@kovelin/core/units/si.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { said } from '@kovelin/core/units/word.ts';
-import { LIGHT_AT } from '@kovelin/core/words/found.ts';
+import { LIGHT_AT, VIEWING } from '@kovelin/core/words/found.ts';
 import SignaturePad from 'signature_pad';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
@@ -21,7 +21,7 @@ export function TakeOver({ view }: Inspecting) {
   const room = takeoff?.room;
   const accepted = room && job.accepted[room.id];
   const [by, setBy] = useState('');
-  const [distance, setDistance] = useState(() => (isImperial(system) ? 5 * FOOT : 1.5));
+  const [distance, setDistance] = useState(() => (isImperial(system) ? 39 * INCH : 1));
   const [light, setLight] = useState<Acceptance['light']>('noon');
   const [note, setNote] = useState('');
   const [strokes, setStrokes] = useState<Acceptance['signature']>([]);
@@ -66,11 +66,7 @@ export function TakeOver({ view }: Inspecting) {
           they are by agreement.
         </p>
       )}
-      <p className="hint">
-        Looked at standing, in the light the room is lived in, from where people stand: common practice says about{' '}
-        {isImperial(system) ? '5 ft' : '1.5 m'}, without a lamp held to the wall. Common practice, no source: a contract
-        may name another.
-      </p>
+      <p className="hint">{said(VIEWING, system)}</p>
       <DraftField label="Taken over by" value={by} parse={readText(200)} onCommit={(text) => (setBy(text), null)} />
       <div className="pair">
         <LengthField

@@ -71,7 +71,8 @@ interface Props {
   readonly start: EarlierPaint;
   /** It stands there already. */
   readonly isKnown: boolean;
-  readonly onTake: (paint: EarlierPaint, wide: boolean) => void;
+  /** `chipped`: a chip was cut for its colour. */
+  readonly onTake: (paint: EarlierPaint, wide: boolean, chipped: boolean) => void;
   readonly onRemove: () => void;
   readonly onClose: () => void;
 }
@@ -82,6 +83,7 @@ export function EarlierForm({ view, start, isKnown, onTake, onRemove, onClose }:
   const [paint, setPaint] = useState(start);
   const [wide, setWide] = useState(false);
   const [reading, setReading] = useState(false);
+  const [chipped, setChipped] = useState(false);
   const set = (change: Partial<EarlierPaint>) => {
     setPaint({ ...paint, ...change });
     return null;
@@ -157,7 +159,7 @@ export function EarlierForm({ view, start, isKnown, onTake, onRemove, onClose }:
         </label>
       )}
       <div className="acts">
-        <button type="button" className="act small" onClick={() => onTake(paint, wide)}>
+        <button type="button" className="act small" onClick={() => onTake(paint, wide, chipped)}>
           {isKnown ? 'Keep it so' : 'Put it on record'}
         </button>
         <button type="button" className="act small" onClick={() => setReading(true)}>
@@ -178,6 +180,7 @@ export function EarlierForm({ view, start, isKnown, onTake, onRemove, onClose }:
             start={paint.hex ?? '#d5d6d2'}
             onTake={(hex) => {
               set({ hex, note: [paint.note, 'colour read from a chip'].filter(Boolean).join('; ') });
+              setChipped(true);
               setReading(false);
             }}
             onClose={() => setReading(false)}

@@ -9,7 +9,7 @@ import { counted, heading, said } from '@kovelin/core/units/word.ts';
 import { careWords } from '@kovelin/core/words/care.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { SHEEN } from '@kovelin/core/words/terms.ts';
-import { useState } from 'react';
+import { PdfButton } from '../app/PdfButton.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { useLog } from '../app/useLog.ts';
 import { useWhole } from '../app/whole.ts';
@@ -23,23 +23,15 @@ export default function HomePage() {
   const { state, system } = view;
   const { job } = state;
   const log = useLog(job.id);
-  const [busy, setBusy] = useState(false);
   const record = jobRecord(job, log.entries ?? []);
   const rooms = groupBy(record.surfaces, ({ specified }) => specified.surface.room);
-  const make = async (): Promise<void> => {
-    setBusy(true);
-    await makeHomeRecord(job, record);
-    setBusy(false);
-  };
   return (
     <Paper
       label="Home record"
       size={job.region.paper}
       tools={
         <>
-          <button type="button" className="act small" disabled={busy} onClick={() => void make()}>
-            {busy ? 'Making it …' : 'PDF'}
-          </button>
+          <PdfButton make={() => makeHomeRecord(job, record)} />
           <button
             type="button"
             className="act small"

@@ -6,6 +6,7 @@ import { bad, good } from '@kovelin/core/units/problem.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
+import { PdfButton } from '../app/PdfButton.tsx';
 import { Choice, DraftField, readText } from '../app/fields.tsx';
 import { useLog } from '../app/useLog.ts';
 import { useWhole } from '../app/whole.ts';
@@ -24,7 +25,6 @@ export default function LabelsPage() {
   const [each, setEach] = useState(2);
   const [note, setNote] = useState('');
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
-  const [busy, setBusy] = useState(false);
   const record = jobRecord(job, log.entries ?? []);
   const groups = labelGroups(record.surfaces, (own) => labelFor(record, own, note)).map((group) => {
     const walls = heading(namesWord(group.surfaces.map(({ specified }) => specified.surface.name)), system);
@@ -34,23 +34,20 @@ export default function LabelsPage() {
   });
   const chosen = groups.filter(({ key }) => !off.has(key));
   const size = LABEL_SHEETS[sheet];
-  const make = async (): Promise<void> => {
-    setBusy(true);
-    await makeLabels(
-      job,
-      chosen.map(({ label }) => label),
-      each,
-      sheet,
-      skip,
-    );
-    setBusy(false);
-  };
   return (
     <main className="sheet-view labels-page" aria-label="Labels">
       <div className="sheet-tools">
-        <button type="button" className="act" disabled={busy || !chosen.length} onClick={() => void make()}>
-          {busy ? 'Making the PDF …' : `PDF of ${chosen.length * each} labels`}
-        </button>
+        <PdfButton
+          make={() =>
+            makeLabels(
+              job,
+              chosen.map(({ label }) => label),
+              each,
+              sheet,
+              skip,
+            )
+          }
+        >{`PDF of ${chosen.length * each} labels`}</PdfButton>
         <Choice
           label="Sheet"
           value={sheet}

@@ -9,6 +9,7 @@ import { Section } from '../app/fields.tsx';
 import { Scanner } from '../app/Scanner.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import { freshId } from '../store/ids.ts';
+import { ColourNames } from './ColourNames.tsx';
 import { EarlierForm, unknownPaint } from './EarlierForm.tsx';
 import { LabelCard } from './LabelCard.tsx';
 import { Stack } from './Stack.tsx';
@@ -27,14 +28,22 @@ export function SurfacePanel({ view, record, log }: Recording) {
   const alike = record.surfaces
     .filter(({ specified: s }) => s.surface.room === surface.room && s.surface.kind === surface.kind)
     .map(({ id }) => id);
-  const take = (paint: EarlierPaint, wide: boolean) => {
+  const take = (paint: EarlierPaint, wide: boolean, chipped: boolean) => {
     const done = isKnown
       ? session.run({
           name: 'setEarlier',
           args: { surface: own.id, paints: earlier.map((one) => (one.id === paint.id ? paint : one)) },
         })
       : session.run({ name: 'addEarlier', args: { surfaces: wide ? alike : [own.id], paint } });
-    if (done) setForm(null);
+    if (!done) return;
+    setForm(null);
+    if (chipped)
+      log.say({
+        kind: 'note',
+        who: state.job.crew.people[0]?.id ?? '',
+        surface: own.id,
+        note: 'A chip was cut here for the colour reader: a small repair is left.',
+      });
   };
   const remove = () => {
     if (
@@ -108,6 +117,7 @@ export function SurfacePanel({ view, record, log }: Recording) {
           </div>
         )}
       </Section>
+      <ColourNames key={own.specified.colour.id} view={view} colour={own.specified.colour} />
       <Section title="Its label" extra={<small>{own.top ? 'as it is' : 'as planned'}</small>}>
         <LabelCard label={labelFor(record, own)} />
       </Section>

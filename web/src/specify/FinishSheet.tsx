@@ -9,7 +9,14 @@ import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { heading, inOrder, said } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
-import { brushWord, coatsWord, conditionerWord, coverWord, primerWord } from '@kovelin/core/words/systems.ts';
+import {
+  brushWord,
+  coatsWord,
+  conditionerWord,
+  coverWord,
+  primerWord,
+  colourWord,
+} from '@kovelin/core/words/systems.ts';
 import { PREP, SHEEN, STYLE, THE } from '@kovelin/core/words/terms.ts';
 import { useWhole, type WholeView } from '../app/whole.ts';
 import { AssumedNote } from '../app/AssumedNote.tsx';
@@ -90,7 +97,7 @@ function Row({ group, view: { system, state } }: { group: readonly Specified[]; 
         )}
       </td>
       <td>
-        {s.product.name}, {s.colour.name}, {said(SHEEN[s.sheen], system)}
+        {s.product.name}, {colourWord(s.colour)}, {said(SHEEN[s.sheen], system)}
         {own(s.system.sheen)}
       </td>
       <td>

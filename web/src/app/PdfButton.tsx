@@ -1,0 +1,22 @@
+import { useState } from 'react';
+
+/** Makes a PDF, and says so meanwhile. */
+export function PdfButton({
+  make,
+  children = 'PDF',
+}: {
+  readonly make: () => Promise<unknown>;
+  readonly children?: string;
+}) {
+  const [busy, setBusy] = useState(false);
+  const press = async (): Promise<void> => {
+    setBusy(true);
+    await make();
+    setBusy(false);
+  };
+  return (
+    <button type="button" className="act small" disabled={busy} onClick={() => void press()}>
+      {busy ? 'Making it …' : children}
+    </button>
+  );
+}
