@@ -18,7 +18,9 @@ export default {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(culori|colorjs\\.io|immer|comlink|suncalc|minisearch|flatqueue|ical\\.js|@scure)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(culori|colorjs\\.io|immer|comlink|suncalc|minisearch|flatqueue|ical\\.js|@scure)/)',
+  ],
   // jest resolves with “require”, for which this package exports no single files
   moduleNameMapper: { '^colorjs\\.io/src/(.*)$': '<rootDir>/node_modules/colorjs.io/src/$1' },
   moduleFileExtensions: ['ts', 'tsx', 'js', 'mjs', 'cjs', 'json'],

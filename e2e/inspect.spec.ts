@@ -82,5 +82,5 @@ test('the sun is drawn where it falls; touching up is answered with its reasons;
   await expect(page.locator('.inspect-panel .signature polyline')).toBeVisible();
   await settled(page);
   await page.getByRole('link', { name: 'The sheet' }).click();
-  await expect(page.locator('.sheet')).toContainText('by The harbour trust, looked at from 5′');
+  await expect(page.locator('.sheet')).toContainText('by The harbour trust, looked at from 3′ 3″');
 });

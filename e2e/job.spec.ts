@@ -257,7 +257,7 @@ test('no serious accessibility fault in any view, light, dark and in daylight', 
     expect(places).toEqual([]);
   };
   await openLoft(page);
-  for (const step of ['Measure', 'Specify', 'Order', 'Technique', 'Sequence', 'Site']) {
+  for (const step of ['Measure', 'Specify', 'Order', 'Technique', 'Sequence', 'Site', 'Inspect', 'Record']) {
     await goTo(page, step);
     await page.locator('.drawing > svg').waitFor();
     await settled(page);
