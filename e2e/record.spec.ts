@@ -144,9 +144,10 @@ test('colours on trial: judged on a wall in each light, dropped, and the one tha
   await page.getByRole('button', { name: 'Choose a colour' }).click();
   for (const name of ['Fog', 'Reed']) {
     await page.getByRole('button', { name: 'Put a colour on trial' }).click();
-    await page.getByLabel('Name', { exact: true }).fill(name);
-    await page.getByLabel('Maker’s code').fill(`${name} 1`);
-    await page.locator('.add-sample input[type=color]').fill(name === 'Fog' ? '#c9cdcb' : '#9fae8d');
+    const trial = page.locator('.add-sample');
+    await trial.getByLabel('Name', { exact: true }).fill(name);
+    await trial.getByLabel('Maker’s code').fill(`${name} 1`);
+    await trial.locator('input[type=color]').fill(name === 'Fog' ? '#c9cdcb' : '#9fae8d');
     await page.getByRole('button', { name: 'On trial' }).click();
   }
   await surface(page, 'B').click();

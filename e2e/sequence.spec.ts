@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, settled, test } from './helpers.ts';
+import { expect, goTo, openDemo, openLoft, settled, test } from './helpers.ts';
 
 test('a Saturday is worked when it is chosen; a task is pinned and let go; the rest is planned round it', async ({
   page,
@@ -35,7 +35,7 @@ test('a Saturday is worked when it is chosen; a task is pinned and let go; the r
 });
 
 test('searching on says what it found, and a better plan is the user’s to take', async ({ page }) => {
-  await openDemo(page);
+  await openLoft(page);
   await goTo(page, 'Sequence');
   await page.getByRole('button', { name: 'Search on' }).click();
   const told = page.getByText(/A better one: done|Nothing better among/);

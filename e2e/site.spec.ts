@@ -14,7 +14,7 @@ test('what is begun and done is written at once, is there after a reload and in 
   page,
   context,
 }) => {
-  await openDemo(page);
+  await openLoft(page);
   await goTo(page, 'Site');
   await expect(now(page)).toHaveText(/Cover the floor/);
   await press(page, 'Start').click();
@@ -122,7 +122,7 @@ test('on a phone no step is wider than the page, what is pressed is 44 px high, 
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   const page = await phone.newPage();
   const job = await openLoft(page);
-  for (const step of ['measure', 'specify', 'order', 'technique', 'sequence', 'site']) {
+  for (const step of ['measure', 'specify', 'order', 'technique', 'sequence', 'site', 'inspect', 'record']) {
     await page.goto(`/job/${job}/${step}`);
     await settled(page);
     const wide = await page.evaluate(() =>

@@ -71,8 +71,16 @@ test('a job in metres says skirting, plasterboard and matt, and no American word
   await settled(page);
   await page.locator('.tasks li').first().waitFor();
   await look('Sequence');
+  await goTo(page, 'Inspect');
+  await page.locator('.look-table').waitFor();
+  await look('Inspect');
+  await press('Touch up');
+  await look('Touch up');
+  await goTo(page, 'Record');
+  await page.locator('.record-table').waitFor();
+  await look('Record');
   const job = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
-  for (const paper of ['sheet', 'schedule', 'quote', 'list']) {
+  for (const paper of ['sheet', 'schedule', 'quote', 'list', 'punch', 'acceptance', 'labels', 'home']) {
     await page.goto(`${job}/${paper}`);
     await page.locator('h1').waitFor();
     await look(paper);

@@ -6,7 +6,7 @@ import { editJob } from './admit.ts';
 import { EDIT_NAMES, type EditName } from './edits.ts';
 
 /** More of them are run by `npm run bench -- hostile`. */
-const RUNS = 150;
+const RUNS = 100;
 
 describe('one law: what an edit accepts, the door accepts; what the door accepts, every derivation bears', () => {
   const job = smallJob();

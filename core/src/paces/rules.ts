@@ -4,6 +4,7 @@ import type { Job } from '../job/types.ts';
 import type { LabourGroup, OperationKind, RepairClass, TaskKind, Tool } from '../job/vocabulary.ts';
 import type { Minutes } from '../units/si.ts';
 import { phrase, type Word } from '../units/word.ts';
+import { THE } from '../words/terms.ts';
 
 /** What dries after an operation. */
 export interface Wet {
@@ -498,7 +499,7 @@ export const OPERATION_RULES = {
   },
   'mend-coat': {
     ...mended,
-    word: ({ name }) => phrase`Coat ${name} from corner to corner, new cover, conditioner in the pot`,
+    word: ({ name }) => phrase`Coat ${name} from corner to corner, new ${THE.cover}, conditioner in the pot`,
     pace: 'pace.mendCoat',
     interruptible: false,
     wet: true,

@@ -95,7 +95,7 @@ describe('laws of plays and wet edges in any room', () => {
           }
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
   });
   test('every act of a wall is done once, its edges have an age, and slower people only make them older', () => {
@@ -125,7 +125,7 @@ describe('laws of plays and wet edges in any room', () => {
           expect(slow?.maxAge ?? 0).toBeGreaterThanOrEqual(answer.maxAge - 1e-9);
         }
       }),
-      { numRuns: 30, examples: [[NARROW, 'stretches']] },
+      { numRuns: 18, examples: [[NARROW, 'stretches']] },
     );
   });
 });

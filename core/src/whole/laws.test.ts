@@ -81,7 +81,7 @@ test('whatever is changed: figures are finite, sums are sums, the chosen chance 
           expect(walls.length).toBe(paint.uses.length);
       }
     }),
-    { numRuns: 20 },
+    { numRuns: 12 },
   );
 });
 

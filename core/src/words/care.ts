@@ -1,4 +1,5 @@
 import { counted, phrase, type Word } from '../units/word.ts';
+import { THE } from './terms.ts';
 
 /** What whoever lives there should know. */
 export const careWords = (days: number): readonly Word[] => [
@@ -6,5 +7,5 @@ export const careWords = (days: number): readonly Word[] => [
   'Later: a soft sponge, lukewarm water, little soap, from below upwards; try it where nobody looks.',
   'Touching up: the same paint and batch, the same way as it was put on, thin, feathered outward; let it dry before you judge. Satin, deep colours and raked walls are better painted corner to corner.',
   'Keep what is left closed, upside down if the lid is sound, where it does not freeze; stir it to the bottom before use.',
-  'A label with the same words is on the can, and may be hidden behind a plate: any phone reads its code.',
+  phrase`A label with the same words is on the ${THE.can}, and may be hidden behind a plate: any phone reads its code.`,
 ];

@@ -1,6 +1,7 @@
 import type { Opening } from '../job/measured.ts';
 import { clockTime } from '../units/date.ts';
 import { listed, phrase, type Word } from '../units/word.ts';
+import { THE } from './terms.ts';
 
 /** What of a surface says where to stand: sun that rakes it that day, windows beside it, or neither. */
 interface Standing {
@@ -55,5 +56,5 @@ export const SHOWS = {
   damp: 'damp',
   edges: 'its edges and cuts',
   moves: 'it moves in a frame',
-  batches: 'cans used as they come',
+  batches: phrase`${THE.can}s used as they come`,
 } as const satisfies Readonly<Record<string, Word>>;

@@ -13,7 +13,7 @@ import './find.css';
 const PAGES = [
   ['all', 'Everything'],
   ['on', 'On the walls'],
-  ['left', 'Cans that are left'],
+  ['left', 'What is left'],
   ['look', 'Looks due'],
 ] as const;
 type Page = (typeof PAGES)[number][0];
@@ -27,7 +27,7 @@ const KIND_WORD: Readonly<Record<Findable['kind'], string>> = {
   on: 'on the wall',
   planned: 'planned',
   earlier: 'was there before',
-  left: 'left in a can',
+  left: 'left over',
   look: 'to be looked at',
 };
 const SORTS = [

@@ -169,7 +169,7 @@ export default function InspectView() {
           <LookTable {...shared} now={now} />
         )}
       </main>
-      <aside className="panel inspect-panel" aria-label="What is chosen">
+      <aside className="panel inspect-panel" aria-label="What is chosen" tabIndex={0}>
         {page === 'looks' && <LookPanel {...shared} now={now} />}
         {page === 'defects' &&
           (own ? (

@@ -3,7 +3,8 @@ import { LABEL_SHEETS, sheetsFor, type LabelSheet } from '@kovelin/core/exchange
 import { labelGroups } from '@kovelin/core/record/told.ts';
 import { jobRecord } from '@kovelin/core/whole/record.ts';
 import { bad, good } from '@kovelin/core/units/problem.ts';
-import { heading } from '@kovelin/core/units/word.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { THE } from '@kovelin/core/words/terms.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
 import { PdfButton } from '../app/PdfButton.tsx';
@@ -36,6 +37,7 @@ export default function LabelsPage() {
   const size = LABEL_SHEETS[sheet];
   return (
     <main className="sheet-view labels-page" aria-label="Labels">
+      <h1>Labels</h1>
       <div className="sheet-tools">
         <PdfButton
           make={() =>
@@ -81,8 +83,8 @@ export default function LabelsPage() {
         <DraftField label="Note on all" value={note} parse={readText(120)} onCommit={(text) => (setNote(text), null)} />
       </div>
       <p className="hint">
-        One for the can, one to hide behind a plate. Print at 100 %, not fitted to the page. Any phone reads the code as
-        plain words, without Kovelin.
+        One for the {said(THE.can, system)}, one to hide behind a plate. Print at 100 %, not fitted to the page. Any
+        phone reads the code as plain words, without Kovelin.
       </p>
       <div className="label-grid">
         {groups.map(({ key, label }) => (

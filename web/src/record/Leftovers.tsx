@@ -83,8 +83,8 @@ export function Leftovers({ view, record }: Recording) {
         </tbody>
       </table>
       <p className="hint">
-        Litres come from the log when somebody dipped a can there; what is typed here counts instead. All cans over all
-        jobs are found under “Find paint”.
+        Litres come from the log when somebody dipped them there; what is typed here counts instead. What is left over
+        all jobs is found under “Find paint”.
       </p>
     </div>
   );

@@ -92,7 +92,7 @@ export default function RecordView() {
           <Choose {...shared} scope={scope} onScope={setScope} shown={tried?.id ?? null} onShow={setShown} />
         )}
       </main>
-      <aside className="panel record-panel" aria-label="What is chosen">
+      <aside className="panel record-panel" aria-label="What is chosen" tabIndex={0}>
         <SurfacePanel key={view.surface?.id} {...shared} />
       </aside>
     </>

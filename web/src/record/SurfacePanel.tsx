@@ -2,7 +2,8 @@ import { labelFor } from '@kovelin/core/exchange/record-contract.ts';
 import type { EarlierPaint } from '@kovelin/core/job/recorded.ts';
 import { paintFromLabel, readLabel } from '@kovelin/core/record/label.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
-import { heading } from '@kovelin/core/units/word.ts';
+import { heading, phrase } from '@kovelin/core/units/word.ts';
+import { THE } from '@kovelin/core/words/terms.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
 import { Section } from '../app/fields.tsx';
@@ -77,7 +78,7 @@ export function SurfacePanel({ view, record, log }: Recording) {
       <h3 className="record-name">{heading(nameWord(surface.name), system)}</h3>
       <Section title="What is on it" extra={<small>{nothing ? 'nobody knows' : `${own.layers.length} coats`}</small>}>
         <Stack view={view} own={own} onEdit={setForm} />
-        {nothing && !form && <NoRecord />}
+        {nothing && !form && <NoRecord system={system} />}
         {form ? (
           <EarlierForm
             key={form.id}
@@ -125,12 +126,13 @@ export function SurfacePanel({ view, record, log }: Recording) {
   );
 }
 
+const LEFT_CANS = phrase`${THE.can}s that are left`;
 /** What helps where there is no record, the surest first. */
-function NoRecord() {
+function NoRecord({ system }: { readonly system: Recording['view']['system'] }) {
   return (
     <ol className="no-record">
       <li>
-        <b>Cans that are left</b>: lid, label, batch. Brush some on a card, let it dry, hold it to the wall.
+        <b>{heading(LEFT_CANS, system)}</b>: lid, label, batch. Brush some on a card, let it dry, hold it to the wall.
       </li>
       <li>
         <b>Shop cards held to the wall</b>, by day and by lamp. Not certain: cards are printed, and the wall has faded.
