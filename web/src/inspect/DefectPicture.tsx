@@ -19,8 +19,9 @@ const Pit = ({ x, y, r }: { x: number; y: number; r: number }) => (
     <path d={`M${x + r * 0.7} ${y - r * 0.7}A${r} ${r} 0 0 1 ${x + r * 0.7} ${y + r * 0.7}`} className="dp-lit" />
   </>
 );
+/** Spread evenly, in no rows [the R2 sequence]. */
 const spots = (n: number, draw: (x: number, y: number, i: number) => ReactNode) =>
-  Array.from({ length: n }, (_, i) => draw(8 + ((i * 41) % 104), 6 + ((i * 23 + ((i * 7) % 11)) % 56), i));
+  Array.from({ length: n }, (_, i) => draw(8 + ((i * 0.7549) % 1) * 104, 6 + ((i * 0.5698) % 1) * 56, i));
 
 /** Each defect as it looks under light from the left; 120 by 68. */
 const PICTURES: Readonly<Record<DefectKind, ReactNode>> = {
