@@ -47,10 +47,6 @@ const step = async (name: string) => {
 await page.goto(`${url}/demo`);
 await page.locator('.drawing > svg').waitFor();
 await shot('measure', () => step('Measure'));
-await shot('measure-shorthand', async () => {
-  await room('Loft');
-  await page.getByRole('button', { name: 'Shorthand' }).click();
-});
 await shot('specify', async () => {
   await step('Specify');
   await room('Loft');

@@ -39,6 +39,28 @@ export interface Facts {
   readonly moves: boolean;
 }
 
+/** Where neither log nor plan says anything. */
+export const NO_FACTS: Facts = {
+  pause: null,
+  open: null,
+  cutAge: null,
+  early: null,
+  batches: 0,
+  boxed: true,
+  coatsLeft: 0,
+  hiding: null,
+  patched: false,
+  spotPrimed: false,
+  greasy: false,
+  damp: false,
+  weak: false,
+  stained: false,
+  taped: false,
+  pulledLate: false,
+  otherPile: false,
+  moves: false,
+};
+
 /** A piece of evidence: an answer, or a fact that the log told; its weight multiplies the odds. */
 export interface Evidence {
   readonly key: EvidenceKey;

@@ -1,4 +1,4 @@
-import { compare, REMEDIES_FOR, type Comparison, type Facts } from '../inspect/compare.ts';
+import { compare, NO_FACTS, REMEDIES_FOR, type Comparison, type Facts } from '../inspect/compare.ts';
 import { looksOf, showsOn, type Look, type Shows } from '../inspect/looks.ts';
 import { sunDay, type Spell, type SunDay } from '../inspect/sun.ts';
 import { setting } from '../job/defaults.ts';
@@ -143,27 +143,6 @@ export interface DefectView extends Comparison {
   /** Steps of its remedy that the log has. */
   readonly visits: { readonly all: number; readonly done: number };
 }
-const NO_FACTS: Facts = {
-  pause: null,
-  open: null,
-  cutAge: null,
-  early: null,
-  batches: 0,
-  boxed: true,
-  coatsLeft: 0,
-  hiding: null,
-  patched: false,
-  spotPrimed: false,
-  greasy: false,
-  damp: false,
-  weak: false,
-  stained: false,
-  taped: false,
-  pulledLate: false,
-  otherPile: false,
-  moves: false,
-};
-
 /** All defects of a job, each with its causes ranked and what may be done. */
 export function defectViews(job: Looking, state: SiteState): DefectView[] {
   const { tasks } = networkOn(job).network;
