@@ -4,7 +4,7 @@ import { suspectsOf } from '../measure/suspects.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import type { JobOrder } from '../whole/plan.ts';
 import type { Whole } from '../whole/whole.ts';
-import { boxingOf, perCoat } from '../order/paint.ts';
+import { boxingOf, mendingOf, perCoat } from '../order/paint.ts';
 import type { JobSchedule } from '../sequence/schedule.ts';
 import type { Decided } from '../specify/reasons.ts';
 import { warningsOf } from '../specify/warnings.ts';
@@ -135,6 +135,7 @@ export const orderContract = (job: Job, order: JobOrder) => ({
     cost: p.choice?.cost ?? 0,
     base: p.base,
     coats: perCoat(p.uses),
+    mending: mendingOf(p.uses),
     fromShelf: p.fromShelf,
     leftover: p.leftover,
     conditioner: p.conditioner,

@@ -185,6 +185,55 @@ describe('a remedy becomes work, and the plan is made anew', () => {
       { numRuns: 6 },
     );
   });
+  test('law: what remedies take is ordered with the paint of the surface: places by their size, a surface coated again once', () => {
+    const usesOf = (job: Job) =>
+      wholeOf(job).paints.flatMap(({ product, uses }) => uses.map((use) => ({ ...use, role: product.role })));
+    const mending = (job: Job, role: string, spots: boolean) =>
+      usesOf(job).flatMap((use) =>
+        use.layer === 'mending' && use.role === role && use.spots === spots ? [use.litres.value] : [],
+      );
+    const sum = (list: readonly number[]) => list.reduce((n, value) => n + value, 0);
+    const last = usesOf(plain)
+      .find((use) => use.specified.surface.id === wall && use.layer === 'finish')
+      ?.coats.at(-1);
+    // a place of a square metre, all that is feathered
+    const [metre = NaN] = mending(withDefects(defect('spot-in', { size: 0.9 })), 'finish', true);
+    const primer = (remedy: RemedyKind) =>
+      mending(withDefects(defect(remedy, { size: 0.9 })), 'primer', true)[0] ?? NaN;
+    // a stain is blocked, a filled place is sealed
+    const [blocked, sealed] = [primer('block-stain'), primer('filler-again')];
+    const any = fc.record({
+      remedy: fc.constantFrom(...REMEDIES.filter((remedy) => remedy !== 'cut-again')),
+      size: fc.double({ min: 0.01, max: 0.4, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.array(any, { minLength: 1, maxLength: 4 }), (list) => {
+        const job = withDefects(...list.map((each, i) => defect(each.remedy, { ...each, id: `d${i}` })));
+        const has = (remedy: RemedyKind, kind: string) => REMEDY_STEPS[remedy].some((step) => step.kind === kind);
+        const places = (kind: string, each: (remedy: RemedyKind) => number) =>
+          sum(list.map(({ remedy, size }) => (has(remedy, kind) ? each(remedy) * (size + 0.1) ** 2 : 0)));
+        const primed = (remedy: RemedyKind) => (remedy === 'block-stain' ? blocked : sealed);
+        expect(sum(mending(job, 'finish', true))).toBeCloseTo(
+          places('mend-spot', () => metre),
+          9,
+        );
+        expect(sum(mending(job, 'primer', true))).toBeCloseTo(places('mend-prime', primed), 9);
+        const again = list.some(({ remedy }) => has(remedy, 'mend-coat'));
+        expect(mending(job, 'finish', false)).toEqual(again ? [expect.closeTo(last ?? NaN, 9)] : []);
+        const mended = edited(
+          job,
+          ...list.map((_, i) => ({
+            name: 'setDefect' as const,
+            args: { defect: `d${i}`, set: { state: 'mended' as const } },
+          })),
+        );
+        expect(wholeOf(mended).paints.map(({ wanted }) => wanted)).toEqual(
+          wholeOf(plain).paints.map(({ wanted }) => wanted),
+        );
+      }),
+      { numRuns: 20 },
+    );
+  });
   test('what is mended, left, or has no remedy yet makes no work, and a note to it plans nothing anew', () => {
     const none = withDefects(defect('ridge-only', { state: 'left' }), defect(null, { id: 'd2' }));
     expect(mends(none)).toEqual([]);

@@ -314,7 +314,7 @@ function rolling({ job, surfaces: all, paints, days, mends }: MaterialQuestion):
   const covers = new Map<string, { size: MaterialSize; working: Working[] }>();
   for (const paint of paints) {
     const sizes = new Map<string, { size: MaterialSize; litres: number; coats: number; surfaces: number }>();
-    for (const { specified: s, litres } of paint.uses.filter((use) => !use.spots)) {
+    for (const { specified: s, litres } of paint.uses.filter((use) => !use.spots && use.layer !== 'mending')) {
       const { pile, width, fabric } = effective(s.system.cover);
       const key = `${pile} ${width} ${fabric}`;
       const old = sizes.get(key);

@@ -7,14 +7,15 @@ import { rows, type Id } from '../job/table.ts';
 import type { Cover, Colour, Product } from '../job/paints.ts';
 import type { Job } from '../job/types.ts';
 import type { ShelfCan } from '../job/priced.ts';
-import { familyOf, type Sheen, type TintBase } from '../job/vocabulary.ts';
+import { familyOf, type PrimerKind, type Sheen, type TintBase } from '../job/vocabulary.ts';
 import { baseOf } from '../specify/opacity.ts';
 import { effective } from '../specify/reasons.ts';
 import { buyingRate } from '../specify/spread.ts';
-import { primedArea } from '../specify/spots.ts';
+import { primedArea, type MendingCoat } from '../specify/spots.ts';
 import { isClear, isPorous } from '../specify/case.ts';
-import type { Primed } from '../specify/primers.ts';
+import { primerFor, type Primed } from '../specify/primers.ts';
 import { cutCoatsOf, dilution, type Specified } from '../specify/specify.ts';
+import { groupBy } from '../units/group.ts';
 import { INCH, type Litres, type Money } from '../units/si.ts';
 import { remember } from '../units/remember.ts';
 import { compute, given, unopened, type Working } from '../units/working.ts';
@@ -27,15 +28,21 @@ export interface PaintUse {
   readonly litres: Working;
   /** The same coat by coat: a thin first one takes less, a thirsty ground more in its first. */
   readonly coats: readonly Litres[];
-  readonly layer: 'finish' | 'primer';
+  /** Mending: on top of what the system says, where a defect was found. */
+  readonly layer: 'finish' | 'primer' | 'mending';
   /** Dabbed on by brush: no cover is wetted with it. */
   readonly spots: boolean;
 }
-/** Litres of each coat over all surfaces of a paint. */
+/** Litres of each coat of the systems, over all surfaces of a paint. */
 export function perCoat(uses: readonly PaintUse[]): Litres[] {
-  const most = Math.max(0, ...uses.map((use) => use.coats.length));
-  return Array.from({ length: most }, (_, i) => uses.reduce((sum, use) => sum + (use.coats[i] ?? 0), 0));
+  const planned = uses.filter((use) => use.layer !== 'mending');
+  const most = Math.max(0, ...planned.map((use) => use.coats.length));
+  return Array.from({ length: most }, (_, i) => planned.reduce((sum, use) => sum + (use.coats[i] ?? 0), 0));
 }
+/** Litres for what is mended. */
+export const mendingOf = (uses: readonly PaintUse[]): Litres =>
+  uses.reduce((sum, use) => sum + (use.layer === 'mending' ? use.litres.value : 0), 0);
+
 /** Paint to keep for touching up: a choice, with its chance and its price. */
 export interface Reserve {
   readonly litres: Litres;
@@ -88,11 +95,18 @@ export interface PaintLine {
 /** More cans than that are no boxing plan anybody would follow. */
 const MOST_BOXED = 500;
 
-type Ordering = Pick<Job, 'settings' | 'practice' | 'learned' | 'shelf' | 'reserved'>;
+type Ordering = Pick<Job, 'settings' | 'practice' | 'learned' | 'shelf' | 'reserved' | 'products'>;
 type Using = Pick<Job, 'settings' | 'learned'>;
 
-/** Paint per product x sheen x colour for surfaces that have their systems. Area is what is painted (trim faces off). */
-export function orderPaint(job: Ordering, surfaces: readonly Specified[]): PaintLine[] {
+/**
+ * Paint per product x sheen x colour for surfaces that have their systems, and for what is mended. Area is what is painted (trim
+ * faces off).
+ */
+export function orderPaint(
+  job: Ordering,
+  surfaces: readonly Specified[],
+  mending: readonly MendingCoat[] = [],
+): PaintLine[] {
   const groups = new Map<string, Group>();
   const add = (product: Product, sheen: Sheen, colour: Colour | null, use: PaintUse) => {
     const key = `${product.id}|${sheen}|${colour?.id ?? ''}`;
@@ -108,6 +122,15 @@ export function orderPaint(job: Ordering, surfaces: readonly Specified[]): Paint
     }
     add(s.product, s.sheen, isClear(s) ? null : s.colour, finish);
   }
+  for (const coat of mending) {
+    const { specified: s, primer } = coat;
+    const product = primer ? primerToMend(job, s, primer) : s.product;
+    // no primer of the job does it: Specify says so, and there is nothing to buy
+    if (!product) continue;
+    const use = mendingUse(job, product, coat);
+    if (primer) add(product, product.sheens[0] ?? 'flat', null, use);
+    else add(product, s.sheen, isClear(s) ? null : s.colour, use);
+  }
   return [...groups].map(([key, group]) => lineOf(job, key, group));
 }
 interface Group {
@@ -115,6 +138,26 @@ interface Group {
   readonly sheen: Sheen;
   readonly colour: Colour | null;
   readonly uses: PaintUse[];
+}
+
+/** The primer that stands on the surface already where it does what is asked, else the job's own for it. */
+function primerToMend({ products }: Ordering, s: Specified, kinds: NonNullable<MendingCoat['primer']>): Product | null {
+  const does = (kind: PrimerKind) => s.primers.find(({ product }) => product?.serves.includes(kind))?.product;
+  const primers = Object.values(products).filter(({ role }) => role === 'primer');
+  return kinds.map(does).find(Boolean) ?? primerFor(primers, kinds[0]);
+}
+function mendingUse(job: Using, product: Product, { specified: s, area }: MendingCoat): PaintUse {
+  const whole = s.surface.area.value;
+  const share = area === null || whole <= 0 ? 1 : Math.min(1, area / whole);
+  return useOf(job, s, product, {
+    layer: 'mending',
+    first: 1,
+    dose: 1,
+    share,
+    thirst: 0,
+    coats: 1,
+    spots: area !== null,
+  });
 }
 
 interface PrimerUse {
@@ -275,10 +318,11 @@ function paintedWith(job: Pick<Job, 'settings'>, s: Specified): Working {
 /** What covers hold back: each size once, by its pile and width. */
 function leftInCovers(job: Pick<Job, 'settings'>, uses: readonly PaintUse[]): Working {
   const sizes = new Map<string, Pick<Cover, 'pile' | 'width'>>();
-  for (const { specified, spots } of uses) {
+  for (const { specified, spots, layer } of uses) {
     if (spots) continue;
     const { pile, width } = effective(specified.system.cover);
-    sizes.set(`${pile}|${width}`, { pile, width });
+    // mended on another day, with a cover of its own
+    sizes.set(layer === 'mending' ? specified.surface.id : `${pile}|${width}`, { pile, width });
   }
   const each = [...sizes.values()].map(({ pile, width }) =>
     compute(
@@ -310,10 +354,10 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
   if (uses.some((use) => !use.spots))
     terms.push(leftInCovers(job, uses), given('left in tray and brush', setting(job, 'loss.tray'), 'volume'));
   const expected = compute('sum', 'wanted', 'volume', ...terms);
-  const walls = uses.map(({ specified, litres }): BoxWall => ({
-    id: specified.surface.id,
-    room: specified.surface.room,
-    litres: litres.value,
+  const walls = [...groupBy(uses, ({ specified }) => specified.surface.id)].map(([id, own]): BoxWall => ({
+    id,
+    room: own[0]?.specified.surface.room ?? '',
+    litres: own.reduce((sum, { litres }) => sum + litres.value, 0),
   }));
   const risk = Math.min(0.5, Math.max(1e-6, setting(job, 'order.risk')));
   const onShelf = rows(job.shelf).filter(

@@ -8,11 +8,11 @@ import { thinnestFilm, type SimPaint } from './simulate.ts';
 export function simulated(job: Pick<Job, 'settings'>, line: PaintLine): SimPaint {
   const elsewhere = new Set(line.shelf.flatMap((use) => use.walls));
   const uses = line.uses.filter((use) => !elsewhere.has(use.specified.surface.id));
-  const surfaces = uses.map(({ specified: s, litres }) => {
+  const surfaces = uses.map(({ specified: s, litres, layer, coats: own }) => {
     const coats = effective(s.system.coats);
     return {
       litres: litres.value,
-      coats,
+      coats: layer === 'mending' ? own.length : coats,
       thinnest: line.product.role === 'finish' ? thinnestFilm(s.question, coats) : 0,
     };
   });

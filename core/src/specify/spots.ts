@@ -75,3 +75,12 @@ export function primedArea(job: Pick<Job, 'settings'>, s: Ground, primer: Primed
   const spots = spotsOf(job, s, primer).reduce((sum, { count, area }) => sum + count * area, 0);
   return Math.min(whole, spots);
 }
+
+/** Paint or primer that a remedy puts on besides what the system of the surface says. */
+export interface MendingCoat {
+  readonly specified: Specified;
+  /** null: the paint of the surface; else the first of its primers that does one of these, or the job's product for the first. */
+  readonly primer: readonly [PrimerKind, ...PrimerKind[]] | null;
+  /** null: all of the surface, rolled; else a place that is brushed. */
+  readonly area: SquareMetres | null;
+}

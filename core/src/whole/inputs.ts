@@ -15,14 +15,13 @@ export const SPECIFIED = [
 ] as const;
 /** Lines are chosen by what they cost, so work reads pay and prices. */
 export const WORKED = [...SPECIFIED, 'crew', 'learned', 'lines', 'orders', 'prices', 'defects'] as const;
-export const PAINTED = [...SPECIFIED, 'learned', 'shelf', 'reserved'] as const;
+export const PAINTED = [...SPECIFIED, 'learned', 'defects', 'shelf', 'reserved'] as const;
 export const PLANNED = [...WORKED, 'shelf', 'reserved', 'air', 'pins', 'wanted', 'taken'] as const;
 export const WHOLE = [
   ...PAINTED,
   'crew',
   'lines',
   'orders',
-  'defects',
   'owned',
   'prices',
   'pricing',

@@ -6,6 +6,7 @@ import { takeoffJob, type RoomTakeoff } from '../measure/takeoff.ts';
 import { orderPaint, type PaintLine } from '../order/paint.ts';
 import { specifyRoom, type Specified } from '../specify/specify.ts';
 import { remember, rememberLast } from '../units/remember.ts';
+import { mendingCoats, mendsOf } from '../work/remedies.ts';
 import { operationsOf, roomLines, type Operation } from '../work/operations.ts';
 import { MEASURED, PAINTED, SPECIFIED, WORKED, type Planned } from './inputs.ts';
 import { stage } from './stage.ts';
@@ -78,7 +79,9 @@ const lines = stage(WORKED, (job): readonly LinedRoom[] => {
   }));
 });
 
-const paints = stage(PAINTED, (job): readonly PaintLine[] => orderPaint(job, painted(job)));
+const paints = stage(PAINTED, (job): readonly PaintLine[] =>
+  orderPaint(job, painted(job), mendingCoats(job, mendsOf(job, painted(job)))),
+);
 
 /**
  * A job from its measures to its paint: each stage is worked out when somebody looks at it, and kept while what it reads

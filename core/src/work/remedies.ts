@@ -2,8 +2,10 @@ import type { Defect, RemedyKind } from '../job/recorded.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { OperationKind } from '../job/vocabulary.ts';
+import { setting } from '../job/defaults.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
+import type { MendingCoat } from '../specify/spots.ts';
 import { groupBy } from '../units/group.ts';
 import type { Metres, SquareMetres } from '../units/si.ts';
 import { operation, type Labouring, type Operation } from './operation.ts';
@@ -57,17 +59,48 @@ export function mendsOf({ defects }: Pick<Job, 'defects'>, surfaces: readonly Sp
 export const mendedAfter = (mends: readonly Mend[], coats: number): number =>
   Math.min(coats, ...mends.map(({ defect }) => defect.coat ?? coats));
 
+interface MendedSurface {
+  readonly specified: Specified;
+  readonly mends: readonly Mend[];
+  /** The coat after which it is mended; null: the last. */
+  readonly after: number | null;
+  readonly steps: (mend: Mend) => readonly Step[];
+}
+function mendedSurfaces(mends: readonly Mend[]): MendedSurface[] {
+  return [...groupBy(mends, ({ defect }) => defect.surface).values()].map((own) => {
+    const [{ specified }] = own as [Mend];
+    const coat = mendedAfter(own, Infinity);
+    const more = coat < effective(specified.system.coats);
+    // where coats are still to come, the next one is the coat that would mend it
+    const steps = ({ defect }: Mend) =>
+      REMEDY_STEPS[defect.remedy].filter(({ kind }) => !(more && kind === 'mend-coat'));
+    return { specified, mends: own, after: more ? coat : null, steps };
+  });
+}
+
+/** What has to be primed again, by what the remedy is for. */
+const PRIMED_WITH = { stain: ['blocking'], filled: ['sealing', 'undercoat'] } as const;
+
+/** Paint and primer that remedies take: places by brush, a surface that is coated again once. */
+export function mendingCoats(job: Pick<Job, 'settings'>, mends: readonly Mend[]): MendingCoat[] {
+  return mendedSurfaces(mends).flatMap(({ specified, mends: own, steps }) => {
+    const all = own.flatMap((mend) => steps(mend).map(({ kind }) => ({ kind, defect: mend.defect })));
+    const places = all.flatMap(({ kind, defect }): MendingCoat[] => {
+      const area = spotArea(defect.size);
+      if (kind === 'mend-spot') return [{ specified, primer: null, area }];
+      if (kind === 'mend-cut') return [{ specified, primer: null, area: runOf(defect) * setting(job, 'cut.band') }];
+      if (kind !== 'mend-prime') return [];
+      return [{ specified, primer: PRIMED_WITH[defect.remedy === 'block-stain' ? 'stain' : 'filled'], area }];
+    });
+    const again = all.some(({ kind }) => kind === 'mend-coat') ? [{ specified, primer: null, area: null }] : [];
+    return [...places, ...again];
+  });
+}
+
 /** Operations that mend what was found: on each surface visit by visit, all its defects together. */
 export function mendingOf(job: Labouring, surfaces: readonly Specified[]): Operation[] {
-  const bySurface = groupBy(mendsOf(job, surfaces), ({ defect }) => defect.surface);
-  return [...bySurface.values()].flatMap((mends) => {
-    const [{ specified }] = mends as [Mend];
-    const coat = mendedAfter(mends, Infinity);
-    const more = coat < effective(specified.system.coats);
-    const place = { room: specified.surface.room, specified, after: more ? coat : null };
-    // where coats are still to come, the next one is the coat that would mend it
-    const steps = ({ defect }: Mend): readonly Step[] =>
-      REMEDY_STEPS[defect.remedy].filter(({ kind }) => !(more && kind === 'mend-coat'));
+  return mendedSurfaces(mendsOf(job, surfaces)).flatMap(({ specified, mends, after, steps }) => {
+    const place = { room: specified.surface.room, specified, after };
     const visits = Math.max(0, ...mends.map((mend) => steps(mend).length));
     return Array.from({ length: visits }, (_, i) => i).flatMap((i) => {
       const kinds = groupBy(
@@ -86,9 +119,11 @@ export function mendingOf(job: Labouring, surfaces: readonly Specified[]): Opera
     });
   });
 }
+/** A line that is cut again is at least a hand long. */
+const runOf = ({ size }: Pick<Defect, 'size'>): Metres => Math.max(0.1, size);
 function quantityOf({ defect, specified }: Mend, { over }: Step): number {
   if (over === 'once') return 1;
-  if (over === 'run') return Math.max(0.1, defect.size);
+  if (over === 'run') return runOf(defect);
   return over === 'surface'
     ? specified.surface.area.value
     : Math.min(specified.surface.area.value, spotArea(defect.size));

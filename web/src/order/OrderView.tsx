@@ -109,16 +109,21 @@ export default function OrderView() {
 /** What each surface is painted with, numbered as in the table, and the finish of the surface looked at. */
 function shown({ surface, system }: WholeView, paints: readonly PaintLine[]) {
   const found = new Map<string, Coat>();
+  const litresOf = new Map<string, number>();
   let at: PaintLine | null = null;
   paints.forEach((p, i) => {
     if (p.product.role === 'primer') return;
     for (const { specified, litres } of p.uses) {
-      found.set(specified.surface.id, {
+      const { id } = specified.surface;
+      // its coats, and what is mended with the same paint
+      const all = (litresOf.get(id) ?? 0) + litres.value;
+      litresOf.set(id, all);
+      found.set(id, {
         fill: p.colour?.hex ?? 'var(--trim)',
         // the unit stays with its figure where a narrow wall breaks the line
-        note: `${i + 1}: ${formatVolume(litres.value, system).replaceAll(' ', '\u00a0')}`,
+        note: `${i + 1}: ${formatVolume(all, system).replaceAll(' ', '\u00a0')}`,
       });
-      if (specified.surface.id === surface?.id) at = p;
+      if (id === surface?.id) at = p;
     }
   });
   return { fills: found, here: at as PaintLine | null };

@@ -1,4 +1,4 @@
-import { perCoat, type PaintLine, type Reserve } from '@kovelin/core/order/paint.ts';
+import { mendingOf, perCoat, type PaintLine, type Reserve } from '@kovelin/core/order/paint.ts';
 import type { Surface } from '@kovelin/core/measure/takeoff.ts';
 import { formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
@@ -38,12 +38,14 @@ export function PaintPanel({ view, line, surface, picked }: Props) {
   const { system } = view;
   const of = picked || !surface ? null : heading(nameWord(surface.name), view.system);
   const uses = line.uses.filter((u) => u.specified.surface.id === surface?.id);
+  const count = new Set(line.uses.map((u) => u.specified.surface.id)).size;
+  const mending = mendingOf(line.uses);
   return (
     <>
       <h2>{of ?? said(paintWord(line), system)}</h2>
       <p className="sub">
         {of !== null && `${said(paintWord(line), system)} · `}
-        {line.uses.length} {line.uses.length === 1 ? 'surface' : 'surfaces'} · {said(TINT_BASE[line.base], system)} base
+        {count} {count === 1 ? 'surface' : 'surfaces'} · {said(TINT_BASE[line.base], system)} base
       </p>
       <Sides
         label="About this paint"
@@ -70,13 +72,18 @@ export function PaintPanel({ view, line, surface, picked }: Props) {
               {perCoat(line.uses)
                 .map((litres, i) => `${i + 1}. ${formatVolume(litres, system)}`)
                 .join(', ')}
+              {mending > 0 &&
+                `${perCoat(line.uses).length ? '; ' : ' '}to mend what was found: ${formatVolume(mending, system)}`}
               .
             </p>
           </Section>
           {uses.length > 0 && surface && (
             <Section title={`On ${said(nameWord(surface.name), system)}`}>
-              {uses.map((u) => (
-                <Figure key={u.specified.surface.id} working={u.litres} system={system} />
+              {uses.map((u, i) => (
+                <div key={`${u.layer} ${i}`}>
+                  {u.layer === 'mending' && <p className="hint">To mend what was found there:</p>}
+                  <Figure working={u.litres} system={system} />
+                </div>
               ))}
             </Section>
           )}
