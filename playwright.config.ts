@@ -1,14 +1,9 @@
 import { defineConfig } from '@playwright/test';
-import { existsSync } from 'node:fs';
 import args from './scripts/chromium-args.json' with { type: 'json' };
+import { chromiumHere } from './scripts/setup.mjs';
 
 const port = Number(process.env['E2E_PORT'] ?? 4321);
-const executablePath = [
-  process.env['CHROMIUM'],
-  '/usr/bin/chromium',
-  '/usr/bin/chromium-browser',
-  '/snap/bin/chromium',
-].find((path) => path && existsSync(path));
+const executablePath = chromiumHere();
 
 /** The production build in Debian's Chromium. */
 export default defineConfig({

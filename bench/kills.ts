@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import args from '../scripts/chromium-args.json' with { type: 'json' };
 import { serve } from '../scripts/serve.ts';
+import { chromiumHere } from '../scripts/setup.mjs';
 import { line } from './rooms.ts';
 
 const KILLS = Number(process.env['KILLS'] ?? 200);
@@ -12,7 +13,7 @@ const KILLS = Number(process.env['KILLS'] ?? 200);
 /** A browser of its own process group on a profile that outlives it. */
 export async function open(profile: string): Promise<{ process: ChildProcess; endpoint: string }> {
   const browser = spawn(
-    process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    chromiumHere() ?? '',
     [...args, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'],
     { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
   );

@@ -4,6 +4,7 @@ import { dirname } from 'node:path';
 import { once } from 'node:events';
 import { createRequire } from 'node:module';
 import express from 'express';
+import { chromiumHere } from '../scripts/setup.mjs';
 import type { scheduleContract } from '../core/src/exchange/contracts.ts';
 
 export type PlanJson = Pick<
@@ -130,7 +131,7 @@ export async function askOracle(
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : 0;
   const args = JSON.parse(readFileSync(new URL('../scripts/chromium-args.json', import.meta.url), 'utf8')) as string[];
-  const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args });
+  const browser = await chromium.launch({ executablePath: chromiumHere() ?? '', args });
   try {
     const page = await browser.newPage();
     await page.goto(`http://127.0.0.1:${port}/`);

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import piexif from 'piexifjs';
 import type { Browser, Download, Page } from '@playwright/test';
 import chromium from '../scripts/chromium-args.json' with { type: 'json' };
+import { chromiumHere } from '../scripts/setup.mjs';
 import { prepared } from './codes.ts';
 import { expect, openLoft, settled, test, watch } from './helpers.ts';
 
@@ -20,7 +21,7 @@ test.use({
       '--use-fake-ui-for-media-stream',
       `--use-file-for-fake-video-capture=${CAMERA}`,
     ],
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    executablePath: chromiumHere() ?? '',
   },
 });
 test.afterAll(() => rmSync(CAMERA, { force: true }));

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, goTo, ledger, openDemo, openRoom, settled, test, watch } from './helpers.ts';
+import { expect, goTo, ledger, openDemo, openPart, openRoom, settled, test, watch } from './helpers.ts';
 
 const at = (page: Page, label: string) => page.getByLabel(`Distance from the start of the wall of ${label}`);
 const length = (page: Page, wall: string) => page.getByLabel(`Length of wall ${wall}`, { exact: true });
@@ -8,7 +8,7 @@ const length = (page: Page, wall: string) => page.getByLabel(`Length of wall ${w
 test('an opening is dragged along its wall and comes to rest; by keyboard and typed as well; undo takes it back', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour');
   await expect(at(page, 'w4')).toHaveValue(`4'6`);
   const window = page.locator('[data-opening=w4]');
   const wall = page.locator('polygon[data-wall=H]');
@@ -52,8 +52,7 @@ test('an opening is dragged along its wall and comes to rest; by keyboard and ty
 });
 
 test('the laser fills the length that has the focus, goes on, and keeps the raw reading', async ({ page, baseURL }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   await page.getByRole('button', { name: 'Laser' }).click();
   await expect(page.locator('.laser')).toContainText('first wall without a length');
   await length(page, 'B').click();
@@ -94,8 +93,7 @@ test('the pad on a phone writes feet, inches and fractions, and goes on to the n
   const page = await context.newPage();
   const faults: string[] = [];
   watch(page, baseURL ?? '', faults);
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   const pad = page.getByRole('group', { name: 'Number pad' });
   await length(page, 'A').tap();
   await expect(length(page, 'A')).toHaveAttribute('inputmode', 'none');
@@ -116,7 +114,7 @@ test('the pad on a phone writes feet, inches and fractions, and goes on to the n
 test('drawings go out to scale and come in again as walls to be confirmed; lists of readings as well', async ({
   page,
 }, info) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour', 'Washroom');
   const drawing = async (format: 'DXF' | 'SVG') => {
     const waiting = page.waitForEvent('download');
     await page.getByRole('button', { name: `Parlour as ${format}` }).click();
@@ -169,7 +167,7 @@ test('drawings go out to scale and come in again as walls to be confirmed; lists
 test('the takeoff table and the drawing look at the same surface; totals are the ledger’s; figures show their working', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour', 'Passage');
   await page.getByRole('button', { name: 'Takeoff', exact: true }).click();
   const table = page.getByRole('grid');
   const cell = (row: RegExp, field: string) => table.getByRole('row', { name: row }).locator(`[data-field=${field}]`);
@@ -195,8 +193,7 @@ test('the takeoff table and the drawing look at the same surface; totals are the
 test('a dado is a finish of its own: in the drawing, the shorthand, the takeoff and the next step', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   const before = await ledger(page);
   await page.getByRole('button', { name: /^Wall A, / }).click();
   await page.locator('.below, .parts').scrollIntoViewIfNeeded();

@@ -4,7 +4,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { promisify } from 'node:util';
 import type { Page } from '@playwright/test';
 import { run as runVerb } from '../core/src/cli/run.ts';
-import { expect, goTo, ledger, openDemo, openLoft, openRoom, settled, test, watch } from './helpers.ts';
+import { expect, goTo, ledger, openDemo, openLoft, openPart, openRoom, settled, test, watch } from './helpers.ts';
 
 const run = promisify(execFile);
 /** A verb of the shell; it throws what the shell says on stderr. */
@@ -53,8 +53,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   browser,
   baseURL,
 }, info) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await page.getByRole('button', { name: 'Overrule sheen' }).click();
@@ -102,11 +101,12 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
 });
 
 test('two pages edit different rooms, and both survive a reload', async ({ page, context, baseURL }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour', 'Passage');
   const other = await context.newPage();
   const faults: string[] = [];
   watch(other, baseURL ?? '', faults);
-  await openDemo(other);
+  await other.goto(page.url());
+  await settled(other);
   await openRoom(other, 'Passage');
   await page.getByLabel('Room', { exact: true }).fill('Sitting room');
   await other.getByLabel('Room', { exact: true }).fill('Long passage');
@@ -126,7 +126,7 @@ test('two pages edit different rooms, and both survive a reload', async ({ page,
 test('a wall clicked while the next step is still loading is chosen there, and the step is not lost', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour');
   let letIn: () => void = () => undefined;
   const clicked = new Promise<void>((resolve) => (letIn = resolve));
   await page.route('**/assets/SpecifyView-*.js', async (route) => {
@@ -141,7 +141,7 @@ test('a wall clicked while the next step is still loading is chosen there, and t
 });
 
 test('a room and the next step, clicked in one breath, lead to that room in that step', async ({ page }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour', 'Loft bedroom');
   await page.evaluate(() => {
     for (const [place, words] of [
       ['.rooms button', 'Loft bedroom'],
@@ -156,7 +156,7 @@ test('a room and the next step, clicked in one breath, lead to that room in that
 test('damaged, foreign, future and huge files are refused with sentences; the jobs there stay', async ({
   page,
 }, info) => {
-  await openDemo(page);
+  await openPart(page, 'Loft bedroom');
   await page.goto('/');
   const good = readFileSync('examples/keepers-cottage.json', 'utf8');
   const cases: readonly (readonly [string, string | Buffer, RegExp])[] = [
@@ -182,7 +182,7 @@ test('damaged, foreign, future and huge files are refused with sentences; the jo
 });
 
 test('jobs are renamed, duplicated, deleted and brought back', async ({ page }) => {
-  await openDemo(page);
+  await openPart(page, 'Loft bedroom');
   await page.goto('/');
   const more = async (name: string, item: string) => {
     await page.getByRole('button', { name: `More for ${name}` }).click();
@@ -201,8 +201,7 @@ test('jobs are renamed, duplicated, deleted and brought back', async ({ page }) 
 });
 
 test('a wall clicked in one step is the wall in every step; the sheet says what to buy and do', async ({ page }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   // a window stands for its wall
   await page.locator('[data-opening=w5]').click();
   for (const step of ['Specify', 'Order']) {

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, goTo, ledger, openDemo, openRoom, settled, test, typeWalls } from './helpers.ts';
+import { expect, goTo, ledger, openDemo, openPart, settled, test, typeWalls } from './helpers.ts';
 
 test('a new job is typed with the keyboard alone; it survives a reload; undo takes a step back', async ({ page }) => {
   await page.goto('/');
@@ -25,8 +25,7 @@ test('a new job is typed with the keyboard alone; it survives a reload; undo tak
 });
 
 test('the drawing follows each key, true to scale, and Esc takes the draft back', async ({ page }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   const widths = () =>
     page
       .locator('polygon[data-wall]')
@@ -48,8 +47,7 @@ test('the drawing follows each key, true to scale, and Esc takes the draft back'
 });
 
 test('rows and shorthand are two ways of saying the same', async ({ page }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   await page.getByRole('button', { name: 'Shorthand' }).click();
   const text = page.getByRole('textbox', { name: /Shorthand of/ });
   await expect(text).toHaveValue(/wall A 7'4 R/);
@@ -119,8 +117,7 @@ test('metric and imperial at any time, without changing what was measured', asyn
 test('a foot too much is found before the paint is bought: the class, the telling diagonal, one click, undo', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   const before = await ledger(page);
   const wall = page.getByLabel('Length of wall A', { exact: true });
   await wall.fill(`8'4`);

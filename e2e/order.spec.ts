@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Download, Page } from '@playwright/test';
-import { expect, goTo, ledger, openDemo, openRoom, settled, test } from './helpers.ts';
+import { expect, goTo, ledger, openPart, settled, test } from './helpers.ts';
 
 const money = (text: string | null) =>
   Math.round(Number((text ?? '').replace(/[^\d.−-]/g, '').replace('−', '-')) * 100);
@@ -31,8 +31,7 @@ const show = (page: Page, table: string) => page.getByRole('button', { name: tab
 test('the chance of running short is chosen on its curve; the shelf is boxed in, and no wall changes bucket', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Order');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   const row = page.locator('.schedule tr.chosen');
@@ -82,7 +81,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
 test('materials follow from the job; what is owned is taken off, and a tool that lasts is remembered for the next job', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour', 'Loft bedroom');
   await goTo(page, 'Order');
   await show(page, 'Everything else');
   const rowOf = (name: RegExp) => page.locator('.schedule tr').filter({ has: page.getByRole('rowheader', { name }) });
@@ -120,7 +119,7 @@ test('materials follow from the job; what is owned is taken off, and a tool that
 test('a price is the sum of its lines, options stand apart, and the quote says the same on paper', async ({
   page,
 }, info) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour', 'Loft bedroom');
   await goTo(page, 'Order');
   await show(page, 'Labour and price');
   const body = page.locator('.schedule tbody').nth(1);
@@ -193,7 +192,7 @@ test.describe('the price desk', () => {
   test('the desk is asked when told to; busy, gone or answering, the last known price counts and says its date', async ({
     page,
   }) => {
-    await openDemo(page);
+    await openPart(page, 'Parlour');
     await goTo(page, 'Order');
     const before = await ledger(page);
     let calls = 0;
@@ -225,7 +224,7 @@ test.describe('the price desk', () => {
     expect(calls).toBe(4);
     await ask().click();
     await expect(dialog.getByRole('row', { name: /Wall paint, water-borne, 1 gal/ })).toContainText('$99.00 ↑ up');
-    await expect(dialog.getByRole('row', { name: /Masking tape/ })).toContainText('not sold there');
+    await expect(dialog.getByRole('row', { name: /Caulk/ })).toContainText('not sold there');
     await dialog.getByRole('button', { name: /^Take \d+ prices/ }).click();
     await expect.poll(async () => (await ledger(page))['Price']).toBeGreaterThan(before['Price'] ?? 0);
     await page.unroute('**/desk/prices');
@@ -242,7 +241,7 @@ test.describe('the price desk', () => {
 test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it is there; taken by code and by hand', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Order');
   await page.getByRole('button', { name: 'Prices …' }).click();
   const dialog = page.getByRole('dialog');
@@ -299,7 +298,7 @@ test.describe('in the shop, on a phone', () => {
   test('the list goes aisle by aisle, is ticked off with a thumb, stays so, and goes out as text, CSV and PDF', async ({
     page,
   }, info) => {
-    await openDemo(page);
+    await openPart(page, 'Loft bedroom');
     await page.goto(page.url().replace(/measure.*/, 'list'));
     const list = page.getByRole('main', { name: 'Shopping list' });
     await expect(list.getByRole('heading', { level: 2 }).first()).toHaveText('Paint');

@@ -3,7 +3,7 @@ import type { BrowserContext, Page } from '@playwright/test';
 import { readBarcodes } from 'zxing-wasm/reader';
 import { readLabel } from '../core/src/record/label.ts';
 import { prepared } from './codes.ts';
-import { expect, goTo, openDemo, openLoft, openRoom, settled, test } from './helpers.ts';
+import { expect, goTo, openLoft, openPart, settled, test } from './helpers.ts';
 
 /** Pages of a PDF as pictures, drawn by another program than made it (pdf.js), and its text. */
 async function drawn(context: BrowserContext, path: string): Promise<{ pictures: Uint8Array[]; text: string }> {
@@ -57,8 +57,7 @@ test('labels: each code of the printed PDF is read by another decoder, and says 
   page,
   context,
 }, info) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   await goTo(page, 'Record');
   await expect(page.locator('.record-table')).toContainText('All four walls');
   await page.getByRole('link', { name: 'Labels' }).click();

@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, openRoom, settled, test, watch } from './helpers.ts';
+import { expect, goTo, openDemo, openPart, openRoom, settled, test, watch } from './helpers.ts';
 import type { Page } from '@playwright/test';
 
 const length = (page: Page, wall: string) => page.getByLabel(`Length of wall ${wall}`, { exact: true });
@@ -7,8 +7,7 @@ const saved = (page: Page) => expect(page.locator('.saving')).toHaveText('Saved'
 test('what is being typed counts as unsaved, and is there after a reload, a step, another room and Back', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom', 'Parlour');
   const leave: readonly (readonly [string, string, () => Promise<unknown>])[] = [
     ['A', `7'7"`, () => page.reload()],
     ['B', `6'3"`, () => page.keyboard.press('Alt+2')],
@@ -19,7 +18,7 @@ test('what is being typed counts as unsaved, and is there after a reload, a step
     await length(page, wall).fill(typed);
     await expect(page.locator('.saving')).toHaveText('Typing …');
     await go();
-    await page.goto('/demo');
+    await page.goto('/job/keepers-cottage/measure');
     await page.locator('.drawing > svg').waitFor();
     await openRoom(page, 'Washroom');
     await expect(length(page, wall)).toHaveValue(typed);
@@ -28,8 +27,7 @@ test('what is being typed counts as unsaved, and is there after a reload, a step
 });
 
 test('what cannot be read is said when it is left behind, and leaves no ghost in the ledger', async ({ page }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   const area = page.locator('[data-entry="Paint area"] b');
   const before = await area.textContent();
   await length(page, 'A').fill(`19'`);
@@ -41,8 +39,7 @@ test('what cannot be read is said when it is left behind, and leaves no ghost in
 });
 
 test('Ctrl Z in a field that is typed in takes back the typing; afterwards, the last edit', async ({ page }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   const before = await length(page, 'A').inputValue();
   await length(page, 'A').click();
   await page.keyboard.type(`9'9`);
@@ -111,8 +108,7 @@ test.describe('the browser keeps nothing, or is full', () => {
   test('full: every write that fails is said, nothing is lost, and saving goes on when there is room', async ({
     page,
   }) => {
-    await openDemo(page);
-    await openRoom(page, 'Washroom');
+    await openPart(page, 'Washroom');
     const fill = (full: boolean) =>
       page.evaluate((on) => {
         const store = IDBObjectStore.prototype as IDBObjectStore & { real?: IDBObjectStore['put'] };
@@ -171,8 +167,7 @@ test('a job deleted in another tab is noticed, and so is one brought in anew und
 });
 
 test('files that once froze the page are refused beside it, and can be stopped', async ({ page }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   await page.getByRole('button', { name: 'Bring in' }).click();
   await page.getByLabel('From', { exact: true }).selectOption('plan');
   const dialog = page.getByRole('dialog');

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { writeBarcode } from 'zxing-wasm/writer';
 import { serve } from '../scripts/serve.ts';
 import { prepared } from './codes.ts';
-import { goTo, openDemo, openLoft, settled, test } from './helpers.ts';
+import { goTo, openLoft, openPart, settled, test } from './helpers.ts';
 
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first();
 const now = (page: Page) => page.locator('.now-card h2');
@@ -45,7 +45,7 @@ test('what is begun and done is written at once, is there after a reload and in 
 test('stopped with a reason by keyboard; a clock runs for what dries; a detector that stays covered keeps the day open', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Site');
   // somebody else's work: the list of who
   await page.getByRole('group', { name: 'Whose day' }).getByRole('button').last().click();
@@ -84,7 +84,7 @@ test('on a phone: one line of frame, one thing to press, nothing wider than the 
 }, info) => {
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   const page = await phone.newPage();
-  await openDemo(page);
+  await openPart(page, 'Loft bedroom');
   await page.locator('.phone-top .where').tap();
   await page.getByRole('link', { name: 'Site' }).tap();
   await press(page, 'Start').tap();
@@ -100,7 +100,7 @@ test('on a phone: one line of frame, one thing to press, nothing wider than the 
   await (await waiting).saveAs(path);
   // at the desk
   const desk = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
-  await openDemo(desk);
+  await openPart(desk, 'Loft bedroom');
   await goTo(desk, 'Site');
   await desk.getByRole('group', { name: 'Beside the work' }).getByRole('button', { name: 'Log', exact: true }).click();
   await desk.getByLabel('Take one over').setInputFiles(path);
@@ -165,7 +165,7 @@ test('with server and network gone the whole application and all data are there 
   const served = await serve();
   const context = await browser.newContext({ baseURL: served.url, serviceWorkers: 'allow' });
   const page = await context.newPage();
-  await openDemo(page);
+  await openPart(page, 'Loft bedroom');
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
   });
@@ -198,7 +198,7 @@ test.describe('what a day brings', () => {
   test('the logger is followed, a batch is read from its bars, and a clock that was set back is said', async ({
     page,
   }) => {
-    await openDemo(page);
+    await openPart(page, 'Loft bedroom');
     await goTo(page, 'Site');
     await beside(page, 'Cans');
     let isThere = true;

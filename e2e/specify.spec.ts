@@ -1,11 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { expect, goTo, openDemo, openRoom, settled, test } from './helpers.ts';
+import { expect, goTo, openDemo, openPart, settled, test } from './helpers.ts';
 
 test('a system that fails is warned of even when insisted on; insistence and cautions read are recorded, and undone', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall A, / }).click();
   await expect(page.locator('.warned')).toHaveCount(0);
@@ -90,8 +89,7 @@ test('a job moves to another country: tins, money and words are those of its sho
 });
 
 test('surfaces with one system are overruled together, as one step', async ({ page }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall A, / }).click();
   await page.getByLabel(/overrule all 4 surfaces of the room/).check();
@@ -174,8 +172,7 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
 test('the practice is set once with its price, and overruled where the user likes; a door’s edges apart', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Specify');
   const sheen = page.locator('[data-member=sheen]');
   await page.getByRole('button', { name: 'Your practice' }).click();
@@ -210,8 +207,7 @@ test('the practice is set once with its price, and overruled where the user like
 test('each coat is shown as it would dry, with its curve; colours come from a palette file and go out as CxF', async ({
   page,
 }, info) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Specify');
   await page.locator('polygon[data-wall=C]').dispatchEvent('click');
   await page.getByRole('button', { name: 'Will look' }).click();

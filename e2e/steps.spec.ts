@@ -1,11 +1,10 @@
-import { expect, goTo, ledger, openDemo, openRoom, settled, test } from './helpers.ts';
+import { expect, goTo, ledger, openPart, openRoom, settled, test } from './helpers.ts';
 
 test('what is there decides what goes on: an oil coat asks for a bonding primer, and the order and the days follow', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour');
   const before = await ledger(page);
-  await openRoom(page, 'Parlour');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await page.getByRole('button', { name: 'There now' }).click();
@@ -29,8 +28,7 @@ test('what is there decides what goes on: an oil coat asks for a bonding primer,
 test('a colour is given to one wall; the coats it needs are shown on the drawing and in the schedule', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Washroom');
+  await openPart(page, 'Washroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall A, / }).click();
   await page.getByLabel('Colour', { exact: true }).selectOption({ label: 'B7 deep water blue' });
@@ -49,7 +47,7 @@ test('a colour is given to one wall; the coats it needs are shown on the drawing
 test('a dearer can and a better label change the order; what is no price or rate is refused beside its field', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour');
   await goTo(page, 'Order');
   const before = await ledger(page);
   await page.getByRole('button', { name: /^Wall A, / }).click();
@@ -80,7 +78,7 @@ test('a dearer can and a better label change the order; what is no price or rate
 });
 
 test('hours, school and people shape the days; the keyboard goes from step to step', async ({ page }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour');
   await page.keyboard.press('Alt+5');
   await expect(page.locator('.tasks li').first()).toBeVisible();
   const hours = page.getByLabel('Hours of a day');
@@ -107,14 +105,14 @@ test('hours, school and people shape the days; the keyboard goes from step to st
 });
 
 test('a room is added and removed, and undo brings it back whole', async ({ page }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour', 'Passage');
   const before = await ledger(page);
   await openRoom(page, 'Passage');
   await page.getByRole('button', { name: 'Remove this room' }).click();
-  await expect(page.locator('.rooms li')).toHaveCount(3);
+  await expect(page.locator('.rooms li')).toHaveCount(1);
   expect((await ledger(page))['Paint area']).toBeLessThan(before['Paint area'] ?? 0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('.rooms li')).toHaveCount(4);
+  await expect(page.locator('.rooms li')).toHaveCount(2);
   expect(await ledger(page)).toEqual(before);
   await page.getByRole('button', { name: 'Add a room' }).click();
   await expect(page.getByLabel('Length of wall A', { exact: true })).toBeFocused();
@@ -137,7 +135,7 @@ test('working out a long plan can be stopped; the last plan stays on the screen,
     };
   });
   const slow = (on: boolean) => page.evaluate((value) => Object.assign(window, { slow: value }), on);
-  await openDemo(page);
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Sequence');
   await expect(page.locator('.tasks li').first()).toBeVisible();
   await slow(true);
@@ -154,7 +152,7 @@ test('working out a long plan can be stopped; the last plan stays on the screen,
 test('leaving in the moment of a save notes it down; where nothing can be noted, the browser asks first', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openPart(page, 'Parlour');
   const leave = (typed: string, full: boolean) =>
     page.evaluate(
       ([text, denied]) => {
@@ -183,8 +181,7 @@ test('leaving in the moment of a save notes it down; where nothing can be noted,
 test('what was decided for a wall that is removed is kept and said, and is there again after undo', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await page.getByRole('button', { name: 'Remove wall C', exact: true }).click();
   await goTo(page, 'Specify');
   await expect(
@@ -196,7 +193,7 @@ test('what was decided for a wall that is removed is kept and said, and is there
 });
 
 test('a task opens into what is in it, where each minute comes from, and what it waits for', async ({ page }) => {
-  await openDemo(page);
+  await openPart(page, 'Washroom');
   await goTo(page, 'Sequence');
   const task = page.locator('.tasks li').filter({ hasText: 'Fill, visit 2' }).first();
   await task.getByRole('button').first().click();

@@ -1,10 +1,9 @@
-import { expect, goTo, openDemo, openRoom, settled, test } from './helpers.ts';
+import { expect, goTo, openPart, settled, test } from './helpers.ts';
 
 test('a line is made another way, pinned, and let go; what it takes is in the work, the price and on the day sheet', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Technique');
   const price = page.locator('[data-entry=Price]');
   const before = await price.getAttribute('data-value');
@@ -36,8 +35,7 @@ test('a line is made another way, pinned, and let go; what it takes is in the wo
 test('finishes are dragged into another order with the keyboard; schools say what they cost here; opposite pins are told as a circle', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Technique');
   const strip = page.locator('.order-strip li');
   await expect(strip.nth(0)).toContainText('Ceiling');
@@ -74,8 +72,7 @@ test('finishes are dragged into another order with the keyboard; schools say wha
 test('a wall is asked whether it can be kept wet: people, air and conditioner change the chances, remedies have theirs', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Technique');
   await page.getByRole('button', { name: 'Wet edge', exact: true }).click();
   await page.getByLabel('Surface', { exact: true }).selectOption('Wall C');
@@ -105,8 +102,7 @@ test('a wall is asked whether it can be kept wet: people, air and conditioner ch
 });
 
 test('a wall and a door are painted stroke by stroke, coat by coat, at true relative speed', async ({ page }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Technique');
   await page.getByRole('button', { name: /^Wall C, / }).click();
   await page.getByRole('button', { name: 'Play', exact: true }).click();
@@ -138,8 +134,7 @@ test('a wall and a door are painted stroke by stroke, coat by coat, at true rela
 test('air comes from a log, a bad one is told and nothing is lost; a wall is rolled by hand and lit from the side', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openRoom(page, 'Loft bedroom');
+  await openPart(page, 'Loft bedroom');
   await goTo(page, 'Technique');
   await page.getByRole('button', { name: 'Wet edge', exact: true }).click();
   await page.getByLabel('Surface', { exact: true }).selectOption('Wall C');

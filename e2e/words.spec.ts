@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, goTo, openDemo, openRoom, settled, test } from './helpers.ts';
+import { expect, goTo, openPart, openRoom, settled, test } from './helpers.ts';
 
 /** What only America says [common practice, no source]. */
 const AMERICAN =
@@ -29,7 +29,7 @@ test('a job in metres says skirting, plasterboard and matt, and no American word
     for (const [found] of text.matchAll(AMERICAN)) foreign.push(`${where}: ${found.replaceAll('\n', ' ')}`);
   };
   const press = (name: string | RegExp) => page.getByRole('button', { name }).first().click();
-  await openDemo(page);
+  await openPart(page, 'Passage', 'Loft bedroom');
   await press('Where the job is');
   await page.getByLabel('Country').selectOption('GB');
   await press('Close');

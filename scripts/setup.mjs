@@ -31,24 +31,25 @@ export function packages() {
   writeFileSync(stamp, lock);
 }
 
-const PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/snap/bin/chromium'];
+/** Without windows and tabs, a third less of the processor for each page. */
+const SHELL = '/usr/bin/chromium-headless-shell';
+const PLACES = [SHELL, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/snap/bin/chromium'];
+
+/** The Chromium of this machine; undefined: there is none. */
+export const chromiumHere = () => [process.env.CHROMIUM, ...PLACES].find((path) => path && existsSync(path));
 
 export function chromium() {
-  const find = () => [process.env.CHROMIUM, ...PLACES].find((path) => path && existsSync(path));
-  const found = find();
-  if (found) return found;
   const canInstall = process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
-  if (canInstall) {
-    run('apt-get', ['update', '-qq'], { show: false });
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
-      show: false,
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
+  if (!process.env.CHROMIUM && !existsSync(SHELL) && canInstall) {
+    const apt = (...args) =>
+      run('apt-get', args, { show: false, env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    apt('update', '-qq');
+    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell');
   }
   return (
-    find() ??
+    chromiumHere() ??
     stop(
-      'No Chromium was found for the browser tests. On Debian: apt-get install chromium; elsewhere set CHROMIUM to its path.',
+      'No Chromium was found for the browser tests. On Debian: apt-get install chromium-headless-shell; elsewhere set CHROMIUM to its path.',
     )
   );
 }

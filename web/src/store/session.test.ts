@@ -217,6 +217,24 @@ describe('leaving in the middle of a save', () => {
     await next.settled();
     expect([(await db.jobs.get('j'))?.rev, kept.size]).toEqual([3, 0]);
   });
+  test('a page left as soon as it was opened leaves all of it to the next: at no moment is it nowhere', async () => {
+    const s = await open();
+    const put = jest.spyOn(db.jobs, 'put').mockRejectedValue(new Error('the page is gone'));
+    s.edit(rename('a', 'Parlour'));
+    s.leave();
+    await s.settled();
+    const seen: boolean[] = [];
+    const forget = kept.delete.bind(kept);
+    const spied = jest.spyOn(kept, 'delete').mockImplementation((key) => {
+      const had = forget(key);
+      seen.push([...kept.values()].some((value) => value.includes('Parlour')));
+      return had;
+    });
+    await open();
+    spied.mockRestore();
+    expect([seen.length > 0, seen.every(Boolean)]).toEqual([true, true]);
+    put.mockRestore();
+  });
   test('what was saved after all is not saved over what others did since', async () => {
     const s = await open();
     s.edit(rename('a', 'Parlour'));

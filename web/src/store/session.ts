@@ -213,14 +213,14 @@ export class JobSession {
 
   /** What earlier pages left, when they were left in the middle of a save. An edit that was saved after all is not run twice. */
   private async takeUp(): Promise<void> {
-    for (const { made, edits, forget } of leftBehind(this.id)) {
-      forget();
-      if (made === this.made) this.queue.push(...edits);
-    }
+    const journals = leftBehind(this.id);
+    for (const { made, edits } of journals) if (made === this.made) this.queue.push(...edits);
+    // noted down anew before the old notes go: this page may be left as soon as it was opened
+    const isNoted = this.leave();
+    if (isNoted) for (const { forget } of journals) forget();
     if (!this.queue.length) return;
     await door();
     this.publish(this.rerun());
-    this.leave();
     this.start();
   }
 
