@@ -122,8 +122,12 @@ test('on a phone no step is wider than the page, what is pressed is 44 px high, 
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   const page = await phone.newPage();
   const job = await openLoft(page);
-  for (const step of ['measure', 'specify', 'order', 'technique', 'sequence', 'site', 'inspect', 'record']) {
-    await page.goto(`/job/${job}/${step}`);
+  for (const step of ['Measure', 'Specify', 'Order', 'Technique', 'Sequence', 'Site', 'Inspect', 'Record']) {
+    if (step !== 'Measure') {
+      await page.locator('.phone-top .where').tap();
+      await page.getByRole('link', { name: step }).tap();
+    }
+    await page.getByRole('main', { name: step }).waitFor();
     await settled(page);
     const wide = await page.evaluate(() =>
       [document.documentElement, ...document.querySelectorAll('main, main *:not(svg, svg *), .ledger')]

@@ -29,7 +29,7 @@ test('a job in metres says skirting, plasterboard and matt, and no American word
     for (const [found] of text.matchAll(AMERICAN)) foreign.push(`${where}: ${found.replaceAll('\n', ' ')}`);
   };
   const press = (name: string | RegExp) => page.getByRole('button', { name }).first().click();
-  await openPart(page, 'Passage', 'Loft bedroom');
+  await openPart(page, 'Loft bedroom', 'Passage');
   await press('Where the job is');
   await page.getByLabel('Country').selectOption('GB');
   await press('Close');

@@ -230,8 +230,11 @@ test('work: every operation with its terms, set-up and clean-up of the plan’s 
 });
 
 test('every number is finite, in both examples', () => {
-  for (const file of ['loft-bedroom.tape', 'keepers-cottage.json'])
-    for (const verb of ['takeoff', 'specify', 'order', 'work', 'schedule']) {
+  for (const [file, verbs] of [
+    ['loft-bedroom.tape', ['takeoff', 'work']],
+    ['keepers-cottage.json', ['takeoff', 'specify', 'order', 'schedule']],
+  ] as const)
+    for (const verb of verbs) {
       const out = call(verb, file);
       expect([file, verb, out.code, out.stderr]).toEqual([file, verb, 0, out.stderr]);
       expect(finite(JSON.parse(out.stdout))).toBe(true);

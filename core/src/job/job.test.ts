@@ -348,7 +348,7 @@ describe('named edits', () => {
   });
   test('every starting value: at its ends the edit, the door and all figures bear it, beyond them none lets it in', () => {
     const small = smallJob();
-    // all that follows takes a while: at one end of each, the least and the most in turn, a dozen at a time
+    // all that follows takes a while: at one end of each, the least and the most in turn, two dozen at a time
     const some = new Map<DefaultKey, number>();
     const followed = (): void => {
       const job = { ...small, settings: { ...small.settings, ...Object.fromEntries(some) } };
@@ -362,7 +362,7 @@ describe('named edits', () => {
         const done = editJob(small, { name: 'setSetting', args: { key, value } });
         expect([key, value, done.ok]).toEqual([key, value, true]);
         if ((value === least) === (n % 2 === 0)) some.set(key, value);
-        if (some.size === 12) followed();
+        if (some.size === 24) followed();
       }
       for (const value of [least - 1e-6, most * 1.01, NaN]) {
         expect(editJob(small, { name: 'setSetting', args: { key, value } }).ok).toBe(false);

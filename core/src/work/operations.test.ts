@@ -398,7 +398,7 @@ describe('laws of minutes', () => {
         }
         expect(new Set(operations.map((op) => op.id)).size).toBe(operations.length);
       }),
-      { numRuns: 60 },
+      { numRuns: 20 },
     );
     expect(Object.keys(OPERATION_RULES)).toEqual([...OPERATIONS]);
   });
