@@ -84,3 +84,59 @@ test('the sun is drawn where it falls; touching up is answered with its reasons;
   await page.getByRole('link', { name: 'The sheet' }).click();
   await expect(page.locator('.sheet')).toContainText('by The harbour trust, looked at from 3′ 3″');
 });
+
+test('two tabs on one defect: what each says of it stays; nonsense is refused beside its field; half typed is there after a reload', async ({
+  page,
+  context,
+}) => {
+  await openLoft(page);
+  await goTo(page, 'Inspect');
+  await page.getByRole('button', { name: 'Pin a defect' }).click();
+  await page.locator('.tapped').nth(2).locator('polygon').click();
+  await settled(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const open = async (of: typeof page) => {
+    await of.getByRole('button', { name: /^1: .*, open/ }).click();
+    await of.getByLabel('Looks like').waitFor();
+  };
+  await open(other);
+  const panel = page.locator('.inspect-panel');
+  for (const [label, typed, sentence] of [
+    ['Size across', 'a hand', /a hand|accepted/],
+    ['On which coat', '0', /A coat is 1, 2, 3 …, or the last./],
+    ['On which coat', 'second', /A coat is 1, 2, 3 …, or the last./],
+  ] as const) {
+    await panel.getByLabel(label).fill(typed);
+    await panel.getByLabel(label).press('Tab');
+    await expect(panel.getByRole('alert')).toHaveText(sentence);
+    await panel.getByLabel(label).press('Escape');
+  }
+  // each tab says something else of it, in one moment
+  await panel.getByLabel('Note').fill('Left of the window');
+  await other.getByLabel('Looks like').selectOption('lap');
+  await panel.getByLabel('Note').press('Tab');
+  for (const of of [page, other]) {
+    await expect(of.getByLabel('Looks like')).toHaveValue('lap');
+    await expect(of.locator('.inspect-panel').getByLabel('Note')).toHaveValue('Left of the window');
+  }
+  await panel.getByLabel('Note').fill('Left of the window, a foot up');
+  await page.reload();
+  await open(page);
+  await expect(panel.getByLabel('Note')).toHaveValue('Left of the window, a foot up');
+  // where the room is, in figures that cannot be
+  await page.getByRole('button', { name: /where does wall A face/ }).click();
+  for (const [label, typed, sentence] of [
+    ['Wall A faces, ° from north', '400', 'A bearing from 0 to 359.9 is accepted.'],
+    ['Latitude, °N', 'Maine', /A latitude from -?\d+ to \d+ is accepted./],
+  ] as const) {
+    await page.getByLabel(label).fill(typed);
+    await page.getByLabel(label).press('Tab');
+    await expect(page.locator('.sun-where').getByRole('alert')).toHaveText(sentence);
+    await page.getByLabel(label).press('Escape');
+  }
+  await page.getByLabel('Wall A faces, ° from north').fill('180');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.sun-aside')).not.toContainText('Say where a wall faces');
+  await other.close();
+});

@@ -161,3 +161,50 @@ test('colours on trial: judged on a wall in each light, dropped, and the one tha
   await surface(page, 'B').click();
   await expect(page.locator('.panel')).toContainText('Reed');
 });
+
+test('what was half said of an earlier paint is there after a reload and another step; nonsense is refused beside its field', async ({
+  page,
+}) => {
+  await openLoft(page);
+  await goTo(page, 'Record');
+  await surface(page, 'B').click();
+  await page.getByRole('button', { name: 'Add earlier paint' }).click();
+  const field = (label: string) => page.getByLabel(label, { exact: true });
+  for (const [label, typed, sentence] of [
+    ['When (a year will do)', 'last spring', 'A year, a month or a day is accepted: 2019, 2019-05 or 2019-05-30.'],
+    ['Coats', '2 1/2', 'Coats from 1 to 20.'],
+    ['Colour, #rrggbb', 'greyish', 'A colour such as #d5d6d2.'],
+  ] as const) {
+    await field(label).fill(typed);
+    await field(label).press('Tab');
+    await expect(page.locator('.earlier-form').getByRole('alert')).toHaveText(sentence);
+    await field(label).press('Escape');
+    await expect(page.locator('.earlier-form').getByRole('alert')).toHaveCount(0);
+  }
+  await field('Paint').fill('Shop-mixed, from the shed');
+  await field('Paint').press('Enter');
+  await field('Coats').fill('3');
+  await page.reload();
+  await expect(field('Paint')).toHaveValue('Shop-mixed, from the shed');
+  await expect(field('Coats')).toHaveValue('3');
+  // of this wall only, and not on record yet
+  await surface(page, 'C').click();
+  await expect(page.getByRole('button', { name: 'Add earlier paint' })).toBeVisible();
+  await goTo(page, 'Inspect');
+  await goTo(page, 'Record');
+  await surface(page, 'B').click();
+  await page.getByRole('button', { name: 'Put it on record' }).click();
+  await expect(page.locator('.record-table tr').filter({ hasText: 'Wall B' })).toContainText('Shop-mixed');
+  await page.reload();
+  await surface(page, 'B').click();
+  await expect(page.getByRole('button', { name: 'Add earlier paint' })).toBeVisible();
+  // what is left of a paint
+  await page.getByRole('button', { name: 'What is left' }).click();
+  const left = page.getByRole('table', { name: 'Leftovers' }).getByLabel(/^Left of Wall paint/);
+  await left.fill('half a can');
+  await left.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“half a can');
+  await left.fill('1.5');
+  await left.press('Enter');
+  await expect(left).toHaveValue('1.5 qt');
+});

@@ -8,6 +8,7 @@ import { Link } from 'react-router';
 import { useNow } from '../app/clock-time.ts';
 import { Sides } from '../app/Sides.tsx';
 import { useLog } from '../app/useLog.ts';
+import { useMine } from '../app/useMine.ts';
 import { useWhole } from '../app/whole.ts';
 import type { PlacedWall } from '../drawing/layout.ts';
 import { lookAt } from '../drawing/looks.ts';
@@ -44,6 +45,7 @@ export default function InspectView() {
   const [minute, setMinute] = useState(9 * 60);
   const [chosen, setChosen] = useState<string | null>(null);
   const [pinning, setPinning] = useState(false);
+  const [mine] = useMine(job);
   const { data, error } = useInspect(job, log.entries, date);
   if (!takeoff?.surfaces.length)
     return (
@@ -51,7 +53,7 @@ export default function InspectView() {
         <p>Measure a room first: what to look for follows from its walls and what goes on them.</p>
       </main>
     );
-  const who = job.crew.people[0]?.name ?? '';
+  const who = job.crew.people[mine];
   const shared = { view, data: data ?? null, log, date, minute };
   const day = sunDay(job, takeoff, date);
   const patches = patchesAt(job, takeoff, date, minute);
@@ -66,7 +68,7 @@ export default function InspectView() {
       size: 0.1,
       kind: 'unknown',
       seen: today(),
-      by: who,
+      by: who?.name ?? '',
       coat: null,
       signs: {},
       cause: null,
@@ -179,7 +181,7 @@ export default function InspectView() {
               defect={own.defect}
               n={own.n}
               found={data?.defects.find(({ id }) => id === own.defect.id) ?? null}
-              who={job.crew.people[0]?.id ?? ''}
+              who={who?.id ?? ''}
               onGone={() => setChosen(null)}
             />
           ) : (

@@ -6,10 +6,11 @@ import { said } from '@kovelin/core/units/word.ts';
 import { LAID } from '@kovelin/core/words/found.ts';
 import { pileWord } from '@kovelin/core/words/systems.ts';
 import { BASE, FABRIC, SHEEN } from '@kovelin/core/words/terms.ts';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { Choice, DraftField } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
+import { keepDraft } from './half-typed.ts';
 
 const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
 
@@ -69,24 +70,36 @@ const readHex = (text: string): Result<string | null> => {
 interface Props {
   readonly view: WholeView;
   readonly start: EarlierPaint;
+  /** Where it is kept while it is half typed. */
+  readonly place: string;
   /** It stands there already. */
   readonly isKnown: boolean;
   /** `chipped`: a chip was cut for its colour. */
-  readonly onTake: (paint: EarlierPaint, wide: boolean, chipped: boolean) => void;
-  readonly onRemove: () => void;
+  /** @returns whether it was done. */
+  readonly onTake: (paint: EarlierPaint, wide: boolean, chipped: boolean) => boolean;
+  readonly onRemove: () => boolean;
   readonly onClose: () => void;
 }
 
 /** What somebody knows of paint that was there before; what is left open stays unknown. */
-export function EarlierForm({ view, start, isKnown, onTake, onRemove, onClose }: Props) {
+export function EarlierForm({ view, start, place, isKnown, onTake, onRemove, onClose }: Props) {
   const { system } = view;
   const [paint, setPaint] = useState(start);
+  // a field may be taken in the moment the page goes, when nothing is shown any more
+  const latest = useRef(start);
+  const ended = useRef(false);
   const [wide, setWide] = useState(false);
   const [reading, setReading] = useState(false);
   const [chipped, setChipped] = useState(false);
   const set = (change: Partial<EarlierPaint>) => {
-    setPaint({ ...paint, ...change });
+    latest.current = { ...latest.current, ...change };
+    if (!ended.current) keepDraft(place, latest.current);
+    setPaint(latest.current);
     return null;
+  };
+  const end = (): void => {
+    ended.current = true;
+    keepDraft(place, null);
   };
   const open = (word: string): readonly [string, string] => ['', word];
   return (
@@ -159,18 +172,25 @@ export function EarlierForm({ view, start, isKnown, onTake, onRemove, onClose }:
         </label>
       )}
       <div className="acts">
-        <button type="button" className="act small" onClick={() => onTake(paint, wide, chipped)}>
+        <button type="button" className="act small" onClick={() => onTake(paint, wide, chipped) && end()}>
           {isKnown ? 'Keep it so' : 'Put it on record'}
         </button>
         <button type="button" className="act small" onClick={() => setReading(true)}>
           Read its colour
         </button>
         {isKnown && (
-          <button type="button" className="link" onClick={onRemove}>
+          <button type="button" className="link" onClick={() => onRemove() && end()}>
             take it off
           </button>
         )}
-        <button type="button" className="link" onClick={onClose}>
+        <button
+          type="button"
+          className="link"
+          onClick={() => {
+            end();
+            onClose();
+          }}
+        >
           close
         </button>
       </div>

@@ -9,9 +9,11 @@ import { useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { Scanner } from '../app/Scanner.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
+import { useMine } from '../app/useMine.ts';
 import { freshId } from '../store/ids.ts';
 import { ColourNames } from './ColourNames.tsx';
 import { EarlierForm, unknownPaint } from './EarlierForm.tsx';
+import { draftAt, placeOfDraft } from './half-typed.ts';
 import { LabelCard } from './LabelCard.tsx';
 import { Stack } from './Stack.tsx';
 import type { Recording } from './shared.ts';
@@ -19,7 +21,10 @@ import type { Recording } from './shared.ts';
 /** One surface: all that is on it, its label, and what somebody knows of earlier paint. */
 export function SurfacePanel({ view, record, log }: Recording) {
   const { surface, system, session, state } = view;
-  const [form, setForm] = useState<EarlierPaint | null>(null);
+  const place = placeOfDraft(state.job.id, surface?.id ?? '');
+  const [form, setForm] = useState<EarlierPaint | null>(() => draftAt(place, unknownPaint()));
+  const [mine] = useMine(state.job);
+  const who = state.job.crew.people[mine]?.id ?? '';
   const [scans, setScans] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
   const own = record.surfaces.find(({ id }) => id === surface?.id);
@@ -29,29 +34,30 @@ export function SurfacePanel({ view, record, log }: Recording) {
   const alike = record.surfaces
     .filter(({ specified: s }) => s.surface.room === surface.room && s.surface.kind === surface.kind)
     .map(({ id }) => id);
-  const take = (paint: EarlierPaint, wide: boolean, chipped: boolean) => {
+  const take = (paint: EarlierPaint, wide: boolean, chipped: boolean): boolean => {
     const done = isKnown
       ? session.run({
           name: 'setEarlier',
           args: { surface: own.id, paints: earlier.map((one) => (one.id === paint.id ? paint : one)) },
         })
       : session.run({ name: 'addEarlier', args: { surfaces: wide ? alike : [own.id], paint } });
-    if (!done) return;
+    if (!done) return false;
     setForm(null);
     if (chipped)
       log.say({
         kind: 'note',
-        who: state.job.crew.people[0]?.id ?? '',
+        who,
         surface: own.id,
         note: 'A chip was cut here for the colour reader: a small repair is left.',
       });
+    return true;
   };
-  const remove = () => {
-    if (
-      form &&
-      session.run({ name: 'setEarlier', args: { surface: own.id, paints: earlier.filter(({ id }) => id !== form.id) } })
-    )
-      setForm(null);
+  const remove = (): boolean => {
+    if (!form) return false;
+    const paints = earlier.filter(({ id }) => id !== form.id);
+    const done = session.run({ name: 'setEarlier', args: { surface: own.id, paints } });
+    if (done) setForm(null);
+    return done;
   };
   const scan = (text: string): boolean => {
     const read = readLabel(text);
@@ -84,6 +90,7 @@ export function SurfacePanel({ view, record, log }: Recording) {
             key={form.id}
             view={view}
             start={form}
+            place={place}
             isKnown={isKnown}
             onTake={take}
             onRemove={remove}
@@ -97,11 +104,7 @@ export function SurfacePanel({ view, record, log }: Recording) {
             <button type="button" className="act small" aria-expanded={scans} onClick={() => setScans(!scans)}>
               Scan a label
             </button>
-            <TakePhoto
-              job={state.job.id}
-              log={log}
-              about={{ who: state.job.crew.people[0]?.id ?? '', surface: own.id }}
-            />
+            <TakePhoto job={state.job.id} log={log} about={{ who, surface: own.id }} />
           </div>
         )}
         {scans && <Scanner onRead={scan} />}

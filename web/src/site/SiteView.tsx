@@ -16,7 +16,7 @@ import { NowCard } from './NowCard.tsx';
 import { useAlarms } from './useAlarms.ts';
 import { useLog } from '../app/useLog.ts';
 import { useLogger } from './useLogger.ts';
-import { useMine } from './useMine.ts';
+import { useMine } from '../app/useMine.ts';
 import './site.css';
 
 const PAGES = [

@@ -1,0 +1,25 @@
+import type { EarlierPaint } from '@kovelin/core/job/recorded.ts';
+
+/** Where a tab keeps what is said of an earlier paint until it is put on record: a reload or another step takes nothing away. */
+export const placeOfDraft = (job: string, surface: string): string => `kovelin-earlier|${job}|${surface}`;
+
+/** @returns null where nothing is half typed; what a draft leaves out is taken from `blank`. */
+export function draftAt(place: string, blank: EarlierPaint): EarlierPaint | null {
+  try {
+    const kept = JSON.parse(sessionStorage.getItem(place) ?? 'null') as Partial<EarlierPaint> | null;
+    return kept && { ...blank, ...kept };
+  } catch {
+    // a browser that keeps nothing has nothing half typed
+    return null;
+  }
+}
+
+/** @param paint null: it is on record, or was given up. */
+export function keepDraft(place: string, paint: EarlierPaint | null): void {
+  try {
+    if (paint) sessionStorage.setItem(place, JSON.stringify(paint));
+    else sessionStorage.removeItem(place);
+  } catch {
+    // then it lasts as long as the form is open
+  }
+}
