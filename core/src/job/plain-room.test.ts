@@ -1,0 +1,66 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { takeoffJob } from '../measure/takeoff.ts';
+import { readReading, unitOf, type Reading } from '../units/reading.ts';
+import { baseOrder } from '../whole/plan.ts';
+import { seededIds } from './blank.ts';
+import { newJob } from './create.ts';
+import { openJob } from './open.ts';
+import { plainRoom, type PlainRoom } from './plain-room.ts';
+
+const reading = (metres: number): Reading => ({ typed: `${metres} m`, metres });
+const drawn = (plain: PlainRoom, units: 'metric' | 'imperial' = 'metric') => {
+  const { room, left } = plainRoom('r', plain, seededIds('r'), units);
+  return { job: newJob('j', 'Job', units, [room], units === 'metric' ? 'GB' : 'US'), left };
+};
+const PLAIN = { name: 'Living room', height: reading(2.5), doors: 1, windows: 2, baseboard: true };
+
+test('law: a room from two lengths and a height measures what was said, and holds every opening or says how many it could not', () => {
+  const metres = (min: number, max: number) =>
+    fc.integer({ min: min * 100, max: max * 100 }).map((cm) => reading(cm / 100));
+  const any = fc.record({
+    length: metres(0.5, 20),
+    width: metres(0.5, 20),
+    height: metres(1.5, 6),
+    doors: fc.integer({ min: 0, max: 4 }),
+    windows: fc.integer({ min: 0, max: 9 }),
+    baseboard: fc.boolean(),
+    units: fc.constantFrom('metric' as const, 'imperial' as const),
+  });
+  fc.assert(
+    fc.property(any, ({ units, ...said }) => {
+      const { job, left } = drawn({ name: 'Room', ...said }, units);
+      expect(openJob(JSON.stringify(job)).ok).toBe(true);
+      const [takeoff] = takeoffJob(job);
+      expect(takeoff?.problems).toEqual([]);
+      expect(takeoff?.floorArea).toBeCloseTo(said.length.metres * said.width.metres, 9);
+      const { openings, trim } = job.rooms.byId['r'] ?? {};
+      expect((openings?.order.length ?? 0) + left).toBe(said.doors + said.windows);
+      expect(Boolean(trim?.baseboard)).toBe(said.baseboard);
+    }),
+    { numRuns: 150 },
+  );
+});
+
+// 2 (4.35 + 3.2) 2.5 less the holes: by hand
+test('4.35 by 3.2 by 2.5 m with a door, two windows and a skirting: areas by hand, and a price', () => {
+  const { job, left } = drawn({ ...PLAIN, length: reading(4.35), width: reading(3.2) });
+  expect(left).toBe(0);
+  const [takeoff] = takeoffJob(job);
+  const gross = takeoff?.walls.reduce((sum, { gross: area }) => sum + area.value, 0);
+  expect(gross).toBeCloseTo(37.75, 9);
+  const holes = takeoff?.walls.reduce((sum, { openingArea }) => sum + openingArea.value, 0);
+  expect(holes).toBeCloseTo(0.76 * 1.98 + 2 * 1.2 * 1.2, 9);
+  const { total, paints } = baseOrder(job);
+  expect(total).toBeGreaterThan(0);
+  expect(paints.length).toBeGreaterThanOrEqual(3);
+});
+
+test('what a field reads as a length is what the room is drawn with, in the words it was typed in', () => {
+  const typed = readReading(`14'3 1/2`, unitOf('imperial'));
+  if (!typed.ok) throw new Error('unread');
+  const { job } = drawn({ ...PLAIN, length: typed.value, width: typed.value }, 'imperial');
+  expect(Object.values(job.rooms.byId['r']?.walls.byId ?? {}).map(({ length }) => length?.typed)).toEqual(
+    Array(4).fill(typed.value.typed),
+  );
+});
