@@ -86,7 +86,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   const faults: string[] = [];
   watch(there, baseURL ?? '', faults);
   await there.goto('/');
-  await expect(there.getByText('Nothing measured yet')).toBeVisible();
+  await expect(there.getByRole('heading', { name: /^Type a room/ })).toBeVisible();
   await there.getByLabel('Job file or tape sheet').setInputFiles(file);
   await there.locator('.drawing > svg').waitFor();
   expect(await ledger(there)).toEqual(here);

@@ -3,7 +3,7 @@ import { expect, goTo, ledger, openDemo, openPart, settled, test, typeWalls } fr
 
 test('a new job is typed with the keyboard alone; it survives a reload; undo takes a step back', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'New job' }).focus();
+  await page.getByRole('button', { name: 'Walls one by one' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Length of wall A', { exact: true })).toBeFocused();
   await typeWalls(page, [`12'6 1/2`, '10.5', '12-6-1/2', `10'6"`]);

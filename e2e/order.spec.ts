@@ -106,6 +106,7 @@ test('materials follow from the job; what is owned is taken off, and a tool that
   await settled(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByRole('button', { name: 'Walls one by one' }).click();
   await page.locator('.drawing > svg, .shorthand, [id^=length-]').first().waitFor();
   for (const length of ["12'", "10'", "12'", "10'"]) {
     await page.keyboard.type(length);

@@ -61,7 +61,7 @@ test('a new job is typed on a phone from an empty profile, by thumb alone', asyn
   const faults: string[] = [];
   watch(page, baseURL ?? '', faults);
   await page.goto('/');
-  await page.getByRole('button', { name: 'New job' }).tap();
+  await page.getByRole('button', { name: 'Walls one by one' }).tap();
   const pad = page.getByRole('group', { name: 'Number pad' });
   for (const wall of ['A', 'B', 'C', 'D']) {
     await expect(length(page, wall)).toBeFocused();
@@ -100,7 +100,7 @@ test.describe('the browser keeps nothing, or is full', () => {
     });
     await page.goto('/');
     await expect(page.getByRole('alert')).toContainText(/could not be listed.*does not let Kovelin keep anything/);
-    await page.getByRole('button', { name: 'New job' }).click();
+    await page.getByRole('button', { name: 'Walls one by one' }).click();
     await expect(page.locator('.MuiSnackbar-root')).toContainText('The job was not made');
     await page.goto('/job/x/measure');
     await expect(page.getByRole('heading', { name: 'This job could not be opened' })).toBeVisible();
@@ -226,5 +226,5 @@ test('an older Kovelin in another tab that holds the database is named; when it 
   await page.goto('/');
   await expect(page.locator('.MuiSnackbar-root')).toContainText('Another tab holds an older Kovelin open');
   await older.close();
-  await expect(page.getByText('Nothing measured yet')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Type a room/ })).toBeVisible();
 });

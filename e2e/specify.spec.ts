@@ -85,6 +85,7 @@ test('a job moves to another country: tins, money and words are those of its sho
   await settled(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByRole('button', { name: 'Walls one by one' }).click();
   await expect(page.getByRole('button', { name: 'Where the job is' })).toHaveText('GB');
 });
 

@@ -17,6 +17,7 @@ export interface Usual {
 
 const ft = (typed: string, metres: number): Reading => ({ typed, metres });
 const m = (metres: number): Reading => ({ typed: `${metres} m`, metres });
+const mm = (millimetres: number): Reading => ({ typed: `${millimetres} mm`, metres: millimetres / 1000 });
 
 /** Sizes of the trade [common practice, no source]: doors of the merchant's list, a casing and a baseboard of the shelf. */
 const FEET: Usual = {
@@ -29,11 +30,11 @@ const FEET: Usual = {
 };
 const METRES: Usual = {
   openings: {
-    door: { width: m(0.76), height: m(1.98), sill: null, casing: m(0.065) },
-    window: { width: m(1.2), height: m(1.2), sill: m(0.9), casing: m(0.065) },
-    opening: { width: m(0.9), height: m(2), sill: null, casing: m(0.065) },
+    door: { width: m(0.76), height: m(1.98), sill: null, casing: mm(65) },
+    window: { width: m(1.2), height: m(1.2), sill: m(0.9), casing: mm(65) },
+    opening: { width: m(0.9), height: m(2), sill: null, casing: mm(65) },
   },
-  baseboard: m(0.12),
+  baseboard: mm(120),
 };
 
 export const usualOf = (system: System): Usual => (isImperial(system) ? FEET : METRES);

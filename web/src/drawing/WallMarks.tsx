@@ -230,8 +230,12 @@ function Movable({
     <g
       className={resting ? 'movable moving' : 'movable'}
       {...pointer}
-      // what has no face of its own stands for its wall
-      onClick={() => opening.leaf === 'none' && select(`${wall.takeoff.wall.id}/field`)}
+      onClick={({ target }) => {
+        // what has no face of its own stands for its wall
+        if (opening.leaf === 'none') select(`${wall.takeoff.wall.id}/field`);
+        // the grip keeps the focus: its arrows move the opening
+        if (!(target as Element).closest('.grip')) placing.open(opening);
+      }}
       data-opening={opening.label}
     >
       {children}

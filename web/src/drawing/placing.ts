@@ -12,6 +12,8 @@ export interface Placing {
   readonly commit: (opening: Opening, at: Metres) => void;
   /** Goes to the field where its place is typed. */
   readonly type: (opening: Opening) => void;
+  /** It was clicked: its fields are brought into sight. */
+  readonly open: (opening: Opening) => void;
 }
 
 /** Screen pixels within which an edge catches. */

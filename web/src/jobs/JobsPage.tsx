@@ -12,7 +12,7 @@ import { ReadingBar } from '../app/ReadingBar.tsx';
 import { ExportAsIs, unfitWord } from '../app/Unfit.tsx';
 import { freshId } from '../store/ids.ts';
 import { db, stateOf, type JobRow } from '../store/db.ts';
-import { bringIn, createJob, deleteJob, emptyTrash, listJobs, restoreJob, sweepTouches } from '../store/jobs.ts';
+import { bringIn, deleteJob, emptyTrash, listJobs, restoreJob, sweepTouches } from '../store/jobs.ts';
 import { askToKeep, isKept } from '../store/keep.ts';
 import { whyNot } from '../store/why.ts';
 import { useReading } from '../workers/files.ts';
@@ -22,6 +22,7 @@ import './jobs.css';
 /** Milliseconds in which a deleted job can be brought back. */
 const UNDO = 12_000;
 
+const Start = lazy(() => import('./Start.tsx'));
 const JobCard = lazy(() => import('./JobCard.tsx'));
 const Deleted = lazy(() => import('./Deleted.tsx'));
 
@@ -29,12 +30,16 @@ export default function JobsPage() {
   const [jobs, setJobs] = useState<JobRow[] | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [deleted, setDeleted] = useState<JobRow | null>(null);
+  const [starting, setStarting] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const reading = useReading();
   useEffect(() => {
     document.title = 'Kovelin';
-    const fail = (error: unknown) => setProblems([`Your jobs could not be listed: ${whyNot(error)}`]);
+    const fail = (error: unknown) => {
+      setProblems([`Your jobs could not be listed: ${whyNot(error)}`]);
+      setJobs((now) => now ?? []);
+    };
     // a list that follows the database says nothing of one that does not open
     const watch = db.open().then(() => {
       // what was deleted on an earlier visit can no longer be brought back
@@ -69,10 +74,6 @@ export default function JobsPage() {
     if (read && !read.ok) refuse(...read.problems.map(sentence));
     else if (read) open(await attempt(`${file.name} was read, but not kept`, () => bringIn(read.value, freshId())));
   };
-  const start = async () => {
-    void askToKeep();
-    open(await attempt('The job was not made', () => createJob(freshId(), 'New job')));
-  };
   const remove = async (row: JobRow) => {
     const hidden = await attempt(`${row.name} was not deleted`, () => deleteJob(row.id));
     if (hidden) setDeleted(row);
@@ -86,13 +87,17 @@ export default function JobsPage() {
       <PageTop />
       <main className="jobs">
         <div className="jobs-head">
-          <h1>Jobs</h1>
-          <Button variant="contained" onClick={() => void start()}>
-            New job
-          </Button>
-          <Button variant="outlined" onClick={() => input.current?.click()}>
-            Import a file
-          </Button>
+          {jobs && jobs.length > 0 && (
+            <>
+              <h1>Jobs</h1>
+              <Button variant="contained" aria-expanded={starting} onClick={() => setStarting(!starting)}>
+                New job
+              </Button>
+              <Button variant="outlined" onClick={() => input.current?.click()}>
+                Import a file
+              </Button>
+            </>
+          )}
           <input
             ref={input}
             type="file"
@@ -117,16 +122,14 @@ export default function JobsPage() {
             </Button>
           </div>
         )}
-        {jobs?.length === 0 && (
-          <div className="welcome">
-            <p>
-              Nothing measured yet. Start a job and type the first wall: areas, coats, litres and the order of work
-              follow from what you type.
-            </p>
-            <Button variant="outlined" onClick={() => void attempt('The cottage was not opened', openDemo).then(open)}>
-              Look at the keeper’s cottage
-            </Button>
-          </div>
+        {jobs && (starting || jobs.length === 0) && (
+          <Suspense fallback={<p className="waiting">One moment …</p>}>
+            <Start
+              onOpen={open}
+              onFile={() => input.current?.click()}
+              onCottage={() => void attempt('The cottage was not opened', openDemo).then(open)}
+            />
+          </Suspense>
         )}
         {jobs && jobs.length > 0 && <Safety />}
         {jobs && (

@@ -124,5 +124,13 @@ function placingOf(
       showRows();
       requestAnimationFrame(() => document.getElementById(`at-${opening.id}`)?.focus());
     },
+    open: (opening) => {
+      showRows();
+      requestAnimationFrame(() => {
+        const field = document.getElementById(`width-${opening.id}`);
+        field?.scrollIntoView({ block: 'nearest' });
+        field?.focus({ preventScroll: true });
+      });
+    },
   };
 }

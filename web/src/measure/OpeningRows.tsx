@@ -1,9 +1,9 @@
-import { isImperial } from '@kovelin/core/units/si.ts';
 import { newOpening } from '@kovelin/core/job/blank.ts';
 import { rows } from '@kovelin/core/job/table.ts';
+import { usualOf } from '@kovelin/core/job/usual.ts';
 import type { Opening, Room } from '@kovelin/core/job/measured.ts';
 import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
-import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
+import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { OPENING, TRIM } from '@kovelin/core/words/terms.ts';
 import { Fragment, lazy, Suspense, useState } from 'react';
@@ -15,12 +15,6 @@ import { MoreButton, RemoveButton } from './RemoveButton.tsx';
 
 const OpeningMore = lazy(() => import('./OpeningMore.tsx'));
 
-const START: Readonly<Record<OpeningKind, readonly [string, number, string, number]>> = {
-  door: [`2'6`, 0.762, `6'8`, 2.032],
-  window: [`3'`, 0.9144, `4'`, 1.2192],
-  opening: [`3'`, 0.9144, `6'8`, 2.032],
-};
-
 /** Left between a new opening and the last one on its wall, m. */
 const STEP = 0.3048;
 
@@ -29,28 +23,25 @@ export function startOpening(view: JobView, room: Room, kind: OpeningKind): Open
   const labels = new Set(Object.values(room.openings.byId).map((o) => o.label));
   let n = 1;
   while (labels.has(`${kind.charAt(0)}${n}`)) n++;
-  const [w, width, h, height] = START[kind];
+  const usual = usualOf(view.system).openings[kind];
   const wall = room.walls.byId[view.surface?.wall ?? ''] ? (view.surface?.wall ?? '') : (room.walls.order[0] ?? '');
   const taken = rows(room.openings)
     .filter((o) => o.wall === wall)
     .map((o) => o.at.metres + o.width.metres);
   const free = Math.max(0, ...taken) + (taken.length ? STEP : 0);
-  const behind = free + width < (room.walls.byId[wall]?.length?.metres ?? 0) ? free : 0;
-  const metric = !isImperial(view.system);
-  const reading = (typed: string, metres: number): Reading =>
-    metric ? { typed: `${metres.toFixed(2)} m`, metres: Number(metres.toFixed(2)) } : { typed, metres };
+  const behind = free + usual.width.metres < (room.walls.byId[wall]?.length?.metres ?? 0) ? free : 0;
   return {
     ...newOpening({
       id: freshId(),
       label: `${kind.charAt(0)}${n}`,
       wall,
       kind,
-      width: reading(w, width),
-      height: reading(h, height),
-      at: behind > 0 ? tapeReading(behind, view.system) : reading(`1'`, 0.3048),
+      width: usual.width,
+      height: usual.height,
+      at: tapeReading(behind > 0 ? behind : STEP, view.system),
     }),
-    sill: kind === 'window' ? reading(`2'6`, 0.762) : null,
-    casing: reading(`2 1/2"`, 0.0635),
+    sill: usual.sill,
+    casing: usual.casing,
   };
 }
 
@@ -92,7 +83,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
           const field = (key: 'width' | 'height' | 'at' | 'sill' | 'casing', label: string, optional = false) => (
             <td data-label={key === 'at' ? 'From the start' : label}>
               <LengthField
-                {...(key === 'at' ? { id: `at-${o.id}` } : {})}
+                id={`${key}-${o.id}`}
                 className="short"
                 hideLabel
                 label={`${label} of ${o.label}`}

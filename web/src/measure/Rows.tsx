@@ -1,10 +1,12 @@
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
-import { OPENING_KINDS, ROOM_USES } from '@kovelin/core/job/vocabulary.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
+import { usualOf } from '@kovelin/core/job/usual.ts';
+import { OPENING_KINDS, ROOM_USES, type OpeningKind } from '@kovelin/core/job/vocabulary.ts';
 import { residualsOf } from '@kovelin/core/measure/residuals.ts';
 import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';
-import { heading } from '@kovelin/core/units/word.ts';
-import { ROOM_USE } from '@kovelin/core/words/terms.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { ROOM_USE, TRIM } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import { lazy, type ReactNode, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { Choice, DraftField, LengthField, readText } from '../app/fields.tsx';
@@ -20,7 +22,7 @@ const PartRows = lazy(() => import('./PartRows.tsx'));
 /** Row by row: Enter takes a length and goes on to the next wall. */
 export function Rows({ view, room, takeoff }: RoomProps) {
   const panel = useRef<HTMLDivElement>(null);
-  const { session } = view;
+  const { session, system } = view;
   const walls = rows(room.walls);
   const focus = (wall: string) =>
     panel.current?.querySelector<HTMLInputElement>(`#length-${CSS.escape(wall)}`)?.focus();
@@ -31,13 +33,30 @@ export function Rows({ view, room, takeoff }: RoomProps) {
     focus(wanted.current);
     wanted.current = undefined;
   }, [room]);
-  /** From a wall to the next, from the last to the button that adds one; from no wall to the first. */
+  /** From a wall to the next, from the last to what else the room may have; from no wall to the first. */
   const goOn = useCallback((from: string | null) => {
     const lengths = [...(panel.current?.querySelectorAll<HTMLInputElement>('input[id^="length-"]') ?? [])];
     const next = lengths[lengths.findIndex((input) => input.id === `length-${from ?? ''}`) + 1];
     if (next) next.focus();
-    else panel.current?.querySelector<HTMLButtonElement>('[data-add-wall]')?.focus();
+    else panel.current?.querySelector<HTMLButtonElement>('[data-offer]:enabled')?.focus();
   }, []);
+  /** What was added is brought into sight with its first field ready to be changed. */
+  const show = (field: string) => {
+    const at = () => document.getElementById(field);
+    requestAnimationFrame(() => {
+      at()?.scrollIntoView({ block: 'center' });
+      at()?.focus();
+    });
+  };
+  const addOpening = (kind: OpeningKind) => {
+    const opening = startOpening(view, room, kind);
+    if (session.run({ name: 'addOpening', args: { room: room.id, opening } })) show(`width-${opening.id}`);
+  };
+  const usual = usualOf(system);
+  const addBaseboard = () => {
+    const run = { face: usual.baseboard, girth: null, at: null, later: false };
+    if (session.run({ name: 'setTrim', args: { room: room.id, kind: 'baseboard', run } })) show('trim-baseboard');
+  };
   const addWall = () => {
     const id = freshId();
     wanted.current = id;
@@ -58,14 +77,27 @@ export function Rows({ view, room, takeoff }: RoomProps) {
             size="small"
             variant="outlined"
             disabled={!walls.length}
-            onClick={() =>
-              session.run({ name: 'addOpening', args: { room: room.id, opening: startOpening(view, room, kind) } })
-            }
+            data-offer
+            title={`${usual.openings[kind].width.typed} × ${usual.openings[kind].height.typed}, ${said(TRIM.casing, system)} ${usual.openings[kind].casing.typed}: change what is otherwise`}
+            onClick={() => addOpening(kind)}
           >
             Add {kind === 'opening' ? 'an' : 'a'} {kind}
           </Button>
         ))}
+        {!room.trim.baseboard && (
+          <Button size="small" variant="outlined" disabled={!walls.length} onClick={addBaseboard}>
+            Add {said(TRIM.baseboard, system)}
+          </Button>
+        )}
       </div>
+      {isBare(room) && (
+        <p className="hint">
+          The walls are there. What else is in the room? A door is offered as {usual.openings.door.width.typed} ×{' '}
+          {usual.openings.door.height.typed}, a window as {usual.openings.window.width.typed} ×{' '}
+          {usual.openings.window.height.typed}, both with {said(TRIM.casing, system)} of{' '}
+          {usual.openings.door.casing.typed}; {said(TRIM.baseboard, system)} as {usual.baseboard.typed}.
+        </p>
+      )}
       {room.openings.order.length > 0 && <OpeningRows view={view} room={room} takeoff={takeoff} />}
       <TrimRows view={view} room={room} takeoff={takeoff} />
       <OnSight>
@@ -74,6 +106,13 @@ export function Rows({ view, room, takeoff }: RoomProps) {
     </div>
   );
 }
+
+/** All its walls are typed, and nothing else. */
+const isBare = (room: Room): boolean =>
+  room.walls.order.length > 2 &&
+  rows(room.walls).every((wall) => wall.length) &&
+  !room.openings.order.length &&
+  !Object.keys(room.trim).length;
 
 /** What stands below the fold is fetched when it is about to be seen. */
 function OnSight({ children }: { children: ReactNode }) {

@@ -36,6 +36,7 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
         return (
           <span key={kind} className="trim-pair">
             <LengthField
+              id={`trim-${kind}`}
               label={`${heading(TRIM[kind], system)} face`}
               optional
               value={run?.face ?? null}

@@ -1,7 +1,9 @@
 import { newJob } from '@kovelin/core/job/create.ts';
-import { newRoom, seededIds } from '@kovelin/core/job/blank.ts';
+import { newRoom, seededIds, type IdSource } from '@kovelin/core/job/blank.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
 import { COUNTRIES, COUNTRY_ROWS, type Country } from '@kovelin/core/job/region.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
+import type { Units } from '@kovelin/core/units/si.ts';
 import { db, newRow, touchesOf, type JobRow } from './db.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
@@ -12,16 +14,24 @@ import { logRows } from './site-log.ts';
 const put = (job: Job): Promise<string> => db.jobs.add(newRow(job, freshId()));
 
 /** As the browser's language says: en-GB is British, plain German is Germany's. */
-function countryHere(): Country {
+export function countryHere(): Country {
   const [language = '', place = ''] = navigator.language.split('-');
   const named = (code: string) => COUNTRIES.find((country) => country === code.toUpperCase());
   return named(place) ?? named(language) ?? 'other';
 }
 
-export async function createJob(id: string, name: string): Promise<string> {
-  const country = (await regionBefore()) ?? countryHere();
+/** Where the last job was, or as the browser's language says. */
+export const countryBefore = async (): Promise<Country> => (await regionBefore()) ?? countryHere();
+
+type Draw = (id: string, ids: IdSource, units: Units) => Room;
+const blank: Draw = (id, ids, units) => newRoom(id, 'Room 1', ids, units);
+
+/** @param draw makes its first room; left out: one that waits for its walls. */
+export async function createJob(id: string, name: string, draw: Draw = blank): Promise<string> {
+  const country = await countryBefore();
   const { units } = COUNTRY_ROWS[country];
-  const job = newJob(id, name, units, [newRoom(`${id}r`, 'Room 1', seededIds(`${id}r`), units)], country);
+  const room = `${id}r`;
+  const job = newJob(id, name, units, [draw(room, seededIds(room), units)], country);
   // what was owned in other jobs still is
   return put({ ...job, owned: await ownedBefore() });
 }

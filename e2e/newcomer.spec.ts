@@ -1,0 +1,139 @@
+import type { Page } from '@playwright/test';
+import { expect, goTo, settled, test, typeWalls } from './helpers.ts';
+
+/** What a person does: each press of the pointer and each key, as the page hears them. */
+async function counting(page: Page): Promise<() => Promise<{ clicks: number; keys: number }>> {
+  await page.addInitScript(() => {
+    const count = () => JSON.parse(sessionStorage.getItem('counted') ?? '[0,0]') as [number, number];
+    const add = (i: 0 | 1) => {
+      const now = count();
+      now[i]++;
+      sessionStorage.setItem('counted', JSON.stringify(now));
+    };
+    addEventListener('pointerdown', () => add(0), true);
+    addEventListener('keydown', () => add(1), true);
+  });
+  return () =>
+    page.evaluate(() => {
+      const [clicks, keys] = JSON.parse(sessionStorage.getItem('counted') ?? '[0,0]') as [number, number];
+      return { clicks, keys };
+    });
+}
+
+const figure = (page: Page, entry: string) => page.locator(`[data-entry=${entry}]`);
+
+/** From a drawn room to its paint, price, plan, quote and label. */
+async function toTheEnd(page: Page): Promise<void> {
+  await goTo(page, 'Sequence');
+  await expect(page.locator('.closing h3')).toContainText('Done on day');
+  await goTo(page, 'Order');
+  await page.getByRole('link', { name: 'Quote' }).click();
+  await expect(page.getByRole('main', { name: 'Quote' })).toContainText(/\d/);
+  await page.goBack();
+  await goTo(page, 'Record');
+  await page.getByRole('link', { name: /Labels/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+}
+
+test.describe('a newcomer in Britain', () => {
+  test.use({ locale: 'en-GB' });
+  test('4.35 by 3.2 m with a door, two windows and a skirting: to paint and price in 15 clicks and 60 keys, then to plan, quote and label', async ({
+    page,
+  }) => {
+    const counted = await counting(page);
+    await page.goto('/');
+    await page.getByLabel('Length', { exact: true }).click();
+    await page.keyboard.type('4.35');
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('3.2');
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('2.5');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('2');
+    await expect(page.getByLabel(/^Windows, 1.2 m × 1.2 m/)).toHaveValue('2');
+    await page.getByRole('button', { name: 'Draw it' }).click();
+    await page.locator('.drawing > svg').waitFor();
+    await settled(page);
+    await expect(page.locator('[data-opening=w2]')).toBeVisible();
+    await goTo(page, 'Order');
+    await expect(page.locator('.schedule').first()).toContainText('Wall paint');
+    await expect(figure(page, 'Price')).toContainText('£');
+    const { clicks, keys } = await counted();
+    expect(clicks).toBeLessThanOrEqual(15);
+    expect(keys).toBeLessThanOrEqual(60);
+    // the words and sizes are those of the country
+    await expect(page.locator('body')).not.toContainText(/baseboard|\bgal\b/);
+    await toTheEnd(page);
+  });
+});
+
+test('a newcomer in America goes wall by wall: after the last, Enter offers what else is there and makes no fifth wall', async ({
+  page,
+}) => {
+  const counted = await counting(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Walls one by one' }).click();
+  await expect(page.getByLabel('Length of wall A', { exact: true })).toBeFocused();
+  await typeWalls(page, [`14'3`, `10'6`, `14'3`, `10'6`]);
+  // what else is in the room, each with a usual size to take or to change
+  const door = page.getByRole('button', { name: 'Add a door' });
+  await expect(door).toBeFocused();
+  await expect(page.getByText(/The walls are there. What else is in the room\?.*2'6 × 6'8/)).toBeVisible();
+  await page.keyboard.press('Enter');
+  const width = page.getByLabel('Width of d1');
+  await expect(width).toBeFocused();
+  await expect(width).toBeInViewport();
+  await page.keyboard.type(`2'8`);
+  await page.keyboard.press('Enter');
+  await expect(width).toHaveValue(`2'8`);
+  for (const n of [1, 2]) {
+    await page.getByRole('button', { name: 'Add a window' }).click();
+    await expect(page.getByLabel(`Width of w${n}`)).toBeFocused();
+  }
+  await page.getByRole('button', { name: 'Add baseboard' }).click();
+  await expect(page.getByLabel('Baseboard face')).toBeFocused();
+  await expect(page.getByLabel('Baseboard face')).toHaveValue(`5"`);
+  await expect(page.getByText('What else is in the room?')).toHaveCount(0);
+  await expect(page.locator('[data-row]')).toHaveCount(4);
+  // what is clicked in the drawing leads to its fields
+  await page.locator('[data-opening=w1]').click();
+  await expect(page.getByLabel('Width of w1')).toBeFocused();
+  await settled(page);
+  await goTo(page, 'Order');
+  await expect(figure(page, 'Price')).toContainText('$');
+  const { clicks, keys } = await counted();
+  expect(clicks).toBeLessThanOrEqual(15);
+  expect(keys).toBeLessThanOrEqual(60);
+  await toTheEnd(page);
+});
+
+test('a newcomer on a phone, by touch: a length that is missing is asked for; the room is drawn, paint and price are there', async ({
+  browser,
+}) => {
+  const phone = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+    locale: 'en-GB',
+  });
+  const page = await phone.newPage();
+  const counted = await counting(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Draw it' }).tap();
+  await expect(page.getByRole('alert')).toHaveText('Type how long this wall is, then the room can be drawn.');
+  const length = page.getByLabel('Length', { exact: true });
+  await expect(length).toBeFocused();
+  await length.fill('4.35');
+  await page.getByLabel('Width', { exact: true }).tap();
+  await page.getByLabel('Width', { exact: true }).fill('3.2');
+  await page.getByRole('button', { name: 'Draw it' }).tap();
+  await page.locator('.drawing > svg').waitFor();
+  await settled(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+  await page.locator('.phone-top .where').tap();
+  await page.getByRole('link', { name: 'Order' }).tap();
+  await expect(page.locator('.schedule').first()).toContainText('Wall paint');
+  expect((await counted()).clicks).toBeLessThanOrEqual(15);
+  await phone.close();
+});

@@ -1,0 +1,190 @@
+import { newRoom, seededIds } from '@kovelin/core/job/blank.ts';
+import { MOST } from '@kovelin/core/job/limits.ts';
+import { plainRoom, type PlainRoom } from '@kovelin/core/job/plain-room.ts';
+import { COUNTRIES, COUNTRY_ROWS, systemOf, type Country } from '@kovelin/core/job/region.ts';
+import { usualOf } from '@kovelin/core/job/usual.ts';
+import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
+import { FOOT } from '@kovelin/core/units/si.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { OPENING, THE, TRIM } from '@kovelin/core/words/terms.ts';
+import Button from '@mui/material/Button';
+import { useEffect, useState } from 'react';
+import { attempt } from '../app/database.ts';
+import { Choice, DraftField, LengthField, readText } from '../app/fields.tsx';
+import { say } from '../app/say.ts';
+import { freshId } from '../store/ids.ts';
+import { countryBefore, countryHere, createJob } from '../store/jobs.ts';
+import { rememberRegion } from '../store/kept.ts';
+import { askToKeep } from '../store/keep.ts';
+import { StartDrawing } from './StartDrawing.tsx';
+
+interface Props {
+  readonly onOpen: (id: string | null) => void;
+  readonly onFile: () => void;
+  readonly onCottage: () => void;
+}
+type Key = 'length' | 'width' | 'height';
+type Said = Omit<PlainRoom, Key> & Record<Key, Reading | null>;
+
+const WALL = { max: 60, what: 'a wall' };
+const HEIGHT = { max: 20, what: 'a height' };
+/** What is drawn before anything is typed, m: a room of the middling kind. */
+const MIDDLING = { metric: [4.5, 3.6], imperial: [15 * FOOT, 12 * FOOT] } as const;
+const COUNTS = Array.from({ length: 7 }, (_, n) => [`${n}`, `${n}`] as const);
+
+/** The ways into a first room: two lengths and a height, walls one by one, a file, or the example. */
+export default function Start({ onOpen, onFile, onCottage }: Props) {
+  const [country, setCountry] = useState<Country | null>(null);
+  const [plain, setPlain] = useState<Said>({
+    name: 'Living room',
+    length: null,
+    width: null,
+    height: null,
+    doors: 1,
+    windows: 1,
+    baseboard: true,
+  });
+  const [missing, setMissing] = useState<'length' | 'width' | null>(null);
+  useEffect(() => {
+    // where nothing can be kept, nothing was: that is said above
+    countryBefore().then(setCountry, () => setCountry(countryHere()));
+  }, []);
+  if (!country) return <p className="waiting">One moment …</p>;
+  const { units, words } = COUNTRY_ROWS[country];
+  const system = systemOf({ units, region: { words } });
+  const usual = usualOf(units);
+  const set = (change: Partial<Said>): null => {
+    setPlain({ ...plain, ...change });
+    setMissing(null);
+    return null;
+  };
+  const whole = (of: Said): PlainRoom => ({
+    ...of,
+    length: of.length ?? tapeReading(MIDDLING[units][0], system),
+    width: of.width ?? tapeReading(MIDDLING[units][1], system),
+    height: of.height ?? (newRoom('', '', seededIds(''), units).height as Reading),
+  });
+  const go = (key: Key): void => document.getElementById(`start-${key}`)?.focus();
+  /** Enter takes the field first: what it held is there when the next frame is. */
+  const press = () => void requestAnimationFrame(() => document.getElementById('start-draw')?.click());
+  const make = async (draw?: Parameters<typeof createJob>[2]) => {
+    void askToKeep();
+    const made = await attempt('The job was not made', async () => {
+      await rememberRegion(country);
+      return createJob(freshId(), plain.name, draw);
+    });
+    onOpen(made);
+  };
+  const draw = () => {
+    const { length, width } = plain;
+    const lacks = !length ? 'length' : !width ? 'width' : null;
+    setMissing(lacks);
+    if (lacks) return go(lacks);
+    void make((id, ids, units) => {
+      const { room, left } = plainRoom(id, whole(plain), ids, units);
+      if (left)
+        say(
+          left === 1
+            ? 'One door or window of the usual size found no place on a wall: add it where it is, with its own size.'
+            : `${left} doors and windows of the usual size found no place on a wall: add them where they are, with their own sizes.`,
+        );
+      return room;
+    });
+  };
+  const size = (kind: 'door' | 'window') => {
+    const { width, height } = usual.openings[kind];
+    return `${heading(OPENING[kind], system)}s, ${width.typed} × ${height.typed}`;
+  };
+  const field = (key: Key) => ({
+    id: `start-${key}`,
+    value: plain[key],
+    system,
+    optional: true,
+    placeholder: whole({ ...plain, [key]: null })[key].typed,
+    problem: missing === key ? 'Type how long this wall is, then the room can be drawn.' : null,
+    onCommit: (reading: Reading | null) => set({ [key]: reading }),
+  });
+  const drawn = plainRoom('start', whole(plain), seededIds('start'), units);
+  return (
+    <section className="start" aria-labelledby="start-title">
+      <div className="start-why">
+        <h1 id="start-title">Type a room, and know what to buy, what it costs and who does what when.</h1>
+        <StartDrawing room={drawn.room} system={system} isTyped={Boolean(plain.length && plain.width)} />
+        <ul className="start-then">
+          <li>
+            <b>Paint and primer</b> for each surface, by what is there now, and why
+          </li>
+          <li>
+            <b>
+              {heading(THE.can, system)}s, {said(THE.cover, system)}s, tape
+            </b>{' '}
+            that neither run out nor pile up
+          </li>
+          <li>
+            <b>A plan</b> of cutting in, rolling and drying for the people there
+          </li>
+        </ul>
+      </div>
+      <div className="start-card">
+        <Choice
+          label="Where do you paint?"
+          value={country}
+          options={COUNTRIES.map((one) => [one, COUNTRY_ROWS[one].name])}
+          onChange={setCountry}
+        />
+        <h2>A room from two lengths and a height</h2>
+        <div className="start-lengths">
+          <LengthField label="Length" {...field('length')} options={WALL} onEnter={() => go('width')} />
+          <LengthField label="Width" {...field('width')} options={WALL} onEnter={() => go('height')} />
+          <LengthField label="Height" {...field('height')} options={HEIGHT} onEnter={press} />
+        </div>
+        <div className="start-lengths">
+          <Choice
+            label={size('door')}
+            value={`${plain.doors}`}
+            options={COUNTS}
+            onChange={(n) => set({ doors: Number(n) })}
+          />
+          <Choice
+            label={size('window')}
+            value={`${plain.windows}`}
+            options={COUNTS}
+            onChange={(n) => set({ windows: Number(n) })}
+          />
+        </div>
+        <label className="check">
+          <input
+            type="checkbox"
+            checked={plain.baseboard}
+            onChange={(event) => set({ baseboard: event.target.checked })}
+          />
+          {heading(TRIM.baseboard, system)} {usual.baseboard.typed} high, and {said(TRIM.casing, system)}{' '}
+          {usual.openings.door.casing.typed} round each door and window
+        </label>
+        <DraftField
+          label="Called"
+          value={plain.name}
+          parse={readText(MOST.name, 1)}
+          onCommit={(name) => set({ name })}
+          onEnter={press}
+        />
+        <Button id="start-draw" variant="contained" onClick={draw}>
+          Draw it
+        </Button>
+        <p className="hint">All four walls are drawn at once; every size can be corrected then.</p>
+        <h2>Or begin another way</h2>
+        <div className="start-ways">
+          <Button variant="outlined" onClick={() => void make()}>
+            Walls one by one
+          </Button>
+          <Button variant="outlined" onClick={onFile}>
+            A file or a plan
+          </Button>
+          <Button variant="outlined" onClick={onCottage}>
+            Look at the keeper’s cottage
+          </Button>
+        </div>
+      </div>
+    </section>
+  );
+}
