@@ -77,7 +77,7 @@ test('what cannot be is said beside its field; the rest of the job goes on and n
     [`12'14`, /14 inches after feet/],
     ['abc', /“abc” is not a length/],
     ['-3', /cannot be negative/],
-    ['400', /over the limit of 60 m/],
+    ['400', /400 ft is over the limit of 197 ft/],
   ] as const) {
     await wall.fill(typed);
     await page.keyboard.press('Tab');

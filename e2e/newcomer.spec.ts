@@ -108,6 +108,48 @@ test('a newcomer in America goes wall by wall: after the last, Enter offers what
   await toTheEnd(page);
 });
 
+test.describe('what was in the way', () => {
+  test.use({ locale: 'en-GB' });
+  test('millimetres in a metric room are offered and taken; one key skips to the work; every page is named; a price at cost says so', async ({
+    page,
+  }) => {
+    await page.goto('/');
+    await page.getByLabel('Length', { exact: true }).fill('4350');
+    const refused = page.getByRole('alert');
+    await expect(refused).toContainText('A wall of 4350 m is over the limit of 60 m; was a unit or a mark left out?');
+    await expect(refused).not.toContainText(/\bft\b/);
+    await refused.getByRole('button', { name: 'Take 4350 mm' }).click();
+    await expect(page.getByLabel('Length', { exact: true })).toHaveValue('4350 mm');
+    await expect(page.getByLabel('Width', { exact: true })).toBeFocused();
+    await page.keyboard.type('3.2');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Enter');
+    await page.locator('.drawing > svg').waitFor();
+    await settled(page);
+    await expect(page.getByLabel('Length of wall A', { exact: true })).toHaveValue('4350 mm');
+    await expect(page).toHaveTitle('Measure · Living room · Kovelin');
+    // from the top of the page to the first field of the room
+    await page.reload();
+    await settled(page);
+    await page.keyboard.press('Tab');
+    await expect(page.getByRole('button', { name: 'Skip to the work' })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(page.locator('.entry-panel')).toBeFocused();
+    await goTo(page, 'Order');
+    await expect(page).toHaveTitle('Order · Living room · Kovelin');
+    await expect(page.getByText(/^The price has overhead and margin in it\./)).toBeVisible();
+    await page.getByRole('button', { name: 'Labour and price', exact: true }).click();
+    for (const label of ['Overhead, on costs', 'Margin, of the price']) {
+      await page.getByLabel(label).fill('0');
+      await page.keyboard.press('Enter');
+    }
+    await settled(page);
+    await expect(page.getByText('The price is what it costs: no overhead, margin or tax is in it.')).toBeVisible();
+    await page.getByRole('link', { name: 'Quote' }).click();
+    await expect(page).toHaveTitle('Quote · Living room · Kovelin');
+  });
+});
+
 test('a newcomer on a phone, by touch: a length that is missing is asked for; the room is drawn, paint and price are there', async ({
   browser,
 }) => {

@@ -94,7 +94,7 @@ export const STEPS: readonly Step[] = [
         of: ({ ledger, waiting }) => {
           if (!ledger.ordered) return [waiting, null];
           const { risk } = ledger.ordered;
-          return [risk ? formatPercent(risk.chance) : 'none', risk?.chance ?? 0];
+          return [risk ? formatPercent(risk.chance) : 'nothing yet', risk?.chance ?? 0];
         },
       },
     ],

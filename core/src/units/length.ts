@@ -208,12 +208,37 @@ function checkSize(metres: Metres, options: LengthOptions, start: number): void 
   if (metres <= 0 && !options.zero)
     throw new LengthError(start, `${capital(what)} of nothing cannot be; measure it again.`);
   if (metres > max) {
-    const size = `${trimNumber(metres, 1)} m (${trimNumber(metres / FOOT, 1)} ft)`;
+    const says = (value: Metres, digits: number) =>
+      options.unit === 'ft'
+        ? `${trimNumber(value / FOOT, digits)} ft`
+        : options.unit === 'm'
+          ? `${trimNumber(value, digits)} m`
+          : `${trimNumber(value, digits)} m (${trimNumber(value / FOOT, digits)} ft)`;
     throw new LengthError(
       start,
-      `${capital(what)} of ${size} is over the limit of ${max} m (${trimNumber(max / FOOT, 0)} ft); was a unit or a mark left out?`,
+      `${capital(what)} of ${says(metres, 1)} is over the limit of ${says(max, 0)}; was a unit or a mark left out?`,
     );
   }
+}
+
+/**
+ * What somebody meant who typed a bare number that is too long for what is measured: millimetres or centimetres in a metric job,
+ * inches in another. null: it was not that.
+ */
+export function meant(text: string, system: System, max: Metres): string | null {
+  const bare = text.trim();
+  if (!/^\d{2,5}$/.test(bare)) return null;
+  const n = Number(bare);
+  const units = isImperial(system)
+    ? ([['"', INCH, FOOT]] as const)
+    : ([
+        [' mm', 0.001, 1],
+        [' cm', 0.01, 1],
+      ] as const);
+  if (n * (units[0]?.[2] ?? 1) <= max) return null;
+  // a metre or more is the likelier wall; less than a foot is none
+  const found = [1, 0.3].flatMap((least) => units.filter(([, unit]) => n * unit <= max && n * unit >= least))[0];
+  return found ? `${bare}${found[0]}` : null;
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

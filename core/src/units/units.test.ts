@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { aboutLength, formatLength, parseLength, typeLength } from './length.ts';
+import { aboutLength, formatLength, meant, parseLength, typeLength } from './length.ts';
 import {
   formatMinutes,
   formatTemperature,
@@ -16,7 +16,7 @@ import { FOOT, GALLON, INCH, SQUARE_FOOT } from './si.ts';
 import { addDays, daysBetween } from './date.ts';
 import { isDay } from './day.ts';
 import { dayText, readDayText } from './day-text.ts';
-import { readReading } from './reading.ts';
+import { readReading, unitOf } from './reading.ts';
 import { compute, evaluate, given } from './working.ts';
 
 const metres = (text: string, unit?: 'ft' | 'm') => {
@@ -68,6 +68,25 @@ describe('lengths as people write them', () => {
     ['2.4 m + 12"', 2.7048],
   ])('%s is %d m', (text, value) => expect(metres(text)).toBeCloseTo(value, 12));
 
+  test.each([
+    ['4350', 'metric', 60, '4350 mm'],
+    ['435', 'metric', 60, '435 cm'],
+    ['240', 'metric', 20, '240 cm'],
+    ['90', 'metric', 60, '90 cm'],
+    ['12', 'metric', 60, null],
+    ['60000', 'metric', 60, '60000 mm'],
+    ['60001', 'metric', 60, null],
+    ['4.35', 'metric', 60, null],
+    ['400', 'imperial', 60, '400"'],
+    ['150', 'imperial', 60, null],
+    ['99999', 'imperial', 60, null],
+  ] as const)('%s typed in a %s job, at most %d m, may have meant %s', (text, system, max, wanted) => {
+    expect(meant(text, system, max)).toBe(wanted);
+    if (!wanted) return;
+    const read = parseLength(wanted, { max });
+    expect([read.ok && read.value <= max, parseLength(text, { unit: unitOf(system), max }).ok]).toEqual([true, false]);
+  });
+
   test('a bare number takes the unit in force, and needs one', () => {
     expect(metres('12', 'ft')).toBeCloseTo(12 * FOOT, 12);
     expect(metres('3,82', 'm')).toBeCloseTo(3.82, 12);
@@ -79,7 +98,7 @@ describe('lengths as people write them', () => {
     ['abc', 1, /“abc” is not a length/],
     [`-3'`, 1, /negative/],
     ['', 1, /missing/],
-    [`400'`, 1, /over the limit of 60 m/],
+    [`400'`, 1, /^A length of 400 ft is over the limit of 197 ft; was a unit/],
     [`12.5' 6"`, 7, /whole feet/],
     [`12' 6" x`, 8, /“x” does not belong/],
     ['1,234 mm', 1, /decimal or a thousand/],

@@ -65,6 +65,27 @@ export default function JobFrame() {
   );
 }
 
+/** What the papers are called in the title of the page. */
+const PAPERS: Readonly<Record<string, string>> = {
+  schedule: 'Finish schedule',
+  quote: 'Quote',
+  list: 'Shopping list',
+  lines: 'Lines and plays',
+  sheet: 'Day sheet',
+  punch: 'Punch list',
+  acceptance: 'Acceptance',
+  labels: 'Labels',
+  home: 'Home record',
+};
+
+/** Past tape, rooms and drawing, to what is typed or read: the first thing there takes the focus with the next Tab. */
+function toTheWork(): void {
+  const work = document.querySelector<HTMLElement>('.entry-panel') ?? document.querySelector<HTMLElement>('main');
+  if (!work) return;
+  work.tabIndex = -1;
+  work.focus();
+}
+
 /** Is the page as narrow as a phone? */
 const PHONE = '(max-width: 700px)';
 
@@ -74,12 +95,12 @@ function Frame() {
   const phone = useMediaQuery(PHONE, { noSsr: true });
   const [sheet, setSheet] = useState(false);
   const [help, setHelp] = useState(false);
-  const { page } = useHere();
+  const { page, step } = useHere();
   useShortcuts(() => setHelp(true));
   useLeaving(session);
   useEffect(() => {
-    document.title = `${state.job.name} · Kovelin`;
-  }, [state.job.name]);
+    document.title = [PAPERS[page] ?? step?.word, state.job.name, 'Kovelin'].filter(Boolean).join(' · ');
+  }, [state.job.name, page, step]);
   return (
     <div
       className="frame"
@@ -91,6 +112,9 @@ function Frame() {
         if (target instanceof Element && target.closest('.drawing .surface')) setSheet(true);
       }}
     >
+      <button type="button" className="skip" onClick={toTheWork}>
+        Skip to the work
+      </button>
       {phone ? (
         <Suspense fallback={<header className="phone-top" />}>
           <PhoneTop onHelp={() => setHelp(true)} />

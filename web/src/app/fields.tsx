@@ -1,7 +1,7 @@
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { Edit } from '@kovelin/core/job/edits.ts';
 import { within, type Ends } from '@kovelin/core/job/limits.ts';
-import type { LengthOptions } from '@kovelin/core/units/length.ts';
+import { meant, type LengthOptions } from '@kovelin/core/units/length.ts';
 import { readReading, unitOf, type Reading } from '@kovelin/core/units/reading.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { aim, hasPad } from './aim.ts';
@@ -28,6 +28,8 @@ interface TextFieldProps<T> {
   readonly hideLabel?: boolean;
   /** Several lines: Enter starts a new one, Ctrl Enter takes what is there. */
   readonly lines?: number;
+  /** What a text that was refused may have meant: offered to be taken. */
+  readonly meant?: (text: string) => string | null;
   /** Id of a datalist of suggestions. */
   readonly list?: string;
   /** Takes what the laser meter reads, while it was the last such field to have the focus. */
@@ -66,6 +68,16 @@ export function DraftField<T>(props: TextFieldProps<T>) {
     session?.setDraft(owner, null);
     setText(null);
     return true;
+  };
+  const instead = text !== null && read && !read.ok ? (props.meant?.(text) ?? null) : null;
+  const take = (): void => {
+    const meaning = props.parse(instead ?? '');
+    if (!meaning.ok) return;
+    session?.setDraft(owner, null);
+    setText(null);
+    setRefused(props.onCommit(meaning.value) ?? null);
+    if (props.onEnter) props.onEnter();
+    else document.getElementById(id)?.focus();
   };
   useTyped(text !== null && text !== before, () => {
     session?.setDraft(owner, null);
@@ -125,6 +137,14 @@ export function DraftField<T>(props: TextFieldProps<T>) {
       {message && (
         <span className="problem" id={`${id}-p`} role="alert">
           {message}
+          {instead !== null && (
+            <>
+              {' '}
+              <button type="button" className="link" onMouseDown={(event) => event.preventDefault()} onClick={take}>
+                Take {instead}
+              </button>
+            </>
+          )}
         </span>
       )}
     </span>
@@ -177,6 +197,7 @@ export function LengthField({ value, system, options, optional, ...rest }: Lengt
       {...rest}
       takesReadings
       value={value?.typed ?? ''}
+      meant={(text) => meant(text, system, options?.max ?? 60)}
       parse={(text) => readLength(text, system, options, optional)}
     />
   );

@@ -67,7 +67,7 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
   const go = (key: Key): void => document.getElementById(`start-${key}`)?.focus();
   /** Enter takes the field first: what it held is there when the next frame is. */
   const press = () => void requestAnimationFrame(() => document.getElementById('start-draw')?.click());
-  const make = async (draw?: Parameters<typeof createJob>[2]) => {
+  const make = async (draw: Parameters<typeof createJob>[2]) => {
     void askToKeep();
     const made = await attempt('The job was not made', async () => {
       await rememberRegion(country);
@@ -174,7 +174,10 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
         <p className="hint">All four walls are drawn at once; every size can be corrected then.</p>
         <h2>Or begin another way</h2>
         <div className="start-ways">
-          <Button variant="outlined" onClick={() => void make()}>
+          <Button
+            variant="outlined"
+            onClick={() => void make((id, ids, system) => newRoom(id, plain.name, ids, system))}
+          >
             Walls one by one
           </Button>
           <Button variant="outlined" onClick={onFile}>

@@ -1,6 +1,7 @@
 import { rows } from '@kovelin/core/job/table.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
+import { listed, said } from '@kovelin/core/units/word.ts';
 import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -129,7 +130,7 @@ function shown({ surface, system }: WholeView, paints: readonly PaintLine[]) {
   return { fills: found, here: at as PaintLine | null };
 }
 
-function Totals({ view: { state }, order: { price, labour } }: { view: WholeView; order: JobOrder }) {
+function Totals({ view: { state, system }, order: { price, labour } }: { view: WholeView; order: JobOrder }) {
   const money = (kind: (typeof price.lines)[number]['kind']) => price.lines.find((l) => l.kind === kind)?.amount ?? 0;
   const facts: [string, number][] = [
     ['Paint', money('paint')],
@@ -137,6 +138,10 @@ function Totals({ view: { state }, order: { price, labour } }: { view: WholeView
     ['Labour', labour.cost],
     ['Price', price.total],
   ];
+  const { overhead, margin, tax, taxName } = state.shown.pricing;
+  const inPrice = [overhead > 0 && 'overhead', margin > 0 && 'margin', tax > 0 && taxName].filter(
+    (part) => part !== false,
+  );
   const untaken = rows(state.shown.options).filter((o) => !o.taken).length;
   return (
     <div className="closing">
@@ -150,7 +155,9 @@ function Totals({ view: { state }, order: { price, labour } }: { view: WholeView
         ))}
       </dl>
       <p className="hint">
-        The price has overhead, margin and tax in it.
+        {inPrice.length > 0
+          ? `The price has ${said(listed(inPrice), system)} in it.`
+          : 'The price is what it costs: no overhead, margin or tax is in it.'}
         {untaken > 0 && ` ${untaken} ${untaken === 1 ? 'option is' : 'options are'} priced separately.`}
       </p>
     </div>

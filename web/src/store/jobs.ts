@@ -24,10 +24,9 @@ export function countryHere(): Country {
 export const countryBefore = async (): Promise<Country> => (await regionBefore()) ?? countryHere();
 
 type Draw = (id: string, ids: IdSource, units: Units) => Room;
-const blank: Draw = (id, ids, units) => newRoom(id, 'Room 1', ids, units);
 
-/** @param draw makes its first room; left out: one that waits for its walls. */
-export async function createJob(id: string, name: string, draw: Draw = blank): Promise<string> {
+/** @param draw makes its first room. */
+export async function createJob(id: string, name: string, draw: Draw): Promise<string> {
   const country = await countryBefore();
   const { units } = COUNTRY_ROWS[country];
   const room = `${id}r`;
