@@ -13,7 +13,7 @@ const [folder = 'docs/screenshots', ...only] = process.argv.slice(2);
 mkdirSync(folder, { recursive: true });
 const { url, stop } = await serve();
 const browser = (await (launch as () => Promise<Browser>)()) as Browser;
-const page: Page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+let page: Page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 page.on('console', (m) => m.type() === 'error' && console.log('console:', m.text()));
 page.on('pageerror', (e) => console.log('page:', e.message));
 
@@ -176,14 +176,7 @@ await shot('sheet', async () => {
   await page.getByRole('link', { name: 'Day sheet to print' }).click();
   await page.locator('.sheet-day').first().waitFor();
 });
-await shot('dark', async () => {
-  await step('Specify');
-  await page.getByRole('button', { name: 'Dark' }).click();
-  await room('Parlour');
-});
 await shot('phone', async () => {
-  await page.getByRole('button', { name: 'Daylight' }).click();
-  await page.getByRole('button', { name: 'Light', exact: true }).click();
   await step('Measure');
   await page.setViewportSize({ width: 390, height: 844 });
 });
@@ -191,6 +184,18 @@ await shot('jobs', async () => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(`${url}/`);
   await page.locator('.job-card').waitFor();
+});
+await shot('start', async () => {
+  const fresh = await browser.newContext({
+    serviceWorkers: 'block',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+  });
+  page = await fresh.newPage();
+  await page.goto(`${url}/`);
+  await page.getByLabel('Length', { exact: true }).fill('4.35');
+  await page.getByLabel('Width', { exact: true }).fill('3.2');
+  await page.getByLabel(/^Windows/).selectOption('2');
 });
 await browser.close();
 stop();

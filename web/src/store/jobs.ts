@@ -1,5 +1,5 @@
 import { newJob } from '@kovelin/core/job/create.ts';
-import { newRoom, seededIds, type IdSource } from '@kovelin/core/job/blank.ts';
+import { seededIds, type IdSource } from '@kovelin/core/job/blank.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
 import { COUNTRIES, COUNTRY_ROWS, type Country } from '@kovelin/core/job/region.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
