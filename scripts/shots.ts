@@ -179,6 +179,7 @@ await shot('sheet', async () => {
 await shot('phone', async () => {
   await step('Measure');
   await page.setViewportSize({ width: 390, height: 844 });
+  await page.locator('.phone-top .where').waitFor();
 });
 await shot('jobs', async () => {
   await page.setViewportSize({ width: 1280, height: 800 });
