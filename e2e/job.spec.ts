@@ -1,10 +1,9 @@
-import AxeBuilder from '@axe-core/playwright';
 import { execFile } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { promisify } from 'node:util';
 import type { Page } from '@playwright/test';
 import { run as runVerb } from '../core/src/cli/run.ts';
-import { expect, goTo, ledger, openDemo, openLoft, openPart, openRoom, settled, test, watch } from './helpers.ts';
+import { expect, goTo, ledger, openPart, openRoom, settled, test, watch } from './helpers.ts';
 
 const run = promisify(execFile);
 /** A verb of the shell; it throws what the shell says on stderr. */
@@ -223,87 +222,4 @@ test('a wall clicked in one step is the wall in every step; the sheet says what 
   await expect(page.locator('.ledger')).toBeHidden();
   const pdf = await page.pdf({ preferCSSPageSize: true });
   expect(pdf.byteLength).toBeGreaterThan(20_000);
-});
-
-test('no serious accessibility fault in any view, light, dark and in daylight', async ({ page }) => {
-  /** The whole page, or the parts of it that are new, in both schemes. */
-  const look = async (where: string, ...parts: readonly string[]) => {
-    for (const scheme of ['light', 'dark'] as const) {
-      await page.emulateMedia({ colorScheme: scheme });
-      await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
-      // buttons pass from one colour to the other
-      await page.evaluate(() => Promise.all(document.getAnimations().map((running) => running.finished)));
-      await lookOnce(`${where}, ${scheme}`, scheme === 'light', parts);
-    }
-  };
-  const lookOnce = async (where: string, isFirst: boolean, parts: readonly string[]) => {
-    // everything once; another scheme changes colours, and nothing else; there are no frames to be gone through
-    const axe = new AxeBuilder({ page }).setLegacyMode(true);
-    if (isFirst) axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
-    else axe.withRules(['color-contrast']);
-    for (const part of parts) axe.include(part);
-    // of long lists of things alike the first dozen
-    axe.exclude('.tasks li:nth-child(n + 12)').exclude('.bar:nth-of-type(n + 12)');
-    const { violations } = await axe.analyze();
-    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-    const places = serious.map(
-      (v) =>
-        `${where}: ${v.id} ${v.nodes
-          .slice(0, 3)
-          .map((n) => n.target.join(' '))
-          .join(' | ')}`,
-    );
-    expect(places).toEqual([]);
-  };
-  await openLoft(page);
-  for (const step of ['Measure', 'Specify', 'Order', 'Technique', 'Sequence', 'Site', 'Inspect', 'Record']) {
-    await goTo(page, step);
-    await page.locator('.drawing > svg').waitFor();
-    await settled(page);
-    await look(step, ...(step === 'Measure' ? [] : ['main', '.panel']));
-  }
-  await goTo(page, 'Specify');
-  for (const side of ['There now', 'Will look']) {
-    await page.getByRole('button', { name: side }).click();
-    await look(side, '.panel');
-  }
-  await goTo(page, 'Order');
-  for (const table of ['Everything else', 'Labour and price']) {
-    await page.getByRole('button', { name: table, exact: true }).click();
-    await look(table, '.entry-panel', '.panel');
-  }
-  for (const opens of ['Prices …', 'Starting values …']) {
-    await page.getByRole('button', { name: opens }).click();
-    await page.getByRole('dialog').getByRole('heading').first().waitFor();
-    await expect(page.locator('.MuiDialog-container')).toHaveCSS('opacity', '1');
-    await look(opens, '.MuiDialog-root');
-    await page.keyboard.press('Escape');
-    await expect(page.getByRole('dialog')).toHaveCount(0);
-  }
-  for (const [link, main] of [
-    ['Shopping list', 'Shopping list'],
-    ['Quote', 'Quote'],
-  ] as const) {
-    await goTo(page, 'Order');
-    await page.getByRole('link', { name: link }).click();
-    await page.getByRole('main', { name: main }).waitFor();
-    await look(link, 'main');
-  }
-  await page.getByRole('link', { name: 'Day sheet to print' }).click();
-  await page.locator('.sheet-day').first().waitFor();
-  await look('sheet', 'main');
-  await goTo(page, 'Measure');
-  await page.getByRole('button', { name: 'Shorthand' }).click();
-  await look('shorthand', '.entry-panel');
-  await page.goto('/');
-  await page.locator('.job-card').waitFor();
-  await look('jobs');
-  await page.getByRole('button', { name: 'Daylight' }).click();
-  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'daylight');
-  await openDemo(page);
-  for (const step of ['Specify', 'Sequence']) {
-    await goTo(page, step);
-    await settled(page);
-    await lookOnce(`${step} in daylight`, false, ['main', '.panel']);
-  }
 });

@@ -132,7 +132,7 @@ test.describe('what was in the way', () => {
     await page.reload();
     await settled(page);
     await page.keyboard.press('Tab');
-    await expect(page.getByRole('button', { name: 'Skip to the work' })).toBeFocused();
+    await expect(page.getByRole('button', { name: 'Go to the work' })).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(page.locator('.entry-panel')).toBeFocused();
     await goTo(page, 'Order');

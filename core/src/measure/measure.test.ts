@@ -149,7 +149,7 @@ test.each([
   ['units ft\nroom Two\nheight 8\nwall A 12 R\nwall B 12 R', /line 2: A room needs at least three walls/],
   [BOX.replace('wall B 10 R', 'wall B 10 L'), /line 2: The turns of Box add up to 180 degrees, not 360/],
   [BOX.replace('height 8\n', ''), /Wall A has no height/],
-  [BOX.replace('wall A 12 R', 'wall A 400 R'), /line 4, column 8: A wall of 121.9 m/],
+  [BOX.replace('wall A 12 R', 'wall A 400 R'), /line 4, column 8: A wall of 400 ft/],
   [BOX.replace('wall A 12 R', "wall A 12'14 R"), /line 4, column 11: 14 inches after feet/],
   [
     'units ft\nroom Knot\nheight 8\nwall A 10 R\nwall B 10 R\nwall C 5 R\nwall D 15 L\nwall E 5 L\nwall F 5 L\nwall G 10 180R\nwall H 1 180R',

@@ -13,6 +13,7 @@ import { JobProvider } from './JobProvider.tsx';
 import { Ledger } from './Ledger.tsx';
 import { LostPage } from './LostPage.tsx';
 import { Rooms } from './Rooms.tsx';
+import { StepHeading } from './StepHeading.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
 import { onFileGone } from './stale.ts';
 import { Tape } from './Tape.tsx';
@@ -113,7 +114,7 @@ function Frame() {
       }}
     >
       <button type="button" className="skip" onClick={toTheWork}>
-        Skip to the work
+        Go to the work
       </button>
       {phone ? (
         <Suspense fallback={<header className="phone-top" />}>
@@ -122,6 +123,7 @@ function Frame() {
       ) : (
         <>
           <header className="top">
+            <StepHeading />
             <Link to="/" className="mark" aria-label="Kovelin: all jobs">
               <img src="/mark.svg" alt="" width="30" height="30" />
               <span>kovelin</span>

@@ -4,6 +4,7 @@ import { Link, useLocation } from 'react-router';
 import { useJob } from './job-context.ts';
 import { Rooms } from './Rooms.tsx';
 import { useGoToStep, useHere } from './shortcuts.ts';
+import { StepHeading } from './StepHeading.tsx';
 import { useSteps } from './step.ts';
 import { Tools } from './Tools.tsx';
 import { useTyping } from './typed.ts';
@@ -23,6 +24,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
   const close = () => setOpened(null);
   return (
     <header className="phone-top">
+      <StepHeading />
       <button type="button" className="where" aria-haspopup="dialog" onClick={() => setOpened('steps')}>
         <span className="unseen">Step: </span>
         {step?.word ?? 'Paper'}

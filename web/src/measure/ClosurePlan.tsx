@@ -20,6 +20,17 @@ const SLIP_WORDS: Readonly<Record<SuspectClass['slip'], string>> = {
 /** A class this much costlier than the first (squared standard errors) is not worth a painter's time. */
 const WORTH_SAYING = 6;
 
+/** The verdict on the walk in one sentence, for those who hear it; empty while walls are missing or something is typed. */
+export function verdictOf({ takeoff, system, state }: JobView): string {
+  const { closure, missing = [] } = takeoff ?? {};
+  if (!closure || missing.length || state.isDraft) return '';
+  const gap = formatLength(closure.misclosure, system);
+  if (closure.provisional) return `The walk does not close: its ends are ${gap} apart.`;
+  return closure.misclosure < 0.0005
+    ? 'The walk closes without a gap.'
+    : `The walk closes: its ends are ${gap} apart, which is shared out.`;
+}
+
 /** Does the walk come back to its start? Said in words and figures beside the ceiling; if not, what single slip would do it. */
 export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Suspicion }) {
   const { takeoff, system } = view;

@@ -6,7 +6,7 @@ import { useJob } from '../app/job-context.ts';
 import { Sides } from '../app/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import type { Placing } from '../drawing/placing.ts';
-import { ClosurePlan } from './ClosurePlan.tsx';
+import { ClosurePlan, verdictOf } from './ClosurePlan.tsx';
 import { MeasurePanel, type Explained } from './MeasurePanel.tsx';
 import { Rows } from './Rows.tsx';
 import './measure.css';
@@ -60,6 +60,9 @@ export default function MeasureView() {
   return (
     <>
       <main className={pad ? 'middle with-pad' : 'middle'} aria-label="Measure">
+        <p className="unseen" role="status">
+          {verdictOf(view)}
+        </p>
         <UnrolledRoom
           view={view}
           takeoff={takeoff}

@@ -44,7 +44,9 @@ export function PersonPage({ view, schedule, day, person, tasks, wants }: Person
       <table>
         <thead>
           <tr>
-            <th />
+            <th>
+              <span className="unseen">Done</span>
+            </th>
             <th>From</th>
             <th>To</th>
             <th>What</th>

@@ -103,7 +103,9 @@ export function SideBySide({ view }: { view: WholeView }) {
             <th scope="col">Price</th>
             <th scope="col">Cutting in</th>
             <th scope="col">Chance of a lap</th>
-            <th />
+            <th>
+              <span className="unseen">Take it</span>
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -1,0 +1,108 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, goTo, openPart, settled, test } from './helpers.ts';
+
+const SCHEMES = ['Dark', 'Daylight', 'Light'] as const;
+
+/** What axe finds, best practice included, in the light scheme; in the two others colours, which is all that changes. */
+async function faultsIn(page: Page, where: string, ...parts: readonly string[]): Promise<string[]> {
+  const found: string[] = [];
+  const look = async (scheme: string, isFirst: boolean) => {
+    // buttons pass from one colour to the other
+    await page.evaluate(() => Promise.all(document.getAnimations().map((running) => running.finished)));
+    const axe = new AxeBuilder({ page }).setLegacyMode(true);
+    if (!isFirst) axe.withRules(['color-contrast']);
+    for (const part of parts) axe.include(part);
+    // of long lists of things alike the first dozen
+    axe.exclude('.tasks li:nth-child(n + 12)').exclude('.bar:nth-of-type(n + 12)');
+    const { violations } = await axe.analyze();
+    for (const { id, nodes } of violations)
+      found.push(
+        `${where}, ${scheme}: ${id} ${nodes
+          .slice(0, 3)
+          .map((n) => n.target.join(' '))
+          .join(' | ')}`,
+      );
+  };
+  await look('light', true);
+  for (const scheme of SCHEMES) {
+    await page.getByRole('button', { name: scheme, exact: true }).first().click();
+    if (scheme !== 'Light') await look(scheme, false);
+  }
+  return found;
+}
+
+for (const steps of [
+  ['Measure', 'Specify', 'Order', 'Technique'],
+  ['Sequence', 'Site', 'Inspect', 'Record'],
+] as const)
+  test(`axe finds nothing in ${steps.join(', ')}, in every scheme`, async ({ page }) => {
+    await openPart(page, 'Loft bedroom');
+    const faults: string[] = [];
+    for (const step of steps) {
+      await goTo(page, step);
+      await page.locator('.drawing > svg').waitFor();
+      await settled(page);
+      faults.push(...(await faultsIn(page, step)));
+    }
+    expect(faults).toEqual([]);
+  });
+
+test('axe finds nothing in what opens: sides, tables and dialogs', async ({ page }) => {
+  await openPart(page, 'Loft bedroom');
+  const faults: string[] = [];
+  const press = (name: string) => page.getByRole('button', { name, exact: true }).first().click();
+  const look = async (where: string, part: string) => void faults.push(...(await faultsIn(page, where, part)));
+  await press('Shorthand');
+  await look('Shorthand', '.entry-panel');
+  await goTo(page, 'Specify');
+  for (const side of ['There now', 'Will look']) {
+    await press(side);
+    await look(side, '.panel');
+  }
+  await goTo(page, 'Order');
+  for (const table of ['Everything else', 'Labour and price']) {
+    await press(table);
+    await look(table, '.entry-panel');
+  }
+  for (const opens of ['Prices …', 'Starting values …']) {
+    await page.getByRole('button', { name: opens }).click();
+    await page.getByRole('dialog').getByRole('heading').first().waitFor();
+    await expect(page.locator('.MuiDialog-container')).toHaveCSS('opacity', '1');
+    const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).include('.MuiDialog-root').analyze();
+    faults.push(...violations.map(({ id, nodes }) => `${opens}: ${id} ${nodes[0]?.target.join(' ') ?? ''}`));
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+  expect(faults).toEqual([]);
+});
+
+for (const papers of [
+  ['schedule', 'quote', 'list', 'lines', 'sheet'],
+  ['punch', 'acceptance', 'labels', 'home'],
+] as const)
+  test(`axe finds nothing on the papers ${papers.join(', ')}`, async ({ page }) => {
+    await openPart(page, 'Loft bedroom');
+    const job = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
+    const faults: string[] = [];
+    for (const paper of papers) {
+      await page.goto(`${job}/${paper}`);
+      await page.locator('h1').waitFor();
+      await settled(page);
+      faults.push(...(await faultsIn(page, paper)));
+    }
+    expect(faults).toEqual([]);
+  });
+
+test('axe finds nothing on the pages that are of no job', async ({ page }) => {
+  await page.goto('/');
+  await page.locator('.start-card').waitFor();
+  const faults = await faultsIn(page, 'first page');
+  await openPart(page, 'Loft bedroom');
+  for (const path of ['/', '/kept', '/find', '/bring-in', '/hand-over/keepers-cottage']) {
+    await page.goto(path);
+    await page.locator('h1').waitFor();
+    faults.push(...(await faultsIn(page, path)));
+  }
+  expect(faults).toEqual([]);
+});
