@@ -38,6 +38,12 @@ test('a defect is pinned, asked about and mended: its remedy is work in the plan
   await expect(page.locator('.planned')).toContainText('2 visits');
   await expect(page.locator('[data-entry=Work] b')).not.toHaveText(before ?? '');
   await expect(page.locator('.defect-table')).toContainText('Sand flat');
+  // the coat it takes is ordered with the paint of the wall
+  await goTo(page, 'Order');
+  await page.getByRole('button', { name: /^Wall C, / }).click();
+  await expect(page.locator('.panel')).toContainText(/; to mend what was found: \d/);
+  await goTo(page, 'Inspect');
+  await page.getByRole('button', { name: 'Defects' }).first().click();
   await page.getByRole('link', { name: 'Punch list' }).click();
   await expect(page.locator('.sheet')).toContainText('Sand at 220');
   await page.goBack();

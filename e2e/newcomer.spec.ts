@@ -179,3 +179,41 @@ test('a newcomer on a phone, by touch: a length that is missing is asked for; th
   expect((await counted()).clicks).toBeLessThanOrEqual(15);
   await phone.close();
 });
+
+test('the first page follows its country and what is typed; what finds no place on a wall is said; a second job begins there too', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const country = page.getByLabel('Where do you paint?');
+  await expect(country).toHaveValue('US');
+  await expect(page.getByText(/^Baseboard 5" high, and casing 2 1\/2" round each/)).toBeVisible();
+  await country.selectOption('GB');
+  await expect(page.getByText(/^Skirting 120 mm high, and architrave 65 mm round each/)).toBeVisible();
+  await expect(page.getByText('Tins, sleeves, tape')).toBeVisible();
+  const drawing = page.getByRole('img', { name: /The four walls of the room/ });
+  const field = (label: string) => page.getByLabel(label, { exact: true });
+  await field('Length').fill('nine');
+  await field('Length').press('Tab');
+  await expect(page.getByRole('alert')).toContainText('“nine');
+  await field('Length').fill('1.4');
+  await field('Length').press('Enter');
+  await expect(field('Width')).toBeFocused();
+  await page.keyboard.type('1.2');
+  await page.keyboard.press('Enter');
+  await expect(drawing).toContainText('A · 1.40 m');
+  await expect(drawing).toContainText('B · 1.20 m');
+  await field('Called').fill('Larder');
+  await field('Called').press('Enter');
+  await page.locator('.drawing > svg').waitFor();
+  await expect(page.getByText(/^One door or window of the usual size found no place on a wall/)).toBeVisible();
+  await settled(page);
+  await expect(page.locator('[data-opening]')).toHaveCount(1);
+  // the list has the job by the name of its room, and offers the same ways to begin the next, in the same country
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Larder', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'New job' }).click();
+  await expect(country).toHaveValue('GB');
+  await page.getByRole('button', { name: 'Walls one by one' }).click();
+  await expect(page.getByLabel('Length of wall A', { exact: true })).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Where the job is' })).toHaveText('GB');
+});

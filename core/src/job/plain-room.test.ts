@@ -56,6 +56,38 @@ test('4.35 by 3.2 by 2.5 m with a door, two windows and a skirting: areas by han
   expect(paints.length).toBeGreaterThanOrEqual(3);
 });
 
+// the first wall has the doors, windows look the other way, then the sides; what no wall holds is left out
+test.each([
+  [4.5, 3.6, 2.4, 1, 1, 'A:d1 C:w1', 0],
+  [4.5, 3.6, 2.4, 1, 2, 'A:d1 C:w1 C:w2', 0],
+  [4.5, 3.6, 2.4, 1, 3, 'A:d1 B:w1 C:w2 C:w3', 0],
+  [4.5, 3.6, 2.4, 3, 0, 'A:d1 A:d2 A:d3', 0],
+  [1.4, 1, 2.4, 1, 1, 'A:d1', 1],
+  [1, 1, 2.4, 1, 0, '', 1],
+  [4.5, 3.6, 1.9, 1, 1, '', 2],
+  [4.5, 3.6, 2.05, 1, 1, 'A:d1', 1],
+  [20, 1, 3, 0, 9, 'C:w1 C:w2 C:w3 C:w4 C:w5 C:w6 C:w7 C:w8 C:w9', 0],
+] as const)(
+  '%d by %d, %d m high, %d doors and %d windows: %s, %d left out',
+  (length, width, height, doors, windows, seats, left) => {
+    const said = { ...PLAIN, length: reading(length), width: reading(width), height: reading(height), doors, windows };
+    const made = drawn(said);
+    const room = made.job.rooms.byId['r'];
+    const seated = Object.values(room?.openings.byId ?? {}).map(
+      (o) => `${room?.walls.byId[o.wall]?.label ?? ''}:${o.label}`,
+    );
+    expect([seated.sort().join(' '), made.left]).toEqual([seats, left]);
+    // evenly: as much wall before the first as after the last
+    for (const wall of Object.values(room?.walls.byId ?? {})) {
+      const own = Object.values(room?.openings.byId ?? {}).filter((o) => o.wall === wall.id);
+      if (!own.length) continue;
+      const first = Math.min(...own.map((o) => o.at.metres));
+      const last = Math.max(...own.map((o) => o.at.metres + o.width.metres));
+      expect((wall.length?.metres ?? 0) - last).toBeCloseTo(first, 2);
+    }
+  },
+);
+
 test('what a field reads as a length is what the room is drawn with, in the words it was typed in', () => {
   const typed = readReading(`14'3 1/2`, unitOf('imperial'));
   if (!typed.ok) throw new Error('unread');

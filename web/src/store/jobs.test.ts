@@ -3,9 +3,23 @@ import { afterAll, beforeEach, expect, jest, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openJob } from '@kovelin/core/job/open.ts';
+import { plainRoom } from '@kovelin/core/job/plain-room.ts';
+import { rows } from '@kovelin/core/job/table.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
+import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { db, type JobRow } from './db.ts';
-import { bringIn, deleteJob, duplicateJob, emptyTrash, listJobs, renameJob, restoreJob } from './jobs.ts';
+import {
+  bringIn,
+  countryBefore,
+  createJob,
+  deleteJob,
+  duplicateJob,
+  emptyTrash,
+  listJobs,
+  renameJob,
+  restoreJob,
+} from './jobs.ts';
+import { rememberRegion } from './kept.ts';
 import { JobSession } from './session.ts';
 import { whyNot } from './why.ts';
 
@@ -35,6 +49,46 @@ test('a job brought in is stored as it was read; brought in again, it is a secon
   expect(await bringIn(cottage(), 'fresh')).toBe('fresh');
   expect(await db.jobs.count()).toBe(2);
 });
+
+/** A room as the first page asks for it. */
+const drawn: Parameters<typeof createJob>[2] = (id, ids, units) => {
+  const length = tapeReading(4.5, units);
+  const plain = { name: 'Study', length, width: length, height: length, doors: 1, windows: 2, baseboard: true };
+  return plainRoom(id, plain, ids, units).room;
+};
+test.each([
+  ['GB', 'metric', 'GBP', '1.2 m', '120 mm'],
+  ['US', 'imperial', 'USD', `3'`, `5"`],
+  ['DE', 'metric', 'EUR', '1.2 m', '120 mm'],
+] as const)(
+  'a first room in %s is drawn in %s, priced in %s, with a window of %s and a board of %s; it opens and goes through the door',
+  async (country, units, currency, window, board) => {
+    await rememberRegion(country);
+    expect(await countryBefore()).toBe(country);
+    const id = await createJob('first', 'Study', drawn);
+    const { job } = await row(id);
+    expect([job.units, job.currency, job.region.country]).toEqual([units, currency, country]);
+    const [room] = rows(job.rooms);
+    expect([job.name, room?.name, room?.walls.order.length, room?.openings.order.length]).toEqual([
+      'Study',
+      'Study',
+      4,
+      3,
+    ]);
+    expect(rows(room?.openings ?? { byId: {}, order: [] }).find(({ kind }) => kind === 'window')?.width.typed).toBe(
+      window,
+    );
+    expect(room?.trim.baseboard?.face.typed).toBe(board);
+    expect(openJob(JSON.stringify(job)).ok).toBe(true);
+    // what is made anew has ids of its own
+    const other = await row(await createJob('second', 'Study', drawn));
+    const ids = (of: Job) => rows(of.rooms).flatMap((r) => [r.id, ...r.walls.order, ...r.openings.order]);
+    expect(ids(job).filter((one) => ids(other.job).includes(one))).toEqual([]);
+    const tab = await JobSession.open(db, id);
+    expect(tab?.state.job).toEqual(job);
+    tab?.close();
+  },
+);
 
 test('renamed and copied; what was changed meanwhile in another tab stays', async () => {
   await bringIn(cottage(), 'fresh');
