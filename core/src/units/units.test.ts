@@ -87,6 +87,24 @@ describe('lengths as people write them', () => {
     expect([read.ok && read.value <= max, parseLength(text, { unit: unitOf(system), max }).ok]).toEqual([true, false]);
   });
 
+  test('law: what is offered can be taken as it stands, is as long as it may be, and nothing is offered for what can be read', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 120_000 }),
+        fc.constantFrom('metric' as const, 'imperial' as const),
+        fc.constantFrom(1, 20, 60),
+        (n, system, max) => {
+          const offered = meant(`${n}`, system, max);
+          if (offered === null) return;
+          const read = parseLength(offered, { max });
+          expect(read.ok && read.value <= max && read.value >= 0.3).toBe(true);
+          expect(parseLength(`${n}`, { unit: unitOf(system), max }).ok).toBe(false);
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+
   test('a bare number takes the unit in force, and needs one', () => {
     expect(metres('12', 'ft')).toBeCloseTo(12 * FOOT, 12);
     expect(metres('3,82', 'm')).toBeCloseTo(3.82, 12);

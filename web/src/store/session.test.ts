@@ -235,6 +235,47 @@ describe('leaving in the middle of a save', () => {
     expect([seen.length > 0, seen.every(Boolean)]).toEqual([true, true]);
     put.mockRestore();
   });
+  /** A page that is left with an edit which the database has not. */
+  const leftWith = async (name: string): Promise<void> => {
+    const s = await open();
+    const put = jest.spyOn(db.jobs, 'put').mockRejectedValue(new Error('the page is gone'));
+    s.edit(rename('a', name));
+    expect(s.leave()).toBe(true);
+    await s.settled();
+    s.close();
+    put.mockRestore();
+  };
+  test('where nothing can be noted any more, the notes of the page before stay until they are saved', async () => {
+    await leftWith('Parlour');
+    const before = [...kept];
+    const write = jest.spyOn(kept, 'set').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    const put = jest.spyOn(db.jobs, 'put').mockRejectedValue(new Error('the page is gone'));
+    const full = await open();
+    expect(full.state.job.rooms.byId['a']?.name).toBe('Parlour');
+    await full.settled();
+    full.close();
+    expect([...kept]).toEqual(before);
+    write.mockRestore();
+    put.mockRestore();
+    const next = await open();
+    await next.settled();
+    expect((await stored())?.rooms.byId['a']?.name).toBe('Parlour');
+  });
+  test('two pages that open at once take up the same notes, and the edit is one', async () => {
+    await leftWith('Parlour');
+    const rev = (await db.jobs.get('j'))?.rev ?? 0;
+    const pages = await Promise.all([open(), open()]);
+    await Promise.all(pages.map((page) => page.settled()));
+    expect((await stored())?.rooms.byId['a']?.name).toBe('Parlour');
+    expect((await db.jobs.get('j'))?.rev).toBe(rev + 1);
+    for (const page of pages) {
+      expect(page.state.job.rooms.byId['a']?.name).toBe('Parlour');
+      page.close();
+    }
+    expect(kept.size).toBe(0);
+  });
   test('what was saved after all is not saved over what others did since', async () => {
     const s = await open();
     s.edit(rename('a', 'Parlour'));
