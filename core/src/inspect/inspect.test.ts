@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { scheduleContract } from '../exchange/contracts.ts';
+import { orderContract, scheduleContract } from '../exchange/contracts.ts';
 import {
   CAUSES,
   DEFECTS,
@@ -233,6 +233,25 @@ describe('a remedy becomes work, and the plan is made anew', () => {
       }),
       { numRuns: 20 },
     );
+  });
+  test('the order’s file says how much of each paint is for mending; cans and chance are those of all of it', () => {
+    const fileOf = (job: Job) => orderContract(job, baseOrder(job)).paints;
+    expect(fileOf(plain).every(({ mending }) => mending === 0)).toBe(true);
+    // every wall once more: enough to want another can
+    const walls = wholeOf(plain).surfaces.filter(({ surface }) => surface.kind === 'wall');
+    const job = withDefects(
+      ...walls.map(({ surface }, i) => defect('another-coat', { id: `d${i}`, surface: surface.id })),
+    );
+    const [before, after] = [plain, job].map(fileOf);
+    const mended = after?.filter(({ mending }) => mending > 0) ?? [];
+    expect(mended).toHaveLength(1);
+    for (const paint of mended) {
+      const was = before?.find(({ product, colour }) => product === paint.product && colour === paint.colour);
+      expect(paint.coats).toEqual(was?.coats);
+      expect(paint.mending).toBeCloseTo(paint.coats.at(-1) ?? NaN, 9);
+      expect(paint.ordered).toBeGreaterThan(was?.ordered ?? Infinity);
+      expect(paint.shortfallChance).toBeLessThanOrEqual(0.05 + 1e-9);
+    }
   });
   test('what is mended, left, or has no remedy yet makes no work, and a note to it plans nothing anew', () => {
     const none = withDefects(defect('ridge-only', { state: 'left' }), defect(null, { id: 'd2' }));
