@@ -1,6 +1,7 @@
 import type { System } from '../units/si.ts';
 import type { Opening, Part, Room, Wall } from './measured.ts';
 import type { Id, Table } from './table.ts';
+import { usualOf } from './usual.ts';
 import type { RoomUse } from './vocabulary.ts';
 
 /** Rooms and what stands in them, before anybody measured. */
@@ -77,7 +78,7 @@ export function newRoom(id: Id, name: string, ids: IdSource, units: System): Roo
     floor: 'unknown',
     bearing: null,
     focal: null,
-    height: units === 'imperial' ? { typed: "8'", metres: 2.4384 } : { typed: '2.4 m', metres: 2.4 },
+    height: usualOf(units).height,
     turns: 'declared',
     walls: toTable([0, 1, 2, 3].map((index) => newWall(ids(), letter(index)))),
     openings: toTable<Opening>([]),

@@ -13,6 +13,8 @@ export interface UsualOpening {
 export interface Usual {
   readonly openings: Readonly<Record<OpeningKind, UsualOpening>>;
   readonly baseboard: Reading;
+  /** Of a room. */
+  readonly height: Reading;
 }
 
 const ft = (typed: string, metres: number): Reading => ({ typed, metres });
@@ -27,6 +29,7 @@ const FEET: Usual = {
     opening: { width: ft(`3'`, 0.9144), height: ft(`6'8`, 2.032), sill: null, casing: ft(`2 1/2"`, 0.0635) },
   },
   baseboard: ft(`5"`, 0.127),
+  height: ft(`8'`, 2.4384),
 };
 const METRES: Usual = {
   openings: {
@@ -35,6 +38,7 @@ const METRES: Usual = {
     opening: { width: m(0.9), height: m(2), sill: null, casing: mm(65) },
   },
   baseboard: mm(120),
+  height: m(2.4),
 };
 
 export const usualOf = (system: System): Usual => (isImperial(system) ? FEET : METRES);

@@ -62,7 +62,7 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
     ...of,
     length: of.length ?? tapeReading(MIDDLING[units][0], system),
     width: of.width ?? tapeReading(MIDDLING[units][1], system),
-    height: of.height ?? (newRoom('', '', seededIds(''), units).height as Reading),
+    height: of.height ?? usual.height,
   });
   const go = (key: Key): void => document.getElementById(`start-${key}`)?.focus();
   /** Enter takes the field first: what it held is there when the next frame is. */

@@ -9,34 +9,9 @@ import { BASE, FABRIC, SHEEN } from '@kovelin/core/words/terms.ts';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Choice, DraftField } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { freshId } from '../store/ids.ts';
 import { keepDraft } from './half-typed.ts';
 
 const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
-
-export const unknownPaint = (): EarlierPaint => ({
-  id: freshId(),
-  coats: 1,
-  product: '',
-  colour: '',
-  code: '',
-  formula: '',
-  hex: null,
-  sheen: null,
-  base: null,
-  batch: '',
-  primer: '',
-  fabric: null,
-  pile: null,
-  laid: null,
-  thinner: '',
-  wax: '',
-  when: '',
-  who: '',
-  note: '',
-  source: 'By hand',
-  certain: false,
-});
 
 const TEXTS = [
   ['product', 'Paint'],

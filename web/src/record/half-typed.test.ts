@@ -1,30 +1,7 @@
 import { afterAll, beforeEach, expect, test } from '@jest/globals';
-import type { EarlierPaint } from '@kovelin/core/job/recorded.ts';
-import { draftAt, keepDraft, placeOfDraft } from './half-typed.ts';
+import { draftAt, keepDraft, placeOfDraft, unknownPaint } from './half-typed.ts';
 
-const BLANK: EarlierPaint = {
-  id: 'new',
-  coats: 1,
-  product: '',
-  colour: '',
-  code: '',
-  formula: '',
-  hex: null,
-  sheen: null,
-  base: null,
-  batch: '',
-  primer: '',
-  fabric: null,
-  pile: null,
-  laid: null,
-  thinner: '',
-  wax: '',
-  when: '',
-  who: '',
-  note: '',
-  source: 'By hand',
-  certain: false,
-};
+const BLANK = unknownPaint();
 const place = placeOfDraft('j', 'w1/field');
 const kept = new Map<string, string>();
 let denied = false;

@@ -1,4 +1,30 @@
 import type { EarlierPaint } from '@kovelin/core/job/recorded.ts';
+import { freshId } from '../store/ids.ts';
+
+/** Of which nothing is known yet. */
+export const unknownPaint = (): EarlierPaint => ({
+  id: freshId(),
+  coats: 1,
+  product: '',
+  colour: '',
+  code: '',
+  formula: '',
+  hex: null,
+  sheen: null,
+  base: null,
+  batch: '',
+  primer: '',
+  fabric: null,
+  pile: null,
+  laid: null,
+  thinner: '',
+  wax: '',
+  when: '',
+  who: '',
+  note: '',
+  source: 'By hand',
+  certain: false,
+});
 
 /** Where a tab keeps what is said of an earlier paint until it is put on record: a reload or another step takes nothing away. */
 export const placeOfDraft = (job: string, surface: string): string => `kovelin-earlier|${job}|${surface}`;
