@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, goTo, openDemo, openPart, settled, test } from './helpers.ts';
+import { expect, goTo, openDemo, openLoft, openPart, settled, test } from './helpers.ts';
 
 test('a system that fails is warned of even when insisted on; insistence and cautions read are recorded, and undone', async ({
   page,
@@ -127,12 +127,13 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   const answer = (name: string | RegExp) => asked.getByRole('button', { name }).click();
   const question = asked.locator('legend').first();
   await about('There now');
+  await about('Only this');
   // a conversation: it begins with what nobody answered yet; each answer leads on, and what is skipped can be gone back to
-  await expect(question).toHaveText('Does it drink?');
+  await expect(question).toHaveText('Does it soak up water?');
   await page.getByRole('button', { name: 'Skip' }).click();
   await expect(question).toHaveText('Is it damp?');
   await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await expect(question).toHaveText('Does it drink?');
+  await expect(question).toHaveText('Does it soak up water?');
   await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
   await answer('I don’t know');
   await expect(question).not.toHaveText('What is on it now?');
@@ -152,7 +153,7 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   await expect(primer).not.toContainText('Bonding');
   await about('There now');
   await page.locator('.answers').getByRole('button', { name: 'Cross-cut' }).click();
-  await asked.locator('> .options').getByRole('button', { name: 'ISO class 4' }).click();
+  await asked.locator('.test').getByRole('button', { name: 'ISO class 4' }).click();
   await page.locator('.answers').getByRole('button', { name: 'Repairs' }).click();
   await page.getByLabel('Coin-size').fill('3');
   await page.keyboard.press('Enter');
@@ -226,6 +227,7 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await expect(page.locator('.lights td[aria-label^="B7 deep water blue, Warm lamp"]')).toBeVisible();
   await page.getByRole('button', { name: 'Goes on' }).click();
   await page.getByRole('button', { name: 'Read one' }).click();
+  await page.getByLabel(/^True colour of the chip/).fill('#6b4a2f');
   const press = page.getByRole('button', { name: 'Press the reader' });
   for (let i = 1; i <= 3; i++) {
     await press.click();
@@ -234,7 +236,7 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await expect(page.getByRole('dialog').getByRole('status')).toContainText(/Mean of \d: LRV \d+, deep/);
   await page.getByRole('button', { name: 'Take this colour' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
-  await expect(page.getByLabel('Colour', { exact: true })).not.toHaveValue('deep');
+  await expect(page.locator('.colour-now')).not.toContainText('B7 deep water blue');
   await page.getByRole('button', { name: 'More colours' }).click();
   const dialog = page.getByRole('dialog');
   const give = (name: string, text: string) =>
@@ -250,6 +252,67 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await (await waiting).saveAs(path);
   expect(readFileSync(path, 'utf8')).toContain('B7 deep water blue');
   await dialog.getByRole('button', { name: 'Take 1 colour' }).click();
-  await page.getByLabel('Colour', { exact: true }).selectOption({ label: 'Rust 3' });
-  await expect(page.getByText(/^LRV \d+: deep, strongly/)).toBeVisible();
+  await page.locator('.swatches').getByRole('button', { name: 'Rust 3' }).click();
+  await expect(page.locator('.colour-now')).toContainText(/Rust 3.*LRV \d+: deep, strongly/);
+});
+
+test('a room is asked about in one conversation: a glance, what is left, part by part; a colour goes where it is wanted', async ({
+  page,
+}) => {
+  await openLoft(page);
+  await goTo(page, 'Specify');
+  await page.getByRole('button', { name: /^Wall C, / }).click();
+  const colour = page.getByLabel(/^Another colour/);
+  await colour.fill('light grey');
+  await page.getByRole('button', { name: 'N2 light pebble' }).click();
+  const fill = (wall: string) => page.locator(`polygon[data-wall=${wall}]`).getAttribute('fill');
+  await expect.poll(() => fill('C')).toBe('#d0cfc9');
+  expect(await fill('A')).not.toBe('#d0cfc9');
+  const places = page.getByRole('group', { name: 'Where this colour goes' });
+  await expect(places.getByRole('button', { name: /^Everywhere W1 warm white is/ })).toBeVisible();
+  await places.getByRole('button', { name: 'All walls of this room' }).click();
+  await expect.poll(() => fill('A')).toBe('#d0cfc9');
+  await expect(places.getByRole('button', { name: 'All walls of this room' })).toHaveAttribute('aria-pressed', 'true');
+  // written, it is the same colour, not one more
+  await colour.fill('#D0CFC9');
+  await expect(page.locator('.swatches li')).toHaveCount(1);
+  await expect(page.locator('.swatches button')).toHaveAttribute('aria-pressed', 'true');
+
+  await page.getByRole('button', { name: 'There now' }).click();
+  await page.locator('.once').getByRole('button', { name: 'A few' }).click();
+  const question = page.locator('.asked');
+  await expect(question.locator('legend').first()).toHaveText('Are the walls like this?');
+  await expect(question).toContainText('Smooth drywall; matte, water-based; sound; no stains; dry.');
+  await question.getByRole('button', { name: 'Yes, all of it' }).click();
+  await expect(question).toBeFocused();
+  await expect(question).toHaveAttribute('data-question', 'adhesion');
+  const asked = new Set<string>();
+  // to the end with the keyboard alone: the first answer of each question, none asked twice
+  const part = page.locator('.sides.full [aria-pressed=true]').last();
+  const where = async () =>
+    `${(await part.textContent()) ?? ''} ${(await question.getAttribute('data-question')) ?? ''}`;
+  const left = async () => {
+    const [answered = 0, all = 0] = ((await page.locator('.survey-progress').textContent()) ?? '').match(/\d+/g) ?? [];
+    return Number(all) - Number(answered);
+  };
+  while ((await left()) > 0) {
+    await expect(question).toBeFocused();
+    const now = await where();
+    expect([...asked]).not.toContain(now);
+    asked.add(now);
+    const all = question.getByRole('button', { name: /^(None|That is all|Yes, all of it)$/ });
+    await ((await all.count()) ? all.first() : question.locator('.option').first()).press('Enter');
+    await expect.poll(async () => (await left()) === 0 || (await where()) !== now).toBe(true);
+  }
+  await expect(page.locator('.survey-progress')).toContainText(/^(\d+) of \1 answered/);
+  await expect(page.locator('[data-entry="Rests on"] b')).toHaveText('all answered');
+  // one wall that differs, and then does not
+  await page.getByRole('button', { name: /^Wall B, / }).click();
+  await page.getByRole('button', { name: 'Only this' }).click();
+  await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
+  await question.getByRole('button', { name: 'oil or alkyd' }).click();
+  const exceptions = page.getByRole('list', { name: 'Surfaces with answers of their own' });
+  await expect(exceptions).toContainText('Wall B differs: existing coat');
+  await exceptions.getByRole('button', { name: 'As the others' }).click();
+  await expect(exceptions).toHaveCount(0);
 });

@@ -238,6 +238,11 @@ const EDITS = {
     for (const scope of scopes)
       put(job.survey, scope, castDraft({ ...own(job.survey, scope), ...set } as Partial<Survey>));
   },
+  /** Takes back what was said of one scope: the wider answers hold again. */
+  forgetSurvey: (job: D, { scope }: { scope: Scope }) => {
+    if (!own(job.survey, scope)) refuse('Nothing was said of it by itself.');
+    Reflect.deleteProperty(job.survey, scope);
+  },
   /** How many holes a room has: said once, for its walls, ceiling and trim. */
   setHoles: (job: D, { room, how }: { room: Id; how: HowMany }) => {
     const holes = own(ROOM_HOLES, how) ?? refuse('Holes are none, few, some or many.');

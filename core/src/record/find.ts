@@ -1,6 +1,7 @@
 import MiniSearch from 'minisearch';
 import type { Id } from '../job/table.ts';
-import { deltaE, bandsOf, labOf } from '../specify/colour.ts';
+import { colourWords } from '../specify/colour-words.ts';
+import { deltaE, bandsOf } from '../specify/colour.ts';
 import type { Litres, Units } from '../units/si.ts';
 
 /** Something that can be looked for over all jobs: a paint on surfaces of a room, or a can that is left. */
@@ -27,36 +28,6 @@ export interface Findable {
   readonly units: Units;
   /** Other words for the room, and a note. */
   readonly also: string;
-}
-
-interface Lch {
-  readonly l: number;
-  readonly c: number;
-  readonly h: number;
-}
-/** Words that people use for a colour, by CIE LCh under D65 [starting judgement]; several may fit. */
-const WORDS: readonly (readonly [words: readonly string[], fits: (colour: Lch) => boolean])[] = [
-  [['white'], ({ l, c }) => l > 88 && c < 12],
-  [['grey', 'gray'], ({ l, c }) => c < 6 && l > 25 && l < 92],
-  [['black'], ({ l, c }) => l < 25 && c < 10],
-  [['cream'], ({ l, c, h }) => l > 82 && c >= 6 && c < 28 && h > 65 && h < 110],
-  [['beige', 'sand'], ({ l, c, h }) => l > 60 && l < 90 && c >= 6 && c < 28 && h > 50 && h < 105],
-  [['brown'], ({ l, c, h }) => l < 55 && c >= 8 && h > 25 && h < 90],
-  [['pink', 'rose'], ({ l, c, h }) => l > 60 && c >= 8 && (h > 330 || h < 35)],
-  [['red'], ({ l, c, h }) => l <= 62 && c >= 25 && (h > 345 || h < 45)],
-  [['orange'], ({ l, c, h }) => l > 50 && c >= 40 && h >= 40 && h < 75],
-  [['yellow', 'ochre'], ({ l, c, h }) => l > 55 && c >= 25 && h >= 70 && h < 112],
-  [['green'], ({ c, h }) => c >= 6 && h >= 105 && h < 195],
-  [['teal', 'turquoise'], ({ c, h }) => c >= 8 && h >= 170 && h < 235],
-  [['blue', 'navy'], ({ c, h }) => c >= 6 && h >= 215 && h < 300],
-  [['violet', 'purple', 'lilac'], ({ c, h }) => c >= 8 && h >= 290 && h < 340],
-];
-/** What people would call a colour when they look for it. */
-export function colourWords(hex: string): string[] {
-  const { l, a, b } = labOf(hex);
-  const colour = { l, c: Math.hypot(a, b), h: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 };
-  const depth = l < 45 ? ['dark', 'deep'] : l > 75 ? ['light', 'pale'] : [];
-  return [...WORDS.flatMap(([words, fits]) => (fits(colour) ? words : [])), ...depth];
 }
 
 const PLAIN: ReadonlySet<string> = new Set(

@@ -11,8 +11,9 @@ import { smallJob } from '../testing/hostile.ts';
 import { EIGHT, loggedPlan, writer } from '../testing/site-log.ts';
 import { basePlan } from '../whole/plan.ts';
 import { findablesOf, jobRecord } from '../whole/record.ts';
+import { colourWords } from '../specify/colour-words.ts';
 import { paintAgain } from './again.ts';
-import { colourWords, Finder, type Findable } from './find.ts';
+import { Finder, type Findable } from './find.ts';
 import {
   bytesOf,
   fitLabel,

@@ -212,8 +212,8 @@ export const QUESTIONS: readonly Question[] = [
   },
   {
     key: 'porous',
-    ask: 'Does it drink?',
-    short: 'Drinks water',
+    ask: 'Does it soak up water?',
+    short: 'Soaks up water',
     form: 'one',
     options: pickFrom('porous', KNOWN),
     asked: always,

@@ -399,6 +399,7 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
   setFinish: fc.record({ scope: surface, finish: fc.option(finish) }),
   setFinishes: fc.record({ scopes: list(surface), finish }),
   setSurvey: fc.record({ scope: surface, set: survey }),
+  forgetSurvey: fc.record({ scope: surface }),
   setSurveys: fc.record({ scopes: list(surface), set: survey }),
   decide: fc.record({ surface, decision }).map(({ surface, decision }) => ({ surface, ...decision })),
   decideAll: fc

@@ -9,6 +9,11 @@ export interface Palette {
   readonly ink: string;
   readonly soft: string;
   readonly line: string;
+  /** Round what can be pressed or written in, and round what has the focus: 3:1 on paper and card (WCAG 2.2, 1.4.11). */
+  readonly rim: string;
+  readonly focus: string;
+  /** The focus on a band. */
+  readonly bandFocus: string;
   readonly chosen: string;
   readonly shade: string;
   readonly spruce: string;
@@ -43,6 +48,9 @@ export const PALETTES: Readonly<Record<Scheme, Palette>> = {
     ink: '#20302f',
     soft: '#566260',
     line: '#cfc8b8',
+    rim: '#857f6f',
+    focus: '#955a00',
+    bandFocus: '#ebc65a',
     chosen: '#e4ebe3',
     shade: 'rgb(32 48 47 / 12%)',
     spruce: '#23564f',
@@ -72,6 +80,9 @@ export const PALETTES: Readonly<Record<Scheme, Palette>> = {
     ink: '#ece7da',
     soft: '#b4bdb4',
     line: '#43524e',
+    rim: '#7b8d87',
+    focus: '#e0a848',
+    bandFocus: '#e0a848',
     chosen: '#2a3b38',
     shade: 'rgb(0 0 0 / 40%)',
     spruce: '#8fc4b5',
@@ -101,6 +112,9 @@ export const PALETTES: Readonly<Record<Scheme, Palette>> = {
     ink: '#000000',
     soft: '#2f3735',
     line: '#55584f',
+    rim: '#000000',
+    focus: '#8a4b00',
+    bandFocus: '#ffd23f',
     chosen: '#d9efe2',
     shade: 'rgb(0 0 0 / 35%)',
     spruce: '#0a3f37',

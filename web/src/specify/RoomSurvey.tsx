@@ -3,17 +3,28 @@ import { FLOORS } from '@kovelin/core/job/vocabulary.ts';
 import { bearingsOf, compassPoint } from '@kovelin/core/specify/light.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { Choice } from '../app/fields.tsx';
+import { useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
 
 const HOW_MANY_WORDS = { none: 'None', few: 'A few', some: 'Some', many: 'Many' } as const;
 /** Asked once for all of a room; surfaces that were counted go by their own count. */
-export function RoomHoles({ view, s }: Props) {
+export function RoomHoles({ view, s, onSaid }: Props & { readonly onSaid: () => void }) {
+  const [again, setAgain] = useState<string | null>(null);
   const { session, state } = view;
   const { room } = s.surface;
   const said = state.shown.survey[`${room}:wall`]?.repairs;
   const now = HOW_MANY.find((how) => JSON.stringify(ROOM_HOLES[how].wall) === JSON.stringify(said));
+  if (now && again !== room)
+    return (
+      <p className="hint">
+        Holes and dents in this room: {HOW_MANY_WORDS[now].toLowerCase()}.{' '}
+        <button type="button" className="link" onClick={() => setAgain(room)}>
+          Change
+        </button>
+      </p>
+    );
   return (
     <fieldset className="asked once" data-question="room-holes">
       <legend>Holes and dents in this room</legend>
@@ -24,7 +35,11 @@ export function RoomHoles({ view, s }: Props) {
             type="button"
             className="option"
             aria-pressed={how === now}
-            onClick={() => session.run({ name: 'setHoles', args: { room, how } })}
+            onClick={() => {
+              session.run({ name: 'setHoles', args: { room, how } });
+              setAgain(null);
+              onSaid();
+            }}
           >
             {HOW_MANY_WORDS[how]}
           </button>

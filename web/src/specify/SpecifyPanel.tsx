@@ -1,3 +1,4 @@
+import type { SurfaceId } from '@kovelin/core/job/table.ts';
 import { alike } from '@kovelin/core/specify/alike.ts';
 import { restsOf } from '@kovelin/core/specify/rests.ts';
 import { isChalkType, isClear } from '@kovelin/core/specify/case.ts';
@@ -50,6 +51,7 @@ interface PanelProps {
 }
 export function SpecifyPanel({ view, side, onSide, ask }: PanelProps) {
   const { specified: s, takeoff, system } = view;
+  const [alone, setAlone] = useState<SurfaceId | null>(null);
   if (!s || !takeoff) return <aside className="panel" aria-label="Selected surface" />;
   return (
     <aside className="panel" aria-label="Selected surface">
@@ -59,9 +61,11 @@ export function SpecifyPanel({ view, side, onSide, ask }: PanelProps) {
       </p>
       <Sides label="About this surface" sides={SIDE_WORDS} value={side} onChange={onSide} fullWidth />
       <Warnings view={view} s={s} />
-      {side === 'there' && <Survey view={view} s={s} ask={ask} />}
-      {side === 'on' && <GoesOn view={view} s={s} />}
-      {side === 'look' && <WillLook view={view} s={s} />}
+      {side === 'there' && (
+        <Survey key={`${s.surface.room} ${ask ?? ''}`} view={view} s={s} ask={ask} alone={alone} onAlone={setAlone} />
+      )}
+      {side === 'on' && <GoesOn key={s.surface.id} view={view} s={s} />}
+      {side === 'look' && <WillLook key={s.surface.id} view={view} s={s} />}
       {side !== 'look' && <Cautions view={view} s={s} />}
     </aside>
   );

@@ -39,7 +39,7 @@ export default function SpecifyView() {
         { replace: true },
       );
   };
-  const { takeoff, derived, surface, specified, system } = view;
+  const { takeoff, derived, specified, system } = view;
   if (!takeoff || !takeoff.surfaces.length)
     return (
       <main className="middle empty-view">
@@ -90,7 +90,7 @@ export default function SpecifyView() {
         />
         <FinishSchedule view={view} />
       </main>
-      <SpecifyPanel key={`${surface?.id} ${ask ?? ''}`} view={view} side={side} ask={ask} onSide={toSide} />
+      <SpecifyPanel view={view} side={side} ask={ask} onSide={toSide} />
     </>
   );
 }

@@ -1,112 +1,265 @@
-import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
-import { layered, roomScope } from '@kovelin/core/job/scope.ts';
 import type { Survey as Answers } from '@kovelin/core/job/surveyed.ts';
-import { REPAIR_CLASSES, ZONES } from '@kovelin/core/job/vocabulary.ts';
+import type { SurfaceId } from '@kovelin/core/job/table.ts';
+import { familyOf, REPAIR_CLASSES, ZONES, type Family } from '@kovelin/core/job/vocabulary.ts';
 import {
-  answered,
-  QUESTIONS,
-  readBack,
-  TESTS,
-  type Question,
-  type QuestionKey,
-  type SurfaceTest,
-} from '@kovelin/core/specify/questions.ts';
-import type { System } from '@kovelin/core/units/si.ts';
+  atAGlance,
+  conversation,
+  exceptions,
+  scopesFor,
+  surfacesAbout,
+  type About,
+  type Turn,
+} from '@kovelin/core/specify/conversation.ts';
+import { plainName } from '@kovelin/core/specify/colour-words.ts';
+import { QUESTIONS, readBack, TESTS, type Question, type QuestionKey } from '@kovelin/core/specify/questions.ts';
+import { givenOf } from '@kovelin/core/specify/rests.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
-import { DRY_ENOUGH, WET } from '@kovelin/core/specify/case.ts';
-import { outcomes, type Change } from '@kovelin/core/specify/what-if.ts';
-import { counted, heading, phrase, said } from '@kovelin/core/units/word.ts';
+import type { System } from '@kovelin/core/units/si.ts';
+import { counted, heading, said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
-import { MEMBER_WORDS, memberWord } from '@kovelin/core/words/systems.ts';
 import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
-import { DraftField, Section } from '../app/fields.tsx';
+import { Section } from '../app/fields.tsx';
+import { Sides } from '../app/Sides.tsx';
+import { useArrival } from '../app/useArrival.ts';
 import type { WholeView } from '../app/whole.ts';
+import { Asked, QuestionFrame } from './Asked.tsx';
+import { CopyToRooms, CopyToSurfaces } from './CopyAnswers.tsx';
 import { RoomHoles, RoomLight } from './RoomSurvey.tsx';
-import { Holes, OldColours, Zones, type SetAnswers } from './SurveyForms.tsx';
-import { TestDrawing } from './TestDrawing.tsx';
+import type { SetAnswers } from './SurveyForms.tsx';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
 
-/** What is there now, asked one thing at a time; answers fall back on the room's and the job's. */
-export function Survey({ view, s, ask }: Props & { readonly ask: string | null }) {
-  const { session, state, takeoff } = view;
-  const [wide, setWide] = useState(false);
+/** The order a painter looks round a room in. */
+const ROUND: readonly Family[] = ['wall', 'ceiling', 'trim'];
+const ALL_OF: Readonly<Record<Family, string>> = { wall: 'Walls', ceiling: 'Ceiling', trim: 'Woodwork' };
+const TAKEN_AS: Readonly<Record<Family, string>> = {
+  wall: 'Are the walls like this?',
+  ceiling: 'Is the ceiling like this?',
+  trim: 'Is the woodwork like this?',
+};
+
+/** What was asked, and where the talk stood. */
+interface Passed {
+  readonly surface: SurfaceId;
+  readonly about: string;
+  readonly key: QuestionKey | 'glance';
+}
+const aboutKey = (about: About): string => ('surface' in about ? about.surface : `${about.room}:${about.family}`);
+
+interface SurveyProps extends Props {
+  readonly ask: string | null;
+  /** The surface that is answered for by itself; null: answers are about all like it. */
+  readonly alone: SurfaceId | null;
+  readonly onAlone: (surface: SurfaceId | null) => void;
+}
+
+/**
+ * What is there now, as one conversation a room: all its walls, its ceiling, all its woodwork, and what differs surface by
+ * surface. Every answer leads on to what is still open; what is passed over is not asked again by itself.
+ */
+export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) {
+  const { session, state, derived, system, takeoff } = view;
   const [key, setKey] = useState<QuestionKey | null>(QUESTIONS.find((q) => q.key === ask)?.key ?? null);
-  // what was asked before this, and passed over: not asked again by itself
-  const [trail, setTrail] = useState<readonly QuestionKey[]>([]);
-  const scope = wide ? roomScope(s.surface.room, s.surface.kind) : s.surface.id;
-  const given = layered<Partial<Answers>>(state.shown.survey, s.surface, {});
-  const asked = QUESTIONS.filter((q) => q.asked(s));
-  const isOpen = (q: Question) => !answered(given, q.key);
-  const open = asked.find((q) => q.key === key) ?? asked.find(isOpen) ?? null;
+  const [trail, setTrail] = useState<readonly Passed[]>([]);
+  const [arrived, setArrived] = useState(0);
+  const { room, id } = s.surface;
+  const family = familyOf(s.surface.kind);
+  const aboutOf = (of: Family): About => ({ room, family: of });
+  const about: About = alone === id ? { room, surface: id } : aboutOf(family);
+  const turnsOf = (of: About) => conversation(state.shown, surfacesAbout(of, derived.surfaces));
+  const turns = turnsOf(about);
+  const wasPassed = (of: About, which: Passed['key']) => trail.some((p) => p.about === aboutKey(of) && p.key === which);
+  const waiting = (of: About, list: readonly Turn[]) =>
+    list.filter((turn) => turn.isOpen && !wasPassed(of, turn.question.key));
+  const glance = key === null && !wasPassed(about, 'glance') ? atAGlance(turns) : null;
+  const turn = turns.find((t) => t.question.key === key) ?? waiting(about, turns)[0] ?? null;
+
+  const put = (to: QuestionKey, set: Partial<Answers>) =>
+    session.run({ name: 'setSurveys', args: { scopes: scopesFor(state.shown, about, to), set } });
   const set: SetAnswers = (change) => {
+    if (!turn) return;
     // more than one answer may be given, so an answer does not take its question away
-    if (open) setKey(open.key);
-    session.run({ name: 'setSurvey', args: { scope, set: change } });
+    setKey(turn.question.key);
+    put(turn.question.key, change);
   };
-  const next = (from: QuestionKey) => {
-    const at = asked.findIndex((q) => q.key === from);
-    const later = [...asked.slice(at + 1), ...asked.slice(0, at)];
-    setTrail([...trail, from]);
-    setKey((later.find((q) => isOpen(q) && !trail.includes(q.key)) ?? asked[at + 1])?.key ?? null);
+  /** On to what is open after it, then before it, then to the next part of the room. */
+  const next = (from: Passed['key'], done: readonly QuestionKey[] = []) => {
+    const at = turns.findIndex(({ question }) => question.key === from);
+    const open = waiting(about, [...turns.slice(at + 1), ...turns.slice(0, Math.max(at, 0))]).filter(
+      ({ question }) => !done.includes(question.key),
+    );
+    setTrail([...trail, { surface: id, about: aboutKey(about), key: from }]);
+    setKey(open[0]?.question.key ?? null);
+    setArrived(arrived + 1);
+    if (open.length || alone === id) return;
+    const after = [...ROUND.slice(ROUND.indexOf(family) + 1), ...ROUND].find(
+      (of) => of !== family && waiting(aboutOf(of), turnsOf(aboutOf(of))).length > 0,
+    );
+    const there = after && surfacesAbout(aboutOf(after), derived.surfaces)[0];
+    if (there) view.select(there.surface.id);
   };
   const back = () => {
-    setKey(trail.at(-1) ?? null);
+    const last = trail.at(-1);
+    if (!last) return;
     setTrail(trail.slice(0, -1));
+    setKey(last.key === 'glance' ? null : last.key);
+    setArrived(arrived + 1);
+    setAlone(last.about === last.surface ? last.surface : null);
+    if (last.surface !== id) view.select(last.surface);
   };
-  const tests = asked.filter(
-    (q) => q.key !== open?.key && TESTS.find((t) => t.id === q.test)?.helps(s) && answered(given, q.key),
+
+  const parts = ROUND.filter((of) => surfacesAbout(aboutOf(of), derived.surfaces).length > 0);
+  const whole = parts.flatMap((of) => turnsOf(aboutOf(of)));
+  const count = whole.filter((t) => !t.isOpen).length;
+  const given = givenOf(state.shown, s);
+  const tests = turns.filter(
+    ({ question: q, s: of, isOpen }) =>
+      q.key !== turn?.question.key && !isOpen && TESTS.find((t) => t.id === q.test)?.helps(of),
   );
-  const count = asked.filter((q) => answered(given, q.key)).length;
   return (
-    <Section title="What is there now" extra={<small>{`${count} of ${asked.length} answered`}</small>}>
-      <RoomHoles view={view} s={s} />
-      <p className="read-back">{heading(readBack(s), view.system)}</p>
-      {s.surface.kind !== 'ceiling' && (
-        <label className="check">
-          <input type="checkbox" checked={wide} onChange={(event) => setWide(event.target.checked)} /> answer for all
-          like it in this room
-        </label>
-      )}
-      {open ? (
+    <Section title="What is there now">
+      <p className="survey-progress">
+        <progress value={count} max={whole.length} aria-label="Answered in this room" />
+        <small>{`${count} of ${whole.length} answered in this room`}</small>
+      </p>
+      <RoomHoles view={view} s={s} onSaid={() => setArrived(arrived + 1)} />
+      <Sides
+        label="Answers are about"
+        fullWidth
+        sides={[
+          ...parts.map((of) => [of, ALL_OF[of]] as const),
+          ...(parts.length && s.surface.kind !== 'ceiling' ? ([['one', 'Only this']] as const) : []),
+        ]}
+        value={alone === id ? 'one' : family}
+        onChange={(to: Family | 'one') => {
+          setKey(null);
+          setAlone(to === 'one' ? id : null);
+          const there = to !== 'one' && to !== family && surfacesAbout(aboutOf(to), derived.surfaces)[0];
+          if (there) view.select(there.surface.id);
+        }}
+      />
+      <p className="read-back">{heading(readBack(s), system)}</p>
+      {glance ? (
+        <QuestionFrame key="glance" of="glance" ask={TAKEN_AS[family]} arrived={arrived}>
+          <p>{heading(glance.sentence, system)}.</p>
+          <div className="options">
+            <button
+              type="button"
+              className="option"
+              onClick={() => {
+                put('substrate', glance.set);
+                next('glance', Object.keys(glance.set) as QuestionKey[]);
+              }}
+            >
+              Yes, all of it
+            </button>
+            <button type="button" className="option" onClick={() => next('glance')}>
+              No, ask me
+            </button>
+          </div>
+          {trail.length > 0 && (
+            <button type="button" className="link" onClick={back}>
+              Back
+            </button>
+          )}
+        </QuestionFrame>
+      ) : turn ? (
         <Asked
-          key={open.key}
+          key={`${aboutKey(about)} ${turn.question.key}`}
           view={view}
-          s={s}
-          question={open}
+          s={turn.s}
+          question={turn.question}
           set={set}
-          onNext={() => next(open.key)}
+          onNext={() => next(turn.question.key)}
           onBack={trail.length ? back : null}
+          arrived={arrived}
         />
       ) : (
-        <p className="hint">Every question about this surface is answered.</p>
+        <Done
+          skipped={turns.filter((t) => t.isOpen).length}
+          arrived={arrived}
+          onAgain={() => {
+            setTrail([]);
+            setArrived(arrived + 1);
+          }}
+        />
       )}
       {tests.length > 0 && (
         <p className="hint">
           A test on the spot would tell more:{' '}
-          {tests.map((q) => (
+          {tests.map(({ question: q }) => (
             <button key={q.key} type="button" className="link" onClick={() => setKey(q.key)}>
               {TESTS.find((t) => t.id === q.test)?.title.toLowerCase()}
             </button>
           ))}
         </p>
       )}
+      <Exceptions view={view} s={s} onOpen={setAlone} />
       <ul className="answers" aria-label="Answers">
-        {asked.map((q) => (
-          <li key={q.key} className={q.key === open?.key ? 'chosen' : ''}>
+        {turns.map(({ question: q, s: of, isOpen }) => (
+          <li key={q.key} className={!glance && q.key === turn?.question.key ? 'chosen' : ''}>
             <button type="button" className="link" onClick={() => setKey(q.key)}>
               {q.short}
             </button>
             <span>
-              {answer(q, s, view.system)} {isOpen(q) && <small className="assumed">assumed</small>}
+              {answer(q, of, system)} {isOpen && <small className="assumed">assumed</small>}
             </span>
           </li>
         ))}
       </ul>
-      <CopyAnswers view={view} s={s} given={given} />
+      {alone === id ? <CopyToSurfaces view={view} s={s} given={given} /> : <CopyToRooms view={view} room={room} />}
       {takeoff && <RoomLight view={view} s={s} />}
     </Section>
+  );
+}
+
+/** Nothing is left to ask: what was skipped can be asked again. */
+function Done({ skipped, arrived, onAgain }: { skipped: number; arrived: number; onAgain: () => void }) {
+  const place = useArrival<HTMLParagraphElement>(arrived);
+  return (
+    <p ref={place} className="hint" tabIndex={-1}>
+      {skipped ? `${skipped} skipped; they stand as assumed. ` : 'Every question here is answered.'}
+      {skipped > 0 && (
+        <button type="button" className="link" onClick={onAgain}>
+          Ask them again
+        </button>
+      )}
+    </p>
+  );
+}
+
+/** Surfaces like this one that have answers of their own: what is said of all leaves them as they are. */
+function Exceptions({ view, s, onOpen }: Props & { readonly onOpen: (surface: SurfaceId) => void }) {
+  const { derived, session, state, system } = view;
+  const { room, kind } = s.surface;
+  const list = exceptions(state.shown, surfacesAbout({ room, family: familyOf(kind) }, derived.surfaces));
+  if (!list.length) return null;
+  return (
+    <ul className="exceptions" aria-label="Surfaces with answers of their own">
+      {list.map(({ s: of, keys }) => (
+        <li key={of.surface.id}>
+          <button
+            type="button"
+            className="link"
+            onClick={() => {
+              view.select(of.surface.id);
+              onOpen(of.surface.id);
+            }}
+          >
+            {heading(nameWord(of.surface.name), system)}
+          </button>{' '}
+          differs: {keys.map((of) => QUESTIONS.find((q) => q.key === of)?.short.toLowerCase()).join(', ')}{' '}
+          <button
+            type="button"
+            className="link"
+            onClick={() => session.run({ name: 'forgetSurvey', args: { scope: of.surface.id } })}
+          >
+            As the others
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -117,198 +270,11 @@ function answer(q: Question, { survey, grazedBy }: Specified, system: System): s
         .map((of) => said(counted(survey.repairs[of], ...HOLES[of]), system))
         .join(', ') || 'none'
     );
-  if (q.key === 'colour') return [survey.colour, ...survey.patches].join(', ');
+  if (q.key === 'colour') return [survey.colour, ...survey.patches].map(plainName).join(', ');
   if (q.key === 'built') return survey.built === null ? 'not known: taken as old' : `about ${survey.built}`;
   if (q.key === 'zones') return ZONES.filter((zone) => survey.zones[zone]).join(' and ') || 'as the faces';
   if (q.key === 'raking' && survey.raking === 'windows')
     return grazedBy.length ? `yes: window ${grazedBy.join(', ')}` : 'no window near';
   if (q.key === 'damp' && survey.moisture !== null) return `${survey.moisture} % read`;
   return q.options.flatMap((o) => (o.isNow(survey) ? [said(o.label, system)] : [])).join(', ') || 'none';
-}
-
-interface AskedProps extends Props {
-  readonly question: Question;
-  readonly set: SetAnswers;
-  readonly onNext: () => void;
-  /** null: nothing was asked before it. */
-  readonly onBack: (() => void) | null;
-}
-function Asked({ view, s, question: q, set, onNext, onBack }: AskedProps) {
-  const test = TESTS.find((t) => t.id === q.test);
-  return (
-    <fieldset className="asked" data-question={q.key}>
-      <legend>{q.ask}</legend>
-      {(q.form === 'one' || q.form === 'many') && (
-        <div className="options">
-          {q.options.map((o) => (
-            <button
-              key={said(o.label, view.system)}
-              type="button"
-              className="option"
-              aria-pressed={o.isNow(s.survey)}
-              onClick={() => {
-                set(o.set(s.survey));
-                if (q.form === 'one') onNext();
-              }}
-            >
-              {said(o.label, view.system)}
-            </button>
-          ))}
-        </div>
-      )}
-      {q.form === 'holes' && <Holes s={s} set={set} />}
-      {q.form === 'colour' && <OldColours s={s} set={set} />}
-      {q.form === 'zones' && <Zones s={s} set={set} system={view.system} />}
-      {q.form === 'year' && (
-        <DraftField
-          label="Oldest paint from about (year)"
-          value={s.survey.built === null ? '' : String(s.survey.built)}
-          placeholder="not known: taken as old"
-          parse={readYear}
-          onCommit={(built) => {
-            set({ built });
-            return null;
-          }}
-        />
-      )}
-      {q.form !== 'one' && (
-        <button
-          type="button"
-          className="take"
-          onClick={() => {
-            // leaving it as it stands is an answer too
-            if (q.form === 'many' || q.form === 'holes' || q.form === 'zones' || q.form === 'year')
-              set({ [q.key]: s.survey[q.key as keyof Answers] });
-            if (q.form === 'colour') set({ colour: s.survey.colour });
-            onNext();
-          }}
-        >
-          {q.form === 'many' && s.survey[q.key as 'stains' | 'touched'].length === 0 ? 'None' : 'That is all'}
-        </button>
-      )}
-      <div className="row-buttons">
-        {onBack && (
-          <button type="button" className="link" onClick={onBack}>
-            Back
-          </button>
-        )}
-        <button type="button" className="link" onClick={onNext}>
-          Skip
-        </button>
-      </div>
-      {test?.helps(s) && <Test view={view} s={s} test={test} set={set} onNext={onNext} />}
-    </fieldset>
-  );
-}
-
-const changed = (list: readonly Change[], view: WholeView) =>
-  list
-    .map(({ member, becomes }) =>
-      said(phrase`${MEMBER_WORDS[member]} ${memberWord(member, becomes as never)}`, view.system),
-    )
-    .join('; ');
-
-/** How to find out, and what each result would change. */
-function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: SetAnswers; onNext: () => void }) {
-  const room = view.state.shown.rooms.byId[s.surface.room];
-  const results = room ? outcomes(view.state.shown, s, room, test.results) : [];
-  return (
-    <div className="test">
-      <h4>{test.title}</h4>
-      <TestDrawing test={test.id} />
-      <ol>
-        {test.steps.map((step) => (
-          <li key={step}>{step}</li>
-        ))}
-      </ol>
-      {test.id === 'moisture' ? (
-        <>
-          <p>
-            Under {DRY_ENOUGH} % it can be painted; above {WET} % it is damp.
-          </p>
-          <DraftField
-            label="Worst reading (%)"
-            value={s.survey.moisture === null ? '' : String(s.survey.moisture)}
-            placeholder="not measured"
-            parse={readPerCent}
-            onCommit={(moisture) => {
-              set({ moisture });
-              return null;
-            }}
-          />
-        </>
-      ) : (
-        <div className="options">
-          {results.map(({ label, set: change, changes }, i) => (
-            <button
-              key={label}
-              type="button"
-              className="option"
-              aria-pressed={test.isNow(s.survey) === i}
-              onClick={() => {
-                set(change);
-                onNext();
-              }}
-            >
-              {label}
-              <small>{changes.length ? `then ${changed(changes, view)}` : 'changes nothing'}</small>
-            </button>
-          ))}
-        </div>
-      )}
-    </div>
-  );
-}
-
-/** The answers given here, for surfaces like it anywhere in the job. */
-function CopyAnswers({ view, s, given }: Props & { given: Partial<Answers> }) {
-  const { derived, session, state, system } = view;
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const alike = derived.surfaces.filter((o) => o.surface.kind === s.surface.kind && o.surface.id !== s.surface.id);
-  if (!alike.length || !Object.keys(given).length) return null;
-  return (
-    <details className="copy">
-      <summary>Copy these answers to …</summary>
-      <div className="checks">
-        {alike.map(({ surface }) => (
-          <label key={surface.id} className="check">
-            <input
-              type="checkbox"
-              checked={chosen.has(surface.id)}
-              onChange={(event) => {
-                const next = new Set(chosen);
-                if (event.target.checked) next.add(surface.id);
-                else next.delete(surface.id);
-                setChosen(next);
-              }}
-            />{' '}
-            {surface.room === s.surface.room ? '' : `${state.shown.rooms.byId[surface.room]?.name ?? ''}: `}
-            {heading(nameWord(surface.name), system)}
-          </label>
-        ))}
-      </div>
-      <button
-        type="button"
-        className="take"
-        disabled={!chosen.size}
-        onClick={() => {
-          session.run({ name: 'setSurveys', args: { scopes: [...chosen], set: given } });
-          setChosen(new Set());
-        }}
-      >
-        Copy to {chosen.size} {chosen.size === 1 ? 'surface' : 'surfaces'}
-      </button>
-    </details>
-  );
-}
-
-function readYear(text: string): Result<number | null> {
-  if (!text.trim()) return good(null);
-  const year = /^\d{4}$/.test(text.trim()) ? Number(text) : NaN;
-  return year >= 1000 && year <= 2100 ? good(year) : bad('A year of four figures is expected, such as 1962.');
-}
-function readPerCent(text: string): Result<number | null> {
-  if (!text.trim()) return good(null);
-  const n = Number(text.replace(/%/, '').replace(',', '.'));
-  return n >= 0 && n <= 100 ? good(n) : bad('A reading from 0 to 100 % is expected.');
 }
