@@ -66,6 +66,7 @@ export function smallJob(): Job {
   const job = newJob('j1', 'Small', 'metric', [room]);
   return {
     ...job,
+    survey: { 'r1-0/field': { coat: 'oil' } },
     shelf: {
       byId: { s1: { id: 's1', product: 'paint-wall', sheen: 'matte', colour: 'colour-wall', litres: 1, batch: '7' } },
       order: ['s1'],
