@@ -187,6 +187,11 @@ test('the first page follows its country and what is typed; what finds no place 
   const country = page.getByLabel('Where do you paint?');
   await expect(country).toHaveValue('US');
   await expect(page.getByText(/^Baseboard 5" high, and casing 2 1\/2" round each/)).toBeVisible();
+  // what is owned and for whom it is done is said once
+  await page.getByText('What I own already: not said yet').click();
+  await page.getByRole('button', { name: 'One extension pole more' }).click();
+  await expect(page.getByText('What I own already: 1 piece')).toBeVisible();
+  await page.getByLabel('Who is it for?').selectOption({ label: 'I do it myself, for myself' });
   await country.selectOption('GB');
   await expect(page.getByText(/^Skirting 120 mm high, and architrave 65 mm round each/)).toBeVisible();
   await expect(page.getByText('Tins, sleeves, tape')).toBeVisible();
@@ -208,6 +213,23 @@ test('the first page follows its country and what is typed; what finds no place 
   await expect(page.getByText(/^One door or window of the usual size found no place on a wall/)).toBeVisible();
   await settled(page);
   await expect(page.locator('[data-opening]')).toHaveCount(1);
+  // for oneself there is a cost, and neither labour, margin nor quote in the way
+  await expect(page.locator('[data-entry=Price] span')).toHaveText('Cost');
+  await expect(page.locator('[data-entry=Days] b')).toContainText('alone');
+  await goTo(page, 'Order');
+  await expect(page.getByText('It is what you buy: your own time costs nothing here.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Quote' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Everything else' }).click();
+  await expect(page.locator('tr', { hasText: 'Extension pole' })).toContainText('none');
+  await page.getByRole('button', { name: 'Time and cost' }).click();
+  await expect(page.getByLabel('Overhead, on costs')).toHaveCount(0);
+  await expect(page.locator('tr', { hasText: 'Your time, ' })).toContainText(/\d min/);
+  await page.getByLabel('Who is it for?').selectOption({ label: 'I do it for a client' });
+  await page.getByLabel('Offered by').fill('Two Lamps');
+  await page.keyboard.press('Tab');
+  await page.getByRole('link', { name: 'Quote' }).click();
+  await expect(page.locator('.letterhead')).toHaveText('Two Lamps');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quote: Larder');
   // the list has the job by the name of its room, and offers the same ways to begin the next, in the same country
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Larder', exact: true })).toBeVisible();

@@ -128,6 +128,14 @@ const edits: Edit[] = [
     },
   },
   { name: 'setPricing', args: { set: { tax: 0.07, taxName: 'Sales tax', client: 'the harbour trust' } } },
+  {
+    name: 'setPricing',
+    args: {
+      set: {
+        firm: { name: 'Two Lamps Painting', contact: '555 0134', address: 'The old boathouse, Skerry Point' },
+      },
+    },
+  },
   colour('green', 'G4 pale sea green', '#c3cdbd'),
   colour('deep', 'B7 deep water blue', '#22394f'),
   colour('stone', 'S2 sand stone', '#dfd6c2'),

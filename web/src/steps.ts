@@ -3,7 +3,7 @@ import { formatArea, formatMinutes, formatMoney, formatPercent, formatVolume } f
 import { FOOT, type System, isImperial } from '@kovelin/core/units/si.ts';
 import type { Ledger } from '@kovelin/core/whole/ledger.ts';
 import { lazy } from 'react';
-import { daysWord } from './app/days.ts';
+import { crewWord, daysWord } from './app/days.ts';
 import type { Facts, Step } from './app/step.ts';
 
 /** A long run: whole feet or tenths of a metre. */
@@ -12,15 +12,13 @@ function longRun(metres: number, system: System): string {
   return metres < 1 ? formatLength(metres, system) : `${metres.toFixed(1)} m`;
 }
 
-const CREWS = ['', 'alone', 'two people', 'three people'];
-
 /** How long the plan takes, and for how many. */
 function planned({ plan, waiting, job }: Facts): readonly [string, number | null] {
   if (!plan) return [waiting, null];
   const { problems, tasks, finish } = plan.schedule;
   if (problems.length) return ['cannot be planned', null];
   if (!tasks.length) return ['none yet', null];
-  return [`${daysWord(plan.days.days)}, ${CREWS[job.crew.people.length] ?? ''}`, finish];
+  return [`${daysWord(plan.days.days)}, ${crewWord(job.crew.people.length)}`, finish];
 }
 
 /** A figure that may have to wait. */
@@ -83,6 +81,7 @@ export const STEPS: readonly Step[] = [
       },
       {
         label: 'Price',
+        called: ({ job }) => (job.pricing.billed === 'own' ? 'Cost' : 'Price'),
         of: figure(
           (l) => l.ordered?.price,
           (price, { job }) => formatMoney(price, job.currency),

@@ -1,6 +1,7 @@
 import { applyEdit, type Edit } from '../job/edits.ts';
 import { startingPaint } from '../job/create.ts';
 import { nearest, scopesOf } from '../job/scope.ts';
+import { MOST } from '../job/limits.ts';
 import type { Id } from '../job/table.ts';
 import { personOf, type Crew } from '../job/crew.ts';
 import type { Room } from '../job/measured.ts';
@@ -38,13 +39,13 @@ export function applyLines(start: Job, lines: readonly SaidLine[]): Result<Job> 
   return good(job);
 }
 
-const ORDER_OF_CREW = 'A crew is one to three people.';
+const ORDER_OF_CREW = `A crew is one to ${MOST.people} people.`;
 function hired(
   job: Job,
   crew: { people: Crew['people'][number][]; hours: Crew['hours'] },
   { name, hours, day, hand }: Extract<JobLine, { kind: 'crew' }>,
 ): Edit[] | string {
-  if (crew.people.length === 3) return ORDER_OF_CREW;
+  if (crew.people.length === MOST.people) return ORDER_OF_CREW;
   const usual = job.crew.people[0]?.day ?? 0;
   crew.people.push(
     personOf({ id: `person-${crew.people.length + 1}`, name, day: day ?? usual, hand: hand ?? 'right' }),

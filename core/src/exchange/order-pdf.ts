@@ -31,7 +31,9 @@ export function quotePdf(job: Job, quote: Quote): TDocumentDefinitions {
     layout: LINES,
   });
   return page(job, [
-    t(job.name, { fontSize: 24, bold: true, color: '#23564F' }),
+    ...(quote.firm.name ? [t(quote.firm.name, { fontSize: 14, bold: true })] : []),
+    ...[quote.firm.address, quote.firm.contact].filter(Boolean).map((line) => t(line)),
+    t(`Quote: ${quote.job}`, { fontSize: 24, bold: true, color: '#23564F', margin: [0, 10, 0, 0] }),
     t(
       [
         quote.client && `For ${quote.client}.`,

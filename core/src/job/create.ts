@@ -43,6 +43,7 @@ export const STARTING_PRICING: Pricing = {
   billed: 'hours',
   promised: 'plan',
   client: '',
+  firm: { name: '', contact: '', address: '' },
   valid: 30,
   notes: '',
 };
@@ -73,7 +74,7 @@ export function newJob(
   const day = localPrice(STARTING_DAY, country);
   return {
     format: 'kovelin-job',
-    version: 12,
+    version: 13,
     id,
     name,
     units,

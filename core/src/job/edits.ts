@@ -4,7 +4,7 @@ import type { Units } from '../units/si.ts';
 import { letter, newRoom, newWall, seededIds } from './blank.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
 import { ROOM_HOLES, type HowMany } from './library.ts';
-import { within } from './limits.ts';
+import { MOST, within } from './limits.ts';
 import { COUNTRY_ROWS, regionOf, tinsOf, type Air, type Country, type Region } from './region.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
 import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
@@ -294,7 +294,8 @@ const EDITS = {
     Object.assign(job.practice, set);
   },
   setCrew: (job: D, { set }: { set: Partial<Crew> }) => {
-    if (set.people && !(set.people.length >= 1 && set.people.length <= 3)) refuse('A crew is one to three people.');
+    if (set.people && !(set.people.length >= 1 && set.people.length <= MOST.people))
+      refuse(`A crew is one to ${MOST.people} people.`);
     const hours = set.hours;
     if (
       hours &&

@@ -34,7 +34,7 @@ export const MOST = {
   /** Surfaces and scopes that have an answer, a finish or a decision of their own. */
   scopes: 20_000,
   sizes: 40,
-  people: 3,
+  people: 8,
   pins: 400,
   /** Holidays, and days that somebody is away. */
   days: 400,

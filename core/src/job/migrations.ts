@@ -279,6 +279,13 @@ function toVersion12(job: Json): Json {
   return { ...job, ...own, version: 12 };
 }
 
+/** 13: who offers the work. */
+function toVersion13(job: Json): Json {
+  const firm = { name: '', contact: '', address: '' };
+  const pricing = isRecord(job['pricing']) ? { ...job['pricing'], firm } : job['pricing'];
+  return { ...job, pricing, version: 13 };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
@@ -292,6 +299,7 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   9: toVersion10,
   10: toVersion11,
   11: toVersion12,
+  12: toVersion13,
 };
 
 /** From whatever version it says, through every step to the one in force. */

@@ -24,6 +24,14 @@ export interface JobOption {
   readonly taken: boolean;
 }
 
+/** Who does the work, as it stands on paper. */
+export interface Firm {
+  readonly name: string;
+  /** Telephone, mail, a page. */
+  readonly contact: string;
+  readonly address: string;
+}
+
 /** How a price is made of costs; shares are fractions. */
 export interface Pricing {
   /** On top of costs. */
@@ -36,6 +44,8 @@ export interface Pricing {
   readonly billed: Billing;
   readonly promised: Promised;
   readonly client: string;
+  /** Who offers it: the head of a quote; empty: nobody said. */
+  readonly firm: Firm;
   /** Days the quote holds. */
   readonly valid: number;
   readonly notes: string;

@@ -7,7 +7,7 @@ import type { Crew, Moment, Person, TakenPlan, TaskPin } from './crew.ts';
 import type { Accepted, AcceptedPace, AcceptedSpread } from './learned.ts';
 import type { LineSaid, OrderPin } from './lines.ts';
 import type { Job } from './types.ts';
-import type { JobOption, Pricing, ShelfCan } from './priced.ts';
+import type { JobOption, Firm, Pricing, ShelfCan } from './priced.ts';
 import type { Opening, Part, Room, Wall } from './measured.ts';
 import { COUNTRIES, DATE_FORMS, DIALECTS, PAPERS, type Air, type AirReading, type Region } from './region.ts';
 import * as r from './recorded.ts';
@@ -368,6 +368,7 @@ const pricing = shape<Pricing>({
   billed: one(v.BILLINGS).required(),
   promised: one(v.PROMISES).required(),
   client: free(MOST.client),
+  firm: shape<Firm>({ name: free(MOST.client), contact: free(MOST.client), address: free(MOST.notes) }).required(),
   valid: whole(...ENDS.valid),
   notes: free(MOST.notes),
 }).required();
@@ -546,7 +547,7 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(12).required(),
+  version: Joi.number().valid(13).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),

@@ -12,7 +12,7 @@ import type { Money, Units } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 12;
+  readonly version: 13;
   readonly id: Id;
   readonly name: string;
   readonly units: Units;

@@ -266,7 +266,8 @@ export type TintBase = (typeof TINT_BASES)[number];
 export const BOXINGS = ['box', 'as-they-come'] as const;
 export type Boxing = (typeof BOXINGS)[number];
 
-export const BILLINGS = ['hours', 'days'] as const;
+/** `own`: the painter's own time, which nobody pays; then there is neither overhead nor margin on it. */
+export const BILLINGS = ['hours', 'days', 'own'] as const;
 export type Billing = (typeof BILLINGS)[number];
 export const TAXED = ['all', 'materials', 'nothing'] as const;
 export type Taxed = (typeof TAXED)[number];

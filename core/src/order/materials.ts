@@ -64,6 +64,9 @@ const ITEMS = {
   'asbestos-test': ['safety', 'test', false],
 } as const satisfies Record<MaterialItem, readonly [Aisle, PieceUnit, boolean]>;
 
+/** Tells a line apart on the shopping list and among what is owned. */
+export const materialKey = (item: MaterialItem, size: MaterialSize): string => [item, ...Object.values(size)].join('|');
+
 /** Kept from job to job, so that it may be owned already. */
 export const isKept = (item: MaterialItem): boolean => ITEMS[item][2];
 
@@ -92,6 +95,21 @@ export interface MaterialSize {
   readonly grit?: number;
 }
 
+/** A painter's kit: what lasts, in the sizes that are ever asked for. */
+export const KIT: readonly Pick<MaterialLine, 'item' | 'size'>[] = [
+  { item: 'brush', size: { width: 2.5 * INCH } },
+  { item: 'brush', size: { width: 2 * INCH } },
+  { item: 'frame', size: { width: 9 * INCH } },
+  { item: 'frame', size: { width: 6 * INCH } },
+  { item: 'frame', size: { width: 4 * INCH } },
+  { item: 'pole', size: {} },
+  { item: 'tray', size: {} },
+  { item: 'drop-cloth', size: {} },
+  { item: 'card', size: {} },
+  { item: 'goggles', size: {} },
+  { item: 'respirator', size: {} },
+];
+
 /** An inch is enough on an edge [common practice, no source]. */
 const EDGE: MaterialSize = { width: INCH };
 export interface MaterialQuestion {
@@ -114,7 +132,7 @@ export function orderMaterials(question: MaterialQuestion): MaterialLine[] {
   for (const { item, working, size } of needs(question)) {
     const wanted = Math.ceil(working.value - 1e-9);
     if (wanted <= 0) continue;
-    const key = [item, ...Object.values(size)].join('|');
+    const key = materialKey(item, size);
     const owned = Math.min(wanted, job.owned[key] ?? 0);
     const price = job.prices[item];
     const each = pieceOf(job, item);

@@ -33,7 +33,8 @@ export function priceLabour(
   const worked = operations.reduce((sum, op) => sum + op.minutes.value, 0);
   const aDay = daily(job);
   const allDays = byPerson.reduce((sum, own) => sum + own, 0) * aDay;
-  const hourly = hourlyOf(job);
+  // nobody pays for one's own time
+  const hourly = job.pricing.billed === 'own' ? 0 : hourlyOf(job);
   const done = groupBy(operations, (op) => ruleOf(op.kind).group);
   const more = spare * (worked + travel + allDays);
   const other: Readonly<Partial<Record<LabourGroup, Minutes>>> = { daily: allDays, travel, spare: more };
@@ -42,7 +43,7 @@ export function priceLabour(
     minutes: (done.get(kind) ?? []).reduce((sum, op) => sum + op.minutes.value, other[kind] ?? 0),
   })).filter(({ minutes }) => minutes > 0);
   const lines =
-    job.pricing.billed === 'hours'
+    job.pricing.billed !== 'days'
       ? byKind.map(({ kind, minutes }): LabourLine => ({
           kind,
           minutes,
@@ -79,8 +80,9 @@ export interface Price {
  */
 export function priceOf(
   costs: { readonly paint: Money; readonly materials: Money; readonly labour: Money },
-  { overhead, margin, tax, taxed }: Pick<Job['pricing'], 'overhead' | 'margin' | 'tax' | 'taxed'>,
+  { billed, tax, taxed, ...shares }: Pick<Job['pricing'], 'billed' | 'overhead' | 'margin' | 'tax' | 'taxed'>,
 ): Price {
+  const { overhead, margin } = billed === 'own' ? { overhead: 0, margin: 0 } : shares;
   const cost = costs.paint + costs.materials + costs.labour;
   const over = Math.round(cost * overhead);
   const gain = Math.round(((cost + over) * margin) / (1 - margin));

@@ -518,6 +518,7 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
       billed: from(v.BILLINGS),
       promised: from(v.PROMISES),
       client: name,
+      firm: fc.record({ name, contact: name, address: name }),
       valid: count,
       notes: name,
     }),

@@ -10,6 +10,7 @@ import { evaluate } from '../units/working.ts';
 import { optionPrices } from './options.ts';
 import { baseDays, baseOrder, basePlan } from './plan.ts';
 import { wholeOf } from './whole.ts';
+import { isKept, KIT, materialKey } from '../order/materials.ts';
 import { priceLabour, priceOf, shareOut } from '../order/price.ts';
 import { quoteOf } from './quote.ts';
 import { schoolPrice, SCHOOLS, type School } from './schools.ts';
@@ -30,21 +31,40 @@ describe('a price', () => {
   // Textbook relation of markup and margin, from memory: 25 % on cost is 20 % of price; tax is on the price
   test('margin and tax on a worked example: 800.00 of costs, 20 % margin, 10 % tax', () =>
     expect(
-      priceOf({ paint: 20000, materials: 10000, labour: 50000 }, { overhead: 0, margin: 0.2, tax: 0.1, taxed: 'all' }),
+      priceOf(
+        { paint: 20000, materials: 10000, labour: 50000 },
+        { billed: 'hours', overhead: 0, margin: 0.2, tax: 0.1, taxed: 'all' },
+      ),
     ).toMatchObject({ net: 100000, tax: 10000, total: 110000 }));
   test('tax on materials alone, overhead before margin', () =>
     expect(
       priceOf(
         { paint: 20000, materials: 10000, labour: 50000 },
-        { overhead: 0.1, margin: 0.2, tax: 0.05, taxed: 'materials' },
+        { billed: 'days', overhead: 0.1, margin: 0.2, tax: 0.05, taxed: 'materials' },
       ),
     ).toMatchObject({ net: 110000, tax: 1500, total: 111500 }));
+  test('for oneself: what is bought and its tax, less the kit, and hours that cost nothing', () => {
+    const own = edited({ name: 'setPricing', args: { set: { billed: 'own' } } });
+    const mine = baseOrder(own);
+    const billed = baseOrder(cottage);
+    expect(mine.labour.minutes).toBe(billed.labour.minutes);
+    expect(mine.labour.cost).toBe(0);
+    expect(mine.price.lines.map(({ kind }) => kind)).toEqual(['paint', 'materials', 'tax']);
+    const bought = billed.price.lines.filter(({ kind }) => kind === 'paint' || kind === 'materials');
+    expect(mine.price.net).toBe(sum(bought.map(({ amount }) => amount)));
+    // what lasts of it is in the kit that is asked for once
+    const kit = KIT.map(({ item, size }) => materialKey(item, size));
+    const lasting = billed.materials.filter(({ item }) => isKept(item)).map(({ key }) => key);
+    expect(lasting.length).toBeGreaterThan(5);
+    expect(kit).toEqual(expect.arrayContaining(lasting));
+    expect(mine.price.total).toBe(mine.price.net + Math.round(mine.price.net * own.pricing.tax));
+  });
   const money = fc.integer({ min: 0, max: 5_000_000 });
   const share = fc.double({ min: 0, max: 0.9, noNaN: true });
   test('whole minor units, and always the sum of the lines shown', () => {
     fc.assert(
       fc.property(money, money, money, share, share, share, (paint, materials, labour, overhead, margin, tax) => {
-        const price = priceOf({ paint, materials, labour }, { overhead, margin, tax, taxed: 'all' });
+        const price = priceOf({ paint, materials, labour }, { billed: 'hours', overhead, margin, tax, taxed: 'all' });
         expect(sum(price.lines.map((l) => l.amount))).toBe(price.total);
         for (const { amount } of price.lines) expect(Number.isInteger(amount)).toBe(true);
       }),

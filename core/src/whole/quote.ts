@@ -1,6 +1,7 @@
 import { systemOf } from '../job/region.ts';
 import { addDays } from '../units/date.ts';
 import { rows, type Id } from '../job/table.ts';
+import type { Firm } from '../job/priced.ts';
 import type { Room } from '../job/measured.ts';
 import type { Job } from '../job/types.ts';
 import { groupBy } from '../units/group.ts';
@@ -37,6 +38,7 @@ export interface QuoteOption {
 export interface Quote {
   readonly job: string;
   readonly client: string;
+  readonly firm: Firm;
   /** ISO date; and until when it holds. */
   readonly date: string;
   readonly until: string;
@@ -98,6 +100,7 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
   return {
     job: job.name,
     client: job.pricing.client,
+    firm: job.pricing.firm,
     date,
     until: addDays(date, job.pricing.valid),
     rooms: perRoom.map(([room, list], i) => ({

@@ -54,7 +54,9 @@ export function nameWord(name: Name): Word {
   return onWall(name, name.label ? phrase`${one} ${name.label}` : one);
 }
 
-const NUMBERS = ['two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+/** “three”; in figures beyond ten. */
+export const numberWord = (n: number): string => NUMBERS[n - 1] ?? String(n);
 
 /**
  * Several names in one: “walls A, B and C; door d1”, the same name in several rooms as “baseboard (3)”. `ofRoom`: how many walls the
@@ -73,7 +75,7 @@ function groupWord(group: readonly Name[], ofRoom: number): Word {
   if (group.length === 1) return nameWord(first);
   const [one, many] = wordsOf(first.kind);
   if (!first.label) return phrase`${one} (${group.length})`;
-  if (first.kind === 'wall' && group.length === ofRoom && NUMBERS[ofRoom - 2])
-    return `all ${NUMBERS[ofRoom - 2]} walls`;
+  if (first.kind === 'wall' && group.length === ofRoom && ofRoom > 1 && ofRoom <= NUMBERS.length)
+    return `all ${numberWord(ofRoom)} walls`;
   return onWall(first, phrase`${many} ${listed(group.map((name) => name.label))}`);
 }

@@ -34,7 +34,7 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
           {open ? 'Less' : 'Sums'}
         </button>
       )}
-      {ordered.map(({ to, label, isRisk, of }) => {
+      {ordered.map(({ to, label, called, isRisk, of }) => {
         const [text, value] = of(facts);
         const entry = (
           <Link
@@ -44,7 +44,7 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
             data-entry={label}
             data-value={value ?? ''}
           >
-            <span>{label}</span>
+            <span>{called?.(facts) ?? label}</span>
             <b>{text}</b>
           </Link>
         );

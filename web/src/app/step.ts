@@ -17,6 +17,8 @@ export interface Facts {
 /** One figure at the bottom of every screen, a link to the step it comes from. */
 export interface Figure {
   readonly label: string;
+  /** What it is called in this job, where not by its label. */
+  readonly called?: (facts: Facts) => string;
   readonly isRisk?: true;
   /** As people read it, and in SI; null: not known. */
   readonly of: (facts: Facts) => readonly [text: string, value: number | null];

@@ -3,6 +3,7 @@ import { MOST } from '@kovelin/core/job/limits.ts';
 import { plainRoom, type PlainRoom } from '@kovelin/core/job/plain-room.ts';
 import { COUNTRIES, COUNTRY_ROWS, systemOf, type Country } from '@kovelin/core/job/region.ts';
 import { usualOf } from '@kovelin/core/job/usual.ts';
+import { KIT, materialKey } from '@kovelin/core/order/materials.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { FOOT } from '@kovelin/core/units/si.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
@@ -14,8 +15,10 @@ import { Choice, DraftField, LengthField, readText } from '../app/fields.tsx';
 import { say } from '../app/say.ts';
 import { freshId } from '../store/ids.ts';
 import { countryBefore, countryHere, createJob } from '../store/jobs.ts';
-import { rememberRegion } from '../store/kept.ts';
+import { meBefore, ownedBefore, rememberMe, rememberOwned, rememberRegion, type Me } from '../store/kept.ts';
 import { askToKeep } from '../store/keep.ts';
+import { Kit } from '../app/Kit.tsx';
+import { FOR_WHOM } from '../app/for-whom.ts';
 import { StartDrawing } from './StartDrawing.tsx';
 
 interface Props {
@@ -44,10 +47,19 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
     windows: 1,
     baseboard: true,
   });
+  const [me, setMe] = useState<Pick<Me, 'own'>>({ own: false });
+  const [owned, setOwned] = useState<Readonly<Record<string, number>>>({});
   const [missing, setMissing] = useState<'length' | 'width' | null>(null);
   useEffect(() => {
     // where nothing can be kept, nothing was: that is said above
     countryBefore().then(setCountry, () => setCountry(countryHere()));
+    Promise.all([meBefore(), ownedBefore()]).then(
+      ([who, has]) => {
+        setMe(who);
+        setOwned(has);
+      },
+      () => setMe({ own: false }),
+    );
   }, []);
   if (!country) return <p className="waiting">One moment …</p>;
   const { units, words } = COUNTRY_ROWS[country];
@@ -64,6 +76,15 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
     width: of.width ?? tapeReading(MIDDLING[units][1], system),
     height: of.height ?? usual.height,
   });
+  const whose = (whom: 'own' | 'client') => {
+    setMe({ own: whom === 'own' });
+    void attempt('It was not remembered', () => rememberMe({ own: whom === 'own' }));
+  };
+  const own = (key: string, pieces: number) => {
+    setOwned({ ...owned, [key]: pieces });
+    void attempt('It was not remembered', () => rememberOwned(key, pieces));
+  };
+  const pieces = KIT.reduce((sum, { item, size }) => sum + (owned[materialKey(item, size)] ?? 0), 0);
   const go = (key: Key): void => document.getElementById(`start-${key}`)?.focus();
   /** Enter takes the field first: what it held is there when the next frame is. */
   const press = () => void requestAnimationFrame(() => document.getElementById('start-draw')?.click());
@@ -132,6 +153,7 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
           options={COUNTRIES.map((one) => [one, COUNTRY_ROWS[one].name])}
           onChange={setCountry}
         />
+        <Choice label="Who is it for?" value={me.own ? 'own' : 'client'} options={FOR_WHOM} onChange={whose} />
         <h2>A room from two lengths and a height</h2>
         <div className="start-lengths">
           <LengthField label="Length" {...field('length')} options={WALL} onEnter={() => go('width')} />
@@ -172,6 +194,13 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
           Draw it
         </Button>
         <p className="hint">All four walls are drawn at once; every size can be corrected then.</p>
+        <details className="copy">
+          <summary>
+            What I own already: {pieces ? `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}` : 'not said yet'}
+          </summary>
+          <p className="hint">Said once: it is taken off what each job has to buy.</p>
+          <Kit system={system} owned={owned} onOwn={own} />
+        </details>
         <h2>Or begin another way</h2>
         <div className="start-ways">
           <Button

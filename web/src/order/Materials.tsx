@@ -10,6 +10,8 @@ import { DraftField, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { Figure } from '../app/Working.tsx';
 import { rememberOwned } from '../store/kept.ts';
+import { Kit } from '../app/Kit.tsx';
+import { ToolDrawing } from '../app/ToolDrawing.tsx';
 import { ageWord } from './words.ts';
 
 interface TableProps {
@@ -46,6 +48,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
           {lines.map((m) => (
             <tr key={m.key} className={m.key === chosen ? 'chosen' : ''}>
               <th scope="row">
+                <ToolDrawing item={m.item} />
                 <button type="button" className="link plain" onClick={() => onPick(m.key)}>
                   {said(materialWord(m), system)}
                 </button>
@@ -85,6 +88,13 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
   );
 }
 
+/** Brushes, trays and poles are there in the next job too; what is used up is not. @returns why not, when it cannot be. */
+function own({ session }: WholeView, key: string, pieces: number, lasts: boolean): string | null {
+  const refused = session.edit({ name: 'setOwned', args: { key, pieces } });
+  if (!refused && lasts) void rememberOwned(key, pieces);
+  return refused;
+}
+
 function Owned({ view, line: m }: { view: WholeView; line: MaterialLine }) {
   return (
     <DraftField
@@ -93,12 +103,7 @@ function Owned({ view, line: m }: { view: WholeView; line: MaterialLine }) {
       label={`Owned: ${said(materialWord(m), view.system)}`}
       value={String(view.state.shown.owned[m.key] ?? 0)}
       parse={(text) => (/^\d{1,4}$/.test(text.trim()) ? good(Number(text)) : bad('Whole pieces, 0 to 9999.'))}
-      onCommit={(pieces) => {
-        const refused = view.session.edit({ name: 'setOwned', args: { key: m.key, pieces } });
-        // brushes, trays and poles are there in the next job too; what is used up is not
-        if (!refused && isKept(m.item)) void rememberOwned(m.key, pieces);
-        return refused;
-      }}
+      onCommit={(pieces) => own(view, m.key, pieces, isKept(m.item))}
     />
   );
 }
@@ -115,6 +120,10 @@ export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'
           Choose one to see its price; click a figure to see how it was worked out. What you own is taken off, and tools
           that last are remembered for your next job.
         </p>
+        <Section title="Your kit">
+          <p className="hint">Say once what you have: it is taken off this order and every later one.</p>
+          <Kit system={system} owned={state.shown.owned} onOwn={(key, pieces) => own(view, key, pieces, true)} />
+        </Section>
       </>
     );
   return (

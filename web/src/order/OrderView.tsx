@@ -2,7 +2,7 @@ import { rows } from '@kovelin/core/job/table.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { listed, said } from '@kovelin/core/units/word.ts';
-import { formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
@@ -18,12 +18,12 @@ import './order.css';
 const Prices = lazy(() => import('./Prices.tsx'));
 const StartingValues = lazy(() => import('./StartingValues.tsx'));
 
-const TABLES = [
+type TableKey = 'paint' | 'materials' | 'price';
+const tables = (own: boolean): readonly (readonly [TableKey, string])[] => [
   ['paint', 'Paint'],
   ['materials', 'Everything else'],
-  ['price', 'Labour and price'],
-] as const;
-type TableKey = (typeof TABLES)[number][0];
+  ['price', own ? 'Time and cost' : 'Labour and price'],
+];
 
 export default function OrderView() {
   const view = useWhole();
@@ -34,6 +34,7 @@ export default function OrderView() {
   const { search } = useLocation();
   const { takeoff, derived, surface } = view;
   const { paints } = derived;
+  const own = view.state.shown.pricing.billed === 'own';
   const order = useOrder(view);
   if (!takeoff || !paints.length)
     return (
@@ -62,7 +63,7 @@ export default function OrderView() {
         />
         <div className="entry-panel">
           <div className="panel-head">
-            <Sides label="What to show of the order" sides={TABLES} value={table} onChange={setTable} />
+            <Sides label="What to show of the order" sides={tables(own)} value={table} onChange={setTable} />
             <button type="button" className="tool" onClick={() => setDialog('prices')}>
               Prices …
             </button>
@@ -72,9 +73,11 @@ export default function OrderView() {
             <Link className="tool" to={`../list${search}`} relative="path">
               Shopping list
             </Link>
-            <Link className="tool" to={`../quote${search}`} relative="path">
-              Quote
-            </Link>
+            {!own && (
+              <Link className="tool" to={`../quote${search}`} relative="path">
+                Quote
+              </Link>
+            )}
           </div>
           <div className="scroll" tabIndex={0} role="region" aria-label="What to buy">
             {table === 'paint' && <PaintTable view={view} chosen={line} onPick={setPicked} />}
@@ -132,16 +135,21 @@ function shown({ surface, system }: WholeView, paints: readonly PaintLine[]) {
 
 function Totals({ view: { state, system }, order: { price, labour } }: { view: WholeView; order: JobOrder }) {
   const money = (kind: (typeof price.lines)[number]['kind']) => price.lines.find((l) => l.kind === kind)?.amount ?? 0;
-  const facts: [string, number][] = [
-    ['Paint', money('paint')],
-    ['Everything else', money('materials')],
-    ['Labour', labour.cost],
-    ['Price', price.total],
+  const { billed, overhead, margin, tax, taxName } = state.shown.pricing;
+  const own = billed === 'own';
+  const sum = (minor: number) => formatMoney(minor, state.shown.currency);
+  const facts: [string, string][] = [
+    ['Paint', sum(money('paint'))],
+    ['Everything else', sum(money('materials'))],
+    own ? ['Your time', formatMinutes(labour.minutes)] : ['Labour', sum(labour.cost)],
+    [own ? 'Cost' : 'Price', sum(price.total)],
   ];
-  const { overhead, margin, tax, taxName } = state.shown.pricing;
-  const inPrice = [overhead > 0 && 'overhead', margin > 0 && 'margin', tax > 0 && taxName].filter(
+  const inPrice = [!own && overhead > 0 && 'overhead', !own && margin > 0 && 'margin', tax > 0 && taxName].filter(
     (part) => part !== false,
   );
+  const plainly = own
+    ? 'It is what you buy: your own time costs nothing here.'
+    : 'The price is what it costs: no overhead, margin or tax is in it.';
   const untaken = rows(state.shown.options).filter((o) => !o.taken).length;
   return (
     <div className="closing">
@@ -150,14 +158,12 @@ function Totals({ view: { state, system }, order: { price, labour } }: { view: W
         {facts.map(([label, amount]) => (
           <div key={label}>
             <dt>{label}</dt>
-            <dd>{formatMoney(amount, state.shown.currency)}</dd>
+            <dd>{amount}</dd>
           </div>
         ))}
       </dl>
       <p className="hint">
-        {inPrice.length > 0
-          ? `The price has ${said(listed(inPrice), system)} in it.`
-          : 'The price is what it costs: no overhead, margin or tax is in it.'}
+        {inPrice.length > 0 ? `The ${own ? 'cost' : 'price'} has ${said(listed(inPrice), system)} in it.` : plainly}
         {untaken > 0 && ` ${untaken} ${untaken === 1 ? 'option is' : 'options are'} priced separately.`}
       </p>
     </div>

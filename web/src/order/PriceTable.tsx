@@ -11,6 +11,8 @@ import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
+import { FOR_WHOM } from '../app/for-whom.ts';
+import { rememberMe } from '../store/kept.ts';
 import { freshId } from '../store/ids.ts';
 import { useOptionPrices } from '../workers/what-if.ts';
 
@@ -27,6 +29,7 @@ const PRICE_WORDS = {
 export function PriceTable({ view, order: { labour, price } }: { view: WholeView; order: JobOrder }) {
   const { state } = view;
   const { currency, pricing, crew } = state.shown;
+  const own = pricing.billed === 'own';
   const money = (n: number) => formatMoney(n, currency);
   const share = (kind: keyof typeof PRICE_WORDS) =>
     kind === 'overhead' || kind === 'margin' || kind === 'tax' ? `${Number((pricing[kind] * 100).toFixed(2))} %` : '';
@@ -34,7 +37,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
     <table className="schedule">
       <thead>
         <tr>
-          <th>Labour and price</th>
+          <th>{own ? 'Time and cost' : 'Labour and price'}</th>
           <th>Time</th>
           <th>Amount</th>
         </tr>
@@ -51,20 +54,20 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
               {formatMinutes(line.minutes)}
             </td>
             <td data-label="Amount" className="number">
-              {money(line.cost)}
+              {!own && money(line.cost)}
             </td>
           </tr>
         ))}
         <tr className="total">
           <th scope="row">
-            Labour, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
+            {own ? 'Your time' : 'Labour'}, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
             {crew.people.length === 1 ? 'one person' : `${crew.people.length} people`}
           </th>
           <td data-label="Time" className="number">
             {formatMinutes(labour.minutes)}
           </td>
           <td data-label="Amount" className="number">
-            {money(labour.cost)}
+            {!own && money(labour.cost)}
           </td>
         </tr>
       </tbody>
@@ -81,7 +84,10 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
           </tr>
         ))}
         <tr className="total">
-          <th scope="row">Price{price.tax > 0 && `, ${pricing.taxName.toLowerCase()} with it`}</th>
+          <th scope="row">
+            {own ? 'Cost' : 'Price'}
+            {price.tax > 0 && `, ${pricing.taxName.toLowerCase()} with it`}
+          </th>
           <td />
           <td data-label="Amount" className="number" data-total="price">
             {money(price.total)}
@@ -99,10 +105,36 @@ const share = (text: string): Result<number> => {
     : bad('Write a share from 0 to less than 100 %, for example 15.');
 };
 
+const FIRM = [
+  ['name', 'Offered by', 'your name or firm'],
+  ['address', 'Address', ''],
+  ['contact', 'Telephone or mail', ''],
+] as const;
+/** Who offers it: said once, and there in the next job. */
+function FirmFields({ view }: { view: WholeView }) {
+  const { firm } = view.state.shown.pricing;
+  return FIRM.map(([key, label, placeholder]) => (
+    <DraftField
+      key={key}
+      label={label}
+      value={firm[key]}
+      placeholder={placeholder}
+      parse={readText(MOST.client)}
+      onCommit={(text) => {
+        const next = { ...firm, [key]: text };
+        const refused = view.session.edit({ name: 'setPricing', args: { set: { firm: next } } });
+        if (!refused) void rememberMe({ firm: next });
+        return refused;
+      }}
+    />
+  ));
+}
+
 /** How the price is made, and what is priced apart. */
 export function PricePanel({ view }: { view: WholeView }) {
   const { state, session } = view;
   const { pricing } = state.shown;
+  const own = pricing.billed === 'own';
   const { search } = useLocation();
   const set = (change: Partial<Pricing>) => session.edit({ name: 'setPricing', args: { set: change } });
   const percent = (key: 'overhead' | 'margin' | 'tax', label: string) => (
@@ -115,19 +147,30 @@ export function PricePanel({ view }: { view: WholeView }) {
   );
   return (
     <>
-      <h2>Labour and price</h2>
+      <h2>{own ? 'Time and cost' : 'Labour and price'}</h2>
       <p className="sub">{state.shown.name}</p>
-      <Section title="How the price is made">
+      <Choice
+        label="Who is it for?"
+        value={own ? 'own' : 'client'}
+        options={FOR_WHOM}
+        onChange={(whom) => {
+          set({ billed: whom === 'own' ? 'own' : 'hours' });
+          void rememberMe({ own: whom === 'own' });
+        }}
+      />
+      <Section title={own ? 'How the cost is made' : 'How the price is made'}>
         <div className="pair">
-          <Choice
-            label="Labour billed by"
-            value={pricing.billed}
-            options={[
-              ['hours', 'the hour'],
-              ['days', 'whole days'],
-            ]}
-            onChange={(billed) => set({ billed })}
-          />
+          {!own && (
+            <Choice
+              label="Labour billed by"
+              value={pricing.billed}
+              options={[
+                ['hours', 'the hour'],
+                ['days', 'whole days'],
+              ]}
+              onChange={(billed) => set({ billed })}
+            />
+          )}
           <Choice
             label="Counts on"
             value={pricing.promised}
@@ -137,8 +180,8 @@ export function PricePanel({ view }: { view: WholeView }) {
             ]}
             onChange={(promised) => set({ promised })}
           />
-          {percent('overhead', 'Overhead, on costs')}
-          {percent('margin', 'Margin, of the price')}
+          {!own && percent('overhead', 'Overhead, on costs')}
+          {!own && percent('margin', 'Margin, of the price')}
           {percent('tax', 'Tax')}
           <Choice
             label="Taxed"
@@ -160,8 +203,8 @@ export function PricePanel({ view }: { view: WholeView }) {
           />
         </div>
         <p className="hint">
-          Margin is a share of the price: 20 % of it is 25 % on cost. Days are those of the plan, setting up and
-          cleaning up with them. Paces are starting values; pay is set with the crew in{' '}
+          {!own && 'Margin is a share of the price: 20 % of it is 25 % on cost. '}Days are those of the plan, setting up
+          and cleaning up with them. Paces are starting values; {own ? 'who helps' : 'pay'} is set with the crew in{' '}
           <Link className="link" to={`../sequence${search}`} relative="path">
             Sequence
           </Link>
@@ -169,33 +212,36 @@ export function PricePanel({ view }: { view: WholeView }) {
         </p>
       </Section>
       <Options view={view} />
-      <Section title="On the quote">
-        <div className="pair">
+      {!own && (
+        <Section title="On the quote">
+          <FirmFields view={view} />
+          <div className="pair">
+            <DraftField
+              label="For"
+              value={pricing.client}
+              placeholder="the client"
+              parse={readText(MOST.client)}
+              onCommit={(client) => set({ client })}
+            />
+            <DraftField
+              label="Good for, days"
+              value={String(pricing.valid)}
+              parse={(text) =>
+                /^\d{1,3}$/.test(text.trim()) && Number(text) <= 365 ? good(Number(text)) : bad('Whole days, 0 to 365.')
+              }
+              onCommit={(valid) => set({ valid })}
+            />
+          </div>
           <DraftField
-            label="For"
-            value={pricing.client}
-            placeholder="the client"
-            parse={readText(MOST.client)}
-            onCommit={(client) => set({ client })}
+            label="Notes"
+            className="stacked"
+            lines={3}
+            value={pricing.notes}
+            parse={readText(MOST.notes)}
+            onCommit={(notes) => set({ notes })}
           />
-          <DraftField
-            label="Good for, days"
-            value={String(pricing.valid)}
-            parse={(text) =>
-              /^\d{1,3}$/.test(text.trim()) && Number(text) <= 365 ? good(Number(text)) : bad('Whole days, 0 to 365.')
-            }
-            onCommit={(valid) => set({ valid })}
-          />
-        </div>
-        <DraftField
-          label="Notes"
-          className="stacked"
-          lines={3}
-          value={pricing.notes}
-          parse={readText(MOST.notes)}
-          onCommit={(notes) => set({ notes })}
-        />
-      </Section>
+        </Section>
+      )}
     </>
   );
 }

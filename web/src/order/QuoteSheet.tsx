@@ -5,6 +5,7 @@ import { dayText } from '@kovelin/core/units/day-text.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import { useWhole, useOrder } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
@@ -23,6 +24,17 @@ export default function QuoteSheet() {
   const { data: assumed } = useAssumed(job);
   const [making, setMaking] = useState(false);
   const [fault, setFault] = useState('');
+  const { search } = useLocation();
+  if (job.pricing.billed === 'own')
+    return (
+      <p className="waiting">
+        You do this job for yourself, so there is nothing to offer. Say in{' '}
+        <Link to={`../order${search}`} relative="path">
+          Order
+        </Link>
+        , under the cost, that it is for a client; then the quote is here.
+      </p>
+    );
   if (!order) return <PlanAwaited job={job} />;
   if (error)
     return (
@@ -66,7 +78,23 @@ export default function QuoteSheet() {
         </>
       }
     >
-      <h1>{quote.job}</h1>
+      {quote.firm.name ? (
+        <header className="letterhead">
+          <b>{quote.firm.name}</b>
+          {[quote.firm.address, quote.firm.contact].filter(Boolean).map((line) => (
+            <span key={line}>{line}</span>
+          ))}
+        </header>
+      ) : (
+        <p className="hint no-print">
+          Nobody has said who offers this:{' '}
+          <Link to={`../order${search}`} relative="path">
+            write your name, address and telephone in Order
+          </Link>
+          .
+        </p>
+      )}
+      <h1>Quote: {quote.job}</h1>
       <p className="sheet-facts">
         {quote.client && `For ${quote.client}. `}Quote of {dayText(quote.date, job.region.dates)}, good until{' '}
         {dayText(quote.until, job.region.dates)}. About {quote.days} working {quote.days === 1 ? 'day' : 'days'} for{' '}

@@ -1,8 +1,10 @@
 import type { Crew } from '@kovelin/core/job/crew.ts';
 import { personOf } from '@kovelin/core/job/crew.ts';
+import { MOST } from '@kovelin/core/job/limits.ts';
 import { TRIM_ORDERS, type TrimOrder } from '@kovelin/core/job/vocabulary.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { heading } from '@kovelin/core/units/word.ts';
+import { numberWord } from '@kovelin/core/words/names.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
@@ -26,11 +28,7 @@ export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
       <Choice
         label="People"
         value={String(crew.people.length)}
-        options={[
-          ['1', 'one, alone'],
-          ['2', 'two'],
-          ['3', 'three'],
-        ]}
+        options={Array.from({ length: MOST.people }, (_, i) => [String(i + 1), i ? numberWord(i + 1) : 'one, alone'])}
         onChange={(n) => session.edit({ name: 'setCrew', args: { set: { people: people(Number(n)) } } })}
       />
       {crew.people.map((person, i) => (
@@ -46,17 +44,19 @@ export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
               })
             }
           />
-          <DraftField
-            label={`Pay for a day ${i + 1}`}
-            value={formatMoney(person.day, state.job.currency)}
-            parse={parseMoney}
-            onCommit={(day) =>
-              session.edit({
-                name: 'setCrew',
-                args: { set: { people: crew.people.map((p, j) => (j === i ? { ...p, day } : p)) } },
-              })
-            }
-          />
+          {state.shown.pricing.billed !== 'own' && (
+            <DraftField
+              label={`Pay for a day ${i + 1}`}
+              value={formatMoney(person.day, state.job.currency)}
+              parse={parseMoney}
+              onCommit={(day) =>
+                session.edit({
+                  name: 'setCrew',
+                  args: { set: { people: crew.people.map((p, j) => (j === i ? { ...p, day } : p)) } },
+                })
+              }
+            />
+          )}
         </div>
       ))}
       <Choice

@@ -1,3 +1,4 @@
+import { MOST } from '@kovelin/core/job/limits.ts';
 import { TRIM_ORDERS } from '@kovelin/core/job/vocabulary.ts';
 import { formatMinutes, formatMoney, formatPercent } from '@kovelin/core/units/quantities.ts';
 import { heading } from '@kovelin/core/units/word.ts';
@@ -19,17 +20,17 @@ const NAMES: Readonly<Record<Dimension, string>> = {
   start: 'start of the day',
   conditioner: 'conditioner',
 };
-const MADE_OF: Readonly<Record<Dimension, readonly Variant[]>> = {
+const madeOf = (crew: number): Readonly<Record<Dimension, readonly Variant[]>> => ({
   order: TRIM_ORDERS.map((trimOrder) => ({ trimOrder })),
-  people: [1, 2, 3].map((people) => ({ people })),
+  people: [...new Set([1, 2, 3, crew, Math.min(crew + 1, MOST.people)])].sort().map((people) => ({ people })),
   start: [-60, 0, 60].map((shift) => ({ shift })),
   conditioner: [{ conditioner: false }, { conditioner: true }],
-};
+});
 
 /** Every combination of what was ticked. */
-const crossed = (ticked: readonly Dimension[]): Variant[] =>
+const crossed = (ticked: readonly Dimension[], crew: number): Variant[] =>
   ticked.reduce<Variant[]>(
-    (all, dimension) => all.flatMap((v) => MADE_OF[dimension].map((own) => ({ ...v, ...own }))),
+    (all, dimension) => all.flatMap((v) => madeOf(crew)[dimension].map((own) => ({ ...v, ...own }))),
     [{}],
   );
 
@@ -38,7 +39,7 @@ export function SideBySide({ view }: { view: WholeView }) {
   const { state, session, system } = view;
   const { job } = state;
   const [ticked, setTicked] = useState<readonly Dimension[]>(['order']);
-  const variants = crossed(ticked);
+  const variants = crossed(ticked, job.crew.people.length);
   const { data, isFetching } = useVariants(job, variants);
   const queries = useQueryClient();
   const worth = data ?? [];

@@ -112,6 +112,7 @@ export class Database extends Dexie {
       whole,
       { ...whole, ...copies },
       { ...whole, ...copies },
+      { ...whole, ...copies },
     ];
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {

@@ -19,7 +19,7 @@ import {
   renameJob,
   restoreJob,
 } from './jobs.ts';
-import { rememberRegion } from './kept.ts';
+import { rememberMe, rememberOwned, rememberRegion } from './kept.ts';
 import { JobSession } from './session.ts';
 import { whyNot } from './why.ts';
 
@@ -56,6 +56,21 @@ const drawn: Parameters<typeof createJob>[2] = (id, ids, units) => {
   const plain = { name: 'Study', length, width: length, height: length, doors: 1, windows: 2, baseboard: true };
   return plainRoom(id, plain, ids, units).room;
 };
+test('who does the work and what they own is asked once: each new job begins with it', async () => {
+  await rememberRegion('US');
+  const begun = async (id: string) => (await row(await createJob(id, 'Study', drawn))).job;
+  const first = await begun('first');
+  expect([first.pricing.billed, first.crew.people.length, first.owned]).toEqual(['hours', 2, {}]);
+  const firm = { name: 'Two Lamps', contact: '555 0134', address: 'The old boathouse' };
+  await rememberMe({ own: true });
+  await rememberMe({ firm });
+  await rememberOwned('pole', 1);
+  const next = await begun('next');
+  expect(next.pricing).toEqual({ ...first.pricing, billed: 'own', firm });
+  expect(next.crew.people.map(({ name }) => name)).toEqual(['Me']);
+  expect(next.owned).toEqual({ pole: 1 });
+  await db.kept.clear();
+});
 test.each([
   ['GB', 'metric', 'GBP', '1.2 m', '120 mm'],
   ['US', 'imperial', 'USD', `3'`, `5"`],

@@ -7,7 +7,7 @@ import type { Units } from '@kovelin/core/units/si.ts';
 import { db, newRow, touchesOf, type JobRow } from './db.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
-import { handedKey, ownedBefore, regionBefore } from './kept.ts';
+import { handedKey, meBefore, ownedBefore, regionBefore } from './kept.ts';
 import { logRows } from './site-log.ts';
 
 /** Whole jobs: made, copied, removed and brought in. Each a single transaction; what cannot be written throws. */
@@ -31,8 +31,12 @@ export async function createJob(id: string, name: string, draw: Draw): Promise<s
   const { units } = COUNTRY_ROWS[country];
   const room = `${id}r`;
   const job = newJob(id, name, units, [draw(room, seededIds(room), units)], country);
+  const { own, firm } = await meBefore();
+  const pricing = { ...job.pricing, firm, ...(own ? { billed: 'own' as const } : {}) };
+  const [first] = job.crew.people;
+  const crew = own && first ? { ...job.crew, people: [{ ...first, name: 'Me' }] } : job.crew;
   // what was owned in other jobs still is
-  return put({ ...job, owned: await ownedBefore() });
+  return put({ ...job, pricing, crew, owned: await ownedBefore() });
 }
 
 export const duplicateJob = (row: JobRow, id: string): Promise<string> =>

@@ -1,6 +1,7 @@
 import type { PriceColumns } from '@kovelin/core/exchange/price-list.ts';
 import { COUNTRIES, type Country } from '@kovelin/core/job/region.ts';
 import { carriedFrom, NOTHING_CARRIED, type Carried } from '@kovelin/core/job/lessons.ts';
+import type { Firm } from '@kovelin/core/job/priced.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { db } from './db.ts';
 
@@ -27,6 +28,24 @@ export async function regionBefore(): Promise<Country | null> {
   return COUNTRIES.find((country) => country === row?.value) ?? null;
 }
 export const rememberRegion = (country: Country): Promise<unknown> => db.kept.put({ key: REGION, value: country });
+
+const ME = 'me';
+/** Who does the work: for nobody's money, or under a name that stands on paper. */
+export interface Me {
+  readonly own: boolean;
+  readonly firm: Firm;
+}
+const NOBODY: Me = { own: false, firm: { name: '', contact: '', address: '' } };
+export async function meBefore(): Promise<Me> {
+  const row = await db.kept.get(ME);
+  return { ...NOBODY, ...(row?.value as Partial<Me> | undefined) };
+}
+/** New jobs begin with it. */
+export async function rememberMe(change: Partial<Me>): Promise<void> {
+  await db.transaction('rw', db.kept, async () => {
+    await db.kept.put({ key: ME, value: { ...(await meBefore()), ...change } });
+  });
+}
 
 const columnsKey = (headings: readonly string[]) => `columns|${headings.join('|')}`;
 /** The columns chosen for a list with these headings, the last time. */

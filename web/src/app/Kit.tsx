@@ -1,0 +1,50 @@
+import { KIT, materialKey } from '@kovelin/core/order/materials.ts';
+import type { System } from '@kovelin/core/units/si.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { materialWord } from '@kovelin/core/words/work.ts';
+import { ToolDrawing } from './ToolDrawing.tsx';
+
+const MOST = 99;
+
+interface KitProps {
+  readonly system: System;
+  /** Pieces by key. */
+  readonly owned: Readonly<Record<string, number>>;
+  readonly onOwn: (key: string, pieces: number) => void;
+}
+
+/** What lasts from job to job: said once, and taken off every order. */
+export function Kit({ system, owned, onOwn }: KitProps) {
+  return (
+    <ul className="kit" aria-label="Your kit">
+      {KIT.map(({ item, size }) => {
+        const key = materialKey(item, size);
+        const name = said(materialWord({ item, size }), system);
+        const count = owned[key] ?? 0;
+        return (
+          <li key={key}>
+            <ToolDrawing item={item} />
+            <b>{name}</b>
+            <button
+              type="button"
+              aria-label={`One ${name} fewer`}
+              disabled={count === 0}
+              onClick={() => onOwn(key, count - 1)}
+            >
+              −
+            </button>
+            <output aria-label={`${name}: owned`}>{count}</output>
+            <button
+              type="button"
+              aria-label={`One ${name} more`}
+              disabled={count === MOST}
+              onClick={() => onOwn(key, count + 1)}
+            >
+              +
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
