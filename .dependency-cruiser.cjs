@@ -106,9 +106,9 @@ module.exports = {
       name: 'steps-apart',
       comment: 'what two steps share goes to drawing, app or core',
       severity: 'error',
-      from: { path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept)/' },
+      from: { path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept|help)/' },
       to: {
-        path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept)/',
+        path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept|help)/',
         pathNot: '^web/src/$1/',
       },
     },
@@ -117,7 +117,9 @@ module.exports = {
       comment: 'steps.ts names the steps; the frame and the drawing are given them',
       severity: 'error',
       from: { path: '^web/src/(app|drawing|store|workers)/' },
-      to: { path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept|steps)[/.]' },
+      to: {
+        path: '^web/src/(measure|specify|order|technique|sequence|site|inspect|record|find|jobs|kept|help|steps)[/.]',
+      },
     },
     {
       name: 'no-circular',

@@ -32,10 +32,11 @@ async function faultsIn(page: Page, where: string, ...parts: readonly string[]):
   return found;
 }
 
-for (const steps of [
+const STEPS = [
   ['Measure', 'Specify', 'Order', 'Technique'],
   ['Sequence', 'Site', 'Inspect', 'Record'],
-] as const)
+] as const;
+for (const steps of STEPS)
   test(`axe finds nothing in ${steps.join(', ')}, in every scheme`, async ({ page }) => {
     await openPart(page, 'Loft bedroom');
     const faults: string[] = [];
@@ -65,7 +66,19 @@ test('axe finds nothing in what opens: sides, tables and dialogs', async ({ page
     await press(table);
     await look(table, '.entry-panel');
   }
-  for (const opens of ['Prices …', 'Starting values …']) {
+  const dialogs = [
+    ['Order', 'Prices …'],
+    ['Order', 'Starting values …'],
+    ['Order', 'Keys and guides'],
+    ['Order', 'Where the job is'],
+    ['Specify', 'Your practice …'],
+    ['Specify', 'More colours …'],
+    ['Specify', 'Read one …'],
+    ['Measure', 'Bring in …'],
+  ] as const;
+  for (const [step, opens] of dialogs) {
+    await goTo(page, step);
+    if (step === 'Specify') await press('Goes on');
     await page.getByRole('button', { name: opens }).click();
     await page.getByRole('dialog').getByRole('heading').first().waitFor();
     await expect(page.locator('.MuiDialog-container')).toHaveCSS('opacity', '1');
@@ -99,10 +112,39 @@ test('axe finds nothing on the pages that are of no job', async ({ page }) => {
   await page.locator('.start-card').waitFor();
   const faults = await faultsIn(page, 'first page');
   await openPart(page, 'Loft bedroom');
-  for (const path of ['/', '/kept', '/find', '/bring-in', '/hand-over/keepers-cottage']) {
+  for (const path of [
+    '/',
+    '/kept',
+    '/find',
+    '/bring-in',
+    '/hand-over/keepers-cottage',
+    '/help',
+    '/help/words',
+    '/help/technique',
+  ]) {
     await page.goto(path);
     await page.locator('h1').waitFor();
     faults.push(...(await faultsIn(page, path)));
   }
   expect(faults).toEqual([]);
+});
+
+test('axe finds nothing on a phone, in any step, with what is chosen opened from below', async ({ browser }) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const page = await phone.newPage();
+  await openPart(page, 'Loft bedroom');
+  const faults: string[] = [];
+  for (const step of STEPS.flat()) {
+    await page.locator('.phone-top .where').tap();
+    await page.getByRole('link', { name: step }).tap();
+    await page.getByRole('main', { name: step }).waitFor();
+    await settled(page);
+    const sheet = page.locator('.sheet-handle');
+    if (await sheet.isVisible()) await sheet.tap();
+    await page.evaluate(() => Promise.all(document.getAnimations().map((running) => running.finished)));
+    const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).analyze();
+    faults.push(...violations.map(({ id, nodes }) => `${step}: ${id} ${nodes[0]?.target.join(' ') ?? ''}`));
+  }
+  expect(faults).toEqual([]);
+  await phone.close();
 });

@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { GLOSSARY } from '@kovelin/core/words/glossary.ts';
 import { writeBarcode } from 'zxing-wasm/writer';
 import { serve } from '../scripts/serve.ts';
 import { prepared } from './codes.ts';
@@ -191,6 +192,20 @@ test('with server and network gone the whole application and all data are there 
   });
   await page.goto('/bring-in?shared');
   await expect(page.getByRole('alert')).toContainText('This is no zip file');
+  // guides and the words of the trade, in both Englishes, and back
+  await page.goBack();
+  await goTo(page, 'Specify');
+  await page.getByRole('link', { name: 'Guide to Specify' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Specify');
+  await page.getByRole('link', { name: 'Words of the trade' }).click();
+  await expect(page.getByText('Baseboard and casing')).toBeVisible();
+  await page.getByRole('button', { name: 'British' }).click();
+  await expect(page.getByText('Skirting and architrave')).toBeVisible();
+  await expect(page.locator('.words > li')).toHaveCount(GLOSSARY.length);
+  // each has its picture
+  await expect(page.locator('.words > li:has(> svg:empty, > svg > rect:only-child)')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Back to the job' }).click();
+  await expect(page.getByRole('main', { name: 'Specify' })).toBeVisible();
   // another page of the job, and all jobs
   await page.goto('/');
   await expect(page.getByText('Keeper’s cottage').first()).toBeVisible();

@@ -50,6 +50,10 @@ test('the ledger counts the answers that the price rests on, each a link to its 
   await expect(page.locator('.asked:not(.once) legend').first()).toHaveText('Was this texture tested for asbestos?');
   await page.locator('.asked').getByRole('button', { name: 'not tested' }).click();
   await expect(rests).toHaveText('Rests on, assumed11 answers');
+  // so does the line that says what the step wants next
+  await page.getByRole('link', { name: '11 answers would firm up this price.' }).click();
+  await expect(page).toHaveURL(/ask=wax/);
+  await expect(page.locator('.asked:not(.once) legend').first()).toHaveText('Was it ever waxed or polished?');
   // each decision says it of itself
   await page.getByRole('button', { name: /^Wall A, / }).click();
   await page.getByRole('button', { name: 'Goes on' }).click();

@@ -24,6 +24,9 @@ const PAGES = [
   { path: '/find', View: lazy(() => import('./find/FindPage.tsx')) },
   { path: '/bring-in', View: lazy(() => import('./kept/BringInPage.tsx')) },
   { path: '/hand-over/:id', View: lazy(() => import('./kept/HandOverPage.tsx')) },
+  { path: '/help', View: lazy(() => import('./help/HelpPage.tsx')) },
+  { path: '/help/words', View: lazy(() => import('./help/WordsPage.tsx')) },
+  { path: '/help/:guide', View: lazy(() => import('./help/GuidePage.tsx')) },
   { path: '/demo', View: lazy(() => import('./jobs/DemoPage.tsx')) },
 ];
 

@@ -322,6 +322,15 @@ export function formatLength(metres: Metres, system: System): string {
   return parts.join(' ');
 }
 
+/** Lengths that stand in one row: all in metres, with as many decimals as the finest of them, or all in feet and inches. */
+export function lengthRow(lengths: readonly Metres[], system: System): string[] {
+  const isShort = lengths.every((metres) => metres < 1);
+  if (isImperial(system) || isShort || lengths.some((metres) => !Number.isFinite(metres)))
+    return lengths.map((metres) => formatLength(metres, system));
+  const decimals = lengths.some((metres) => Math.round(metres * 1000) % 10) ? 3 : 2;
+  return lengths.map((metres) => `${metres.toFixed(decimals)} m`);
+}
+
 /** A length that is summed or reckoned, to the inch or the centimetre: no tape was read to a sixteenth there. */
 export const aboutLength = (metres: Metres, system: System): string =>
   formatLength(isImperial(system) ? Math.round(metres / INCH) * INCH : Math.round(metres * 100) / 100, system);

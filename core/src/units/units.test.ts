@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { aboutLength, formatLength, meant, parseLength, typeLength } from './length.ts';
+import { aboutLength, formatLength, lengthRow, meant, parseLength, typeLength } from './length.ts';
 import {
   formatMinutes,
   formatTemperature,
@@ -27,6 +27,11 @@ const metres = (text: string, unit?: 'ft' | 'm') => {
 test('a sum of lengths is said to the inch or the centimetre, and no finer', () => {
   expect(aboutLength(16.374, 'imperial')).toBe('53′ 9″');
   expect(aboutLength(16.3762, 'metric')).toBe('16.38 m');
+  // one unit to a row, and one number of decimals
+  expect(lengthRow([3.2, 0.9, 4.355], 'metric')).toEqual(['3.200 m', '0.900 m', '4.355 m']);
+  expect(lengthRow([3.2, 0.9], 'metric')).toEqual(['3.20 m', '0.90 m']);
+  expect(lengthRow([0.2, 0.9], 'metric')).toEqual(['200 mm', '900 mm']);
+  expect(lengthRow([3.048, 0.6096], 'imperial')).toEqual(['10′', '2′']);
 });
 
 describe('exact factors [std: NIST SP 811 Appendix B, from memory]', () => {

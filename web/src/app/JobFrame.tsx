@@ -12,6 +12,7 @@ import { useJob } from './job-context.ts';
 import { JobProvider } from './JobProvider.tsx';
 import { Ledger } from './Ledger.tsx';
 import { LostPage } from './LostPage.tsx';
+import { NextLine } from './NextLine.tsx';
 import { Rooms } from './Rooms.tsx';
 import { StepHeading } from './StepHeading.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
@@ -119,6 +120,7 @@ function Frame() {
       {phone ? (
         <Suspense fallback={<header className="phone-top" />}>
           <PhoneTop onHelp={() => setHelp(true)} />
+          <NextLine />
         </Suspense>
       ) : (
         <>

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
+import { Link, useLocation } from 'react-router';
 import { useSteps } from './step.ts';
 
 const EVERYWHERE = [
@@ -13,11 +14,13 @@ const EVERYWHERE = [
 
 /** The shortcut list; loaded when it is first asked for. */
 export default function KeysDialog({ onClose }: { onClose: () => void }) {
+  const { pathname, search } = useLocation();
+  const from = `from=${encodeURIComponent(pathname + search)}`;
   const steps = useSteps().map(({ place, word }) => [`Alt ${place}`, word] as const);
   return (
     <Dialog open onClose={onClose} aria-labelledby="keys">
       <div className="dialog">
-        <h2 id="keys">Keys</h2>
+        <h2 id="keys">Keys and guides</h2>
         <dl className="keys">
           {[...steps, ...EVERYWHERE].map(([keys, what]) => (
             <div key={keys}>
@@ -28,6 +31,10 @@ export default function KeysDialog({ onClose }: { onClose: () => void }) {
             </div>
           ))}
         </dl>
+        <p>
+          <Link to={{ pathname: '/help', search: from }}>Guides</Link> ·{' '}
+          <Link to={{ pathname: '/help/words', search: from }}>Words of the trade, with pictures</Link>
+        </p>
         <Button onClick={onClose}>Close</Button>
       </div>
     </Dialog>

@@ -25,6 +25,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
   return (
     <header className="phone-top">
       <StepHeading />
+      <h2 className="unseen">{room?.name ?? 'No room'}</h2>
       <button type="button" className="where" aria-haspopup="dialog" onClick={() => setOpened('steps')}>
         <span className="unseen">Step: </span>
         {step?.word ?? 'Paper'}
@@ -69,7 +70,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
         )}
         {opened === 'rooms' && (
           <div onClick={(event) => event.target instanceof Element && event.target.closest('button, a') && close()}>
-            <Rooms />
+            <Rooms phone />
           </div>
         )}
         {opened === 'more' && <Tools onHelp={onHelp} />}

@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import { freshId } from '../store/ids.ts';
 import { exportJob } from '../store/take-out.ts';
+import { NextLine } from './NextLine.tsx';
 import { useJob, useTakeoffs } from './job-context.ts';
 
 /** What a room still waits for, in a few words. */
@@ -16,7 +17,7 @@ function told({ problems, missing, closure, warnings }: RoomTakeoff): string {
 }
 
 /** The rooms by their plan, what each still waits for, and what to do with the job as a whole. */
-export function Rooms() {
+export function Rooms({ phone = false }: { readonly phone?: boolean }) {
   const { state, room, goTo, session } = useJob();
   const takeoffs = useTakeoffs() ?? [];
   const [params] = useSearchParams();
@@ -28,6 +29,7 @@ export function Rooms() {
   };
   return (
     <aside className="rooms" aria-label="Rooms">
+      {!phone && <NextLine />}
       <h2 title={state.shown.name}>{state.shown.name}</h2>
       <ul>
         {rows(state.shown.rooms).map(({ id, name }) => (

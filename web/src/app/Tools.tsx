@@ -46,7 +46,7 @@ export function Tools({ onHelp }: { onHelp: () => void }) {
       <button type="button" className="tool" onClick={toNext} title="Light, dark, or for full daylight">
         {SCHEME_WORDS[next]}
       </button>
-      <button type="button" className="tool" onClick={onHelp} aria-label="Keys">
+      <button type="button" className="tool" onClick={onHelp} aria-label="Keys and guides">
         ?
       </button>
       {region && (

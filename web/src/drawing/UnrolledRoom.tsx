@@ -1,6 +1,6 @@
 import type { JobView } from '../app/job-context.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
-import { formatLength } from '@kovelin/core/units/length.ts';
+import { formatLength, lengthRow } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { Fragment, type KeyboardEvent, type ReactNode, useMemo, useRef } from 'react';
 import { inkOn, type Coat } from './coat.ts';
@@ -33,16 +33,34 @@ export interface UnrolledRoomProps {
   readonly aside?: ReactNode;
 }
 
+/** How long each wall is, in one unit. */
+const sizesOf = ({ walls }: RoomTakeoff, system: System): readonly string[] =>
+  lengthRow(
+    walls.map(({ wall }) => wall.length?.metres ?? 0),
+    system,
+  );
+
 /** The room unrolled: ceiling above, walls side by side in walking order, trim below; true to one scale. */
 export function UnrolledRoom(props: UnrolledRoomProps) {
   const [ref, { width, height }] = useSize();
-  const layout = useMemo(() => layoutRoom(props.takeoff, width, height), [props.takeoff, width, height]);
+  const { system } = props.view;
+  const sizes = useMemo(() => sizesOf(props.takeoff, system), [props.takeoff, system]);
+  const layout = useMemo(
+    () =>
+      layoutRoom(
+        props.takeoff,
+        width,
+        height,
+        sizes.map((size) => size.length),
+      ),
+    [props.takeoff, width, height, sizes],
+  );
   const beside = layout !== null && layout.aside.width > 230 && layout.aside.height > 80;
   return (
     <>
       <div className="drawing" ref={ref}>
         {layout ? (
-          <Sheet {...props} layout={layout} height={height} />
+          <Sheet {...props} layout={layout} height={height} sizes={sizes} />
         ) : (
           width > 0 && <Waiting labels={props.takeoff.missing} width={width} height={height} />
         )}
@@ -99,7 +117,8 @@ function Sheet({
   overCeiling,
   patterns,
   height,
-}: UnrolledRoomProps & { layout: RoomLayout; height: number }) {
+  sizes,
+}: UnrolledRoomProps & { layout: RoomLayout; height: number; sizes: readonly string[] }) {
   const { system, select: onSelect } = view;
   const selected = view.surface?.id ?? null;
   const ceilingId = `${takeoff.room.id}/ceiling`;
@@ -174,8 +193,9 @@ function Sheet({
               )}
             </g>
           )}
-          {layout.walls.map((wall) => (
+          {layout.walls.map((wall, i) => (
             <Wall
+              size={sizes[i] ?? ''}
               key={wall.takeoff.wall.id}
               wall={wall}
               placing={placing ?? null}

@@ -4,17 +4,18 @@ import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { PART } from '@kovelin/core/words/terms.ts';
 import { inkOn, type Coat } from './coat.ts';
-import type { PlacedWall } from './layout.ts';
+import { DIMENSION_LETTER, LOWER, type PlacedWall } from './layout.ts';
 import type { OpeningShape, PartShape } from './shapes.ts';
 import type { Transform } from './transform.ts';
 import { type Placing, usePlacing } from './placing.ts';
 
 /** Mean advance of the condensed face at its sizes here, px: lettering that would not fit is left to the table. */
 const NOTE_WIDTH = 5.6;
-const DIMENSION_WIDTH = 5;
 
 export interface WallProps {
   readonly wall: PlacedWall;
+  /** How long it is, as the row of dimensions says it. */
+  readonly size: string;
   readonly system: System;
   readonly paint: (id: string) => Coat;
   readonly trim: (kind: string) => string;
@@ -42,10 +43,9 @@ function wrapped(note: string, letters: number): string[] {
 
 /** One wall with all that stands on it, its letter, its note and its length. */
 export function Wall(props: WallProps) {
-  const { wall, system, paint, trim, surface, suspect, placing } = props;
+  const { wall, size, system, paint, trim, surface, suspect, placing } = props;
   const { takeoff, shapes, at } = wall;
   const { label, id } = takeoff.wall;
-  const size = formatLength(takeoff.wall.length?.metres ?? 0, system);
   const coat = paint(`${id}/field`);
   const clip = `clip-${id}`;
   return (
@@ -149,7 +149,7 @@ function Lettering({
 }
 
 /** How long it is, dimensioned below it. */
-function LengthMark({ wall: { takeoff, shapes, at }, size }: { wall: PlacedWall; size: string }) {
+function LengthMark({ wall: { takeoff, shapes, at, lowered }, size }: { wall: PlacedWall; size: string }) {
   const [from, to] = [at.x, at.across(takeoff.outline.length)];
   const bottom = at.up(shapes.foot);
   const y = bottom + 18;
@@ -158,8 +158,8 @@ function LengthMark({ wall: { takeoff, shapes, at }, size }: { wall: PlacedWall;
       <path
         d={`M${from + 0.5} ${bottom + 4}V${y + 5}M${to - 0.5} ${bottom + 4}V${y + 5}M${from} ${y}H${to}M${from - 3} ${y + 3}l6 -6M${to - 3} ${y + 3}l6 -6`}
       />
-      {to - from > size.length * DIMENSION_WIDTH && (
-        <text x={(from + to) / 2} y={y + 15} textAnchor="middle">
+      {to - from > size.length * DIMENSION_LETTER * (lowered ? 0.5 : 0.7) && (
+        <text x={(from + to) / 2} y={y + 15 + (lowered ? LOWER : 0)} textAnchor="middle">
           {size}
         </text>
       )}

@@ -5,7 +5,7 @@ import { seededIds } from '@kovelin/core/job/blank.ts';
 import { roomFromDraft } from '@kovelin/core/job/reconcile.ts';
 import { takeoffRoom } from '@kovelin/core/measure/takeoff.ts';
 import fc from 'fast-check';
-import { layoutRoom } from './layout.ts';
+import { layoutRoom, staggered } from './layout.ts';
 import { Transform } from './transform.ts';
 
 function takeoff(sheet: string) {
@@ -88,6 +88,34 @@ describe('the unrolled room', () => {
     expect([at.metres(25), at.from(0, 0).across(2), String(at)]).toEqual([0.5, 100, 'translate(30 400) scale(50 -50)']);
   });
 
+  test('figures that would touch stand on two lines, and only those', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ width: fc.integer({ min: 20, max: 300 }), letters: fc.integer({ min: 3, max: 10 }) }), {
+          minLength: 1,
+          maxLength: 12,
+        }),
+        (walls) => {
+          const low = staggered(
+            walls.map((w) => w.width),
+            walls.map((w) => w.letters),
+          );
+          let from = 0;
+          const boxes = walls.map(({ width, letters }, i) => {
+            const middle = from + width / 2;
+            from += width;
+            const half = (letters * 6) / 2;
+            return { left: middle - half, right: middle + half, low: low[i] };
+          });
+          boxes.forEach((box, i) => {
+            const next = boxes[i + 1];
+            if (next && next.low === box.low) expect(next.left - box.right).toBeGreaterThan(-1e-9);
+          });
+          if (walls.every(({ width, letters }) => width >= letters * 6 + 6)) expect(low).not.toContain(true);
+        },
+      ),
+    );
+  });
   test('nothing to draw, or no place for it, is null', () => {
     expect([layoutRoom(box(5, 4, 2.4), 20, 20), layoutRoom(takeoff('units m\nroom R\nheight 2\n'), 900, 500)]).toEqual([
       null,

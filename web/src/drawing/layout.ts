@@ -12,6 +12,8 @@ export interface PlacedWall {
   readonly at: Transform;
   /** Where its letter and note stand clear of openings, and how wide that place is, pixels. */
   readonly label: Place;
+  /** Its length stands a line lower than those beside it, so that they do not touch. */
+  readonly lowered: boolean;
 }
 interface Place {
   readonly x: number;
@@ -50,7 +52,31 @@ function bounds(points: readonly Point[]) {
   return { left, high, width: right - left, height: high - low };
 }
 
-export function layoutRoom(takeoff: RoomTakeoff, sheetWidth: number, height: number): RoomLayout | null {
+/** Width of a letter of a dimension, and what stands free beside it, pixels. */
+export const DIMENSION_LETTER = 6;
+const FREE = 6;
+/** A second line of dimensions, pixels. */
+export const LOWER = 14;
+
+/** Of figures that would touch, every other one stands lower. */
+export function staggered(widths: readonly number[], letters: readonly number[]): boolean[] {
+  let before = false;
+  return widths.map((width, i) => {
+    const wants = (letters[i] ?? 0) * DIMENSION_LETTER + FREE;
+    const last = i > 0 && (letters[i - 1] ?? 0) * DIMENSION_LETTER + FREE > (widths[i - 1] ?? 0);
+    const reach = (widths[i - 1] ?? 0) / 2 + width / 2 - ((letters[i - 1] ?? 0) * DIMENSION_LETTER) / 2 - wants / 2;
+    before = i > 0 && (wants > width || last) && reach < FREE && !before;
+    return before;
+  });
+}
+
+/** @param letters of the length that stands below each wall. */
+export function layoutRoom(
+  takeoff: RoomTakeoff,
+  sheetWidth: number,
+  height: number,
+  letters: readonly number[] = [],
+): RoomLayout | null {
   const { walls } = takeoff;
   if (!walls.length || sheetWidth < 80 || height < 80) return null;
   const shapes = walls.map((wall) => shapesOf(wall, takeoff.room));
@@ -64,16 +90,27 @@ export function layoutRoom(takeoff: RoomTakeoff, sheetWidth: number, height: num
   const between = plan ? BETWEEN : 0;
   const gap = GAP * (walls.length - 1);
   const across = (width - MARGIN.left - MARGIN.right - gap) / run;
-  const down = (height - MARGIN.top - MARGIN.bottom - between) / tall;
+  const isCrowded = staggered(
+    walls.map((w) => w.outline.length * across),
+    letters,
+  ).some(Boolean);
+  const bottom = MARGIN.bottom + (isCrowded ? LOWER : 0);
+  const down = (height - MARGIN.top - bottom - between) / tall;
   const scale = Math.min(across, down);
   if (!(scale > 0) || !Number.isFinite(scale)) return null;
   const left = MARGIN.left + Math.max(0, (width - MARGIN.left - MARGIN.right - run * scale - gap) / 2);
-  const slack = Math.max(0, height - MARGIN.top - MARGIN.bottom - tall * scale - between);
-  const at = new Transform(scale, left, height - MARGIN.bottom - slack / 2 - deepest * scale);
+  const slack = Math.max(0, height - MARGIN.top - bottom - tall * scale - between);
+  const at = new Transform(scale, left, height - bottom - slack / 2 - deepest * scale);
   const starts = walls.reduce<number[]>(
     (xs, w) => [...xs, (xs.at(-1) ?? left) + w.outline.length * scale + GAP],
     [left],
   );
+  const lowered = isCrowded
+    ? staggered(
+        walls.map((w) => w.outline.length * scale),
+        letters,
+      )
+    : [];
   const top = MARGIN.top + slack / 2;
   const ceiling = plan && {
     points: path(takeoff.plan),
@@ -88,7 +125,9 @@ export function layoutRoom(takeoff: RoomTakeoff, sheetWidth: number, height: num
   return {
     width,
     at,
-    walls: walls.map((wall, i) => placed(wall, shapes[i] as WallShapes, at.from(starts[i] ?? left, at.y))),
+    walls: walls.map((wall, i) =>
+      placed(wall, shapes[i] as WallShapes, at.from(starts[i] ?? left, at.y), lowered[i] ?? false),
+    ),
     ceiling,
     aside: {
       x: asideX,
@@ -100,11 +139,12 @@ export function layoutRoom(takeoff: RoomTakeoff, sheetWidth: number, height: num
   };
 }
 
-const placed = (takeoff: WallTakeoff, shapes: WallShapes, at: Transform): PlacedWall => ({
+const placed = (takeoff: WallTakeoff, shapes: WallShapes, at: Transform, lowered: boolean): PlacedWall => ({
   takeoff,
   shapes,
   at,
   label: labelPlace(shapes, takeoff.outline.length, at),
+  lowered,
 });
 
 /** The widest stretch of a wall free of what stands on it, over the height of two lines of lettering. */

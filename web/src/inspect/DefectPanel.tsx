@@ -10,7 +10,7 @@ import type { DefectView } from '@kovelin/core/whole/inspect.ts';
 import { useState } from 'react';
 import { Choice, DraftField, LengthField, readText, Section } from '../app/fields.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
-import { DefectPicture } from './DefectPicture.tsx';
+import { DefectPicture } from '../drawing/DefectPicture.tsx';
 import type { Inspecting } from './shared.ts';
 
 interface Props extends Inspecting {

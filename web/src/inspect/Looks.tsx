@@ -7,7 +7,7 @@ import { SHOWS, standWord } from '@kovelin/core/words/looks.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { DateTime } from 'luxon';
 import { Section } from '../app/fields.tsx';
-import { DefectPicture } from './DefectPicture.tsx';
+import { DefectPicture } from '../drawing/DefectPicture.tsx';
 import type { Inspecting } from './shared.ts';
 
 /** When a look is due, as people say it; before anything is done, after which coat. */

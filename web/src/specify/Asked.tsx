@@ -11,7 +11,7 @@ import { DraftField } from '../app/fields.tsx';
 import { useArrival } from '../app/useArrival.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Holes, OldColours, Zones, type SetAnswers } from './SurveyForms.tsx';
-import { TestDrawing } from './TestDrawing.tsx';
+import { TestDrawing } from '../drawing/TestDrawing.tsx';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
 

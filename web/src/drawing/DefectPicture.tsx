@@ -3,6 +3,7 @@ import { DEFECT } from '@kovelin/core/words/found.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { useId, type ReactNode } from 'react';
+import './defect-picture.css';
 
 /** Paint that stands out of the film: lit on the left, its shadow on the right. */
 const Ridge = ({ d }: { d: string }) => (

@@ -1,4 +1,5 @@
 import type { TestId } from '@kovelin/core/specify/questions.ts';
+import './test-drawing.css';
 
 /** How each test is done and what to look for: what happens on the left, the two ends of the answer on the right. */
 const DRAWINGS: Readonly<Record<TestId, React.ReactNode>> = {

@@ -1,0 +1,56 @@
+import { said } from '@kovelin/core/units/word.ts';
+import { wantedNext, type StepKey } from '@kovelin/core/whole/next.ts';
+import { Link, useLocation } from 'react-router';
+import { useAssumed, usePlan } from '../workers/whole.ts';
+import { useJob, useTakeoffs } from './job-context.ts';
+import { useHere } from './shortcuts.ts';
+
+/** What the step looked at wants next, a link to where it is done; and its guide. */
+export function NextLine() {
+  const { state, system } = useJob();
+  const takeoffs = useTakeoffs();
+  const { data: assumed = null } = useAssumed(state.job);
+  const { data: plan = null } = usePlan(state.job);
+  const { step, page } = useHere();
+  const { pathname, search } = useLocation();
+  if (!step || !takeoffs) return null;
+  const {
+    say,
+    step: there,
+    room,
+    surface,
+    ask,
+  } = wantedNext(step.key as StepKey, {
+    job: state.shown,
+    takeoffs,
+    assumed,
+    plan: plan && { problems: plan.schedule.problems.length, tasks: plan.schedule.tasks.length },
+  });
+  const where = new URLSearchParams(search);
+  where.delete('ask');
+  for (const [key, value] of Object.entries({ room, surface, ask })) if (value) where.set(key, value);
+  const isHere = there === page && !ask && (!room || room === new URLSearchParams(search).get('room')) && !surface;
+  const text = said(say, system);
+  return (
+    <nav className="next-line" aria-label="What is next">
+      <p>
+        <b>Next</b>{' '}
+        {isHere ? (
+          text
+        ) : (
+          <Link className="act" to={`${there}?${where.toString()}`}>
+            {text}
+          </Link>
+        )}
+      </p>
+      <p>
+        <Link
+          className="act"
+          to={{ pathname: `/help/${step.key}`, search: `from=${encodeURIComponent(pathname + search)}` }}
+        >
+          Guide to {step.word}
+        </Link>
+      </p>
+    </nav>
+  );
+}
