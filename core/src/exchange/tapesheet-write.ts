@@ -51,7 +51,7 @@ function writeOpening(o: Opening, label: string, wall: string, w: Write, system:
     o.shape === 'rectangle'
       ? ''
       : ` head ${o.shape}${o.rise && o.shape !== 'round' && o.shape !== 'circle' ? ` ${w(o.rise)}` : ''}`,
-    one(said(TRIM_KEYWORDS.casing, system), o.casing),
+    o.casing ? one(said(TRIM_KEYWORDS.casing, system), o.casing) : ` ${said(TRIM_KEYWORDS.casing, system)} none`,
     one('girth', o.girth),
     one('back', o.back),
     o.reveal ? ` reveal ${w(o.reveal.depth)}${o.reveal.painted ? '' : ' bare'}` : '',

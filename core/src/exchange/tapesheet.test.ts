@@ -10,6 +10,7 @@ import { roomFromDraft } from '../job/reconcile.ts';
 import { suspectsOf } from '../measure/suspects.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { readForView } from './read.ts';
+import { usualOf } from '../job/usual.ts';
 import { formatTapeSheet } from './tapesheet-write.ts';
 import { parseTapeSheet } from './tapesheet.ts';
 import { formatJobSheet } from './job-sheet-write.ts';
@@ -397,4 +398,12 @@ describe('a sheet says the whole job', () => {
     });
     expect(parseTapeSheet(inRoom('#a1b2c3 is the colour')).problems).toEqual([]);
   });
+});
+
+test('typed in the application a door has the usual casing unless its line says another, or none; a file means what it says', () => {
+  const sheet = `units ft\nroom R\nheight 8'\nwall A 12' R\ndoor d1 on A 2' x 6' at 1'\nwindow w1 on A 2' x 2' at 4' casing 3"\nopening o1 on A 2' x 6' at 8' casing none\n`;
+  const casings = (usual: Parameters<typeof parseTapeSheet>[2]) =>
+    parseTapeSheet(sheet, null, usual).rooms[0]?.draft.openings.map((o) => o.casing?.typed ?? null);
+  expect(casings(null)).toEqual([null, `3"`, null]);
+  expect(casings(usualOf('imperial'))).toEqual([`2 1/2"`, `3"`, null]);
 });

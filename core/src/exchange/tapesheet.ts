@@ -1,6 +1,7 @@
 import { closest, distance } from 'fastest-levenshtein';
 import type { DraftRoom } from '../job/reconcile.ts';
 import type { Foot, Opening, Part, Peak, Room, TrimRun, Wall } from '../job/measured.ts';
+import type { Usual } from '../job/usual.ts';
 import type { Reading } from '../units/reading.ts';
 import { newOpening, newPart } from '../job/blank.ts';
 import { MOST } from '../job/limits.ts';
@@ -74,10 +75,16 @@ interface Building {
   lines: Map<string, number>;
   /** Labels named before they may exist: [label, line, column]. */
   named: [string, number, number][];
+  /** Labels of openings whose casing nobody mentioned. */
+  uncased: Set<string>;
 }
 
-/** Reads a tape sheet. Bad lines become problems with line and column; the other lines still count. Never throws. */
-export function parseTapeSheet(text: string, startUnits: LengthUnit | null = null): Sheet {
+/**
+ * Reads a tape sheet. Bad lines become problems with line and column; the other lines still count. Never throws.
+ * @param usual the casing of an opening whose line says nothing of it, where it is typed in the application as rows are; a file
+ * that says nothing means none.
+ */
+export function parseTapeSheet(text: string, startUnits: LengthUnit | null = null, usual: Usual | null = null): Sheet {
   const problems: Problem[] = [];
   const rooms: Building[] = [];
   const said: Sheet['said'][number][] = [];
@@ -130,12 +137,14 @@ export function parseTapeSheet(text: string, startUnits: LengthUnit | null = nul
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
   const faults = new Faults();
   for (const problem of problems) faults.take(problem);
-  return { units, problems: faults.problems, rooms: rooms.map(finish), said };
+  return { units, problems: faults.problems, rooms: rooms.map((room) => finish(room, usual)), said };
 }
 
-function finish({ line, lines, named: _named, ...room }: Building): SheetRoom {
+function finish({ line, lines, named: _named, uncased, ...room }: Building, usual: Usual | null): SheetRoom {
   const known = new Set(room.walls.map((wall) => wall.label));
-  const openings = room.openings.filter((o) => known.has(o.wall));
+  const openings = room.openings
+    .filter((o) => known.has(o.wall))
+    .map((o) => (usual && uncased.has(o.label) ? { ...o, casing: usual.openings[o.kind].casing } : o));
   const checks = room.checks.filter((c) => known.has(c.from) && known.has(c.to));
   const parts = room.parts.filter((p) => p.wall === null || known.has(p.wall));
   return { line, lines, draft: { ...room, openings, checks, parts } };
@@ -175,6 +184,7 @@ function readLine(line: Line, number: number, rooms: Building[], units: LengthUn
       parts: [],
       lines: new Map(),
       named: [],
+      uncased: new Set(),
     });
     return units;
   }
@@ -308,6 +318,7 @@ function readOpening(line: Line, number: number, room: Building, kind: OpeningKi
     line.fail(`A ${kind} needs its wall, its size and its distance from the wall's start: ${sample}.`);
   const { id: _id, ...opening } = newOpening({ id: '', label, wall, kind, width: size[0], height: size[1], at });
   room.openings.push({ ...opening, ...more });
+  if (!('casing' in more)) room.uncased.add(label);
 }
 
 const GRID = /(\d{1,2})\s*[x×]\s*(\d{1,2})(?![\d.,'"/])/iy;
@@ -329,6 +340,7 @@ function readOpeningClause(line: Line): Partial<Opening> | null {
   const simple = (['casing', 'back', 'frame', 'board', 'apron', 'girth', 'sill'] as const).find((word) =>
     line.either(word === 'casing' ? TRIM_KEYWORDS.casing : word),
   );
+  if (simple === 'casing' && line.keyword('none')) return { casing: null };
   if (simple)
     return { [simple]: line.reading(`a ${simple}`, { zero: simple === 'sill', max: simple === 'sill' ? 20 : 2 }) };
   if (line.keyword('head')) {

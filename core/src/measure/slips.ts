@@ -3,7 +3,7 @@ import { FOOT, INCH, type Metres } from '../units/si.ts';
 import { adjustLengths, type ClosureSettings, type WalkReadings } from './closure.ts';
 import { directions, distance, walk, type Point } from './geometry.ts';
 
-export const SLIPS = ['foot', 'inch', 'decimetre', 'round', 'digits', 'unit', 'turn', 'missing', 'doubled'] as const;
+export const SLIPS = ['foot', 'inch', 'decimetre', 'round', 'digits', 'unit', 'turn', 'misread', 'doubled'] as const;
 export type Slip = (typeof SLIPS)[number];
 
 export interface TypedWalk extends WalkReadings {
@@ -34,7 +34,7 @@ export interface TellingDiagonal {
 }
 
 /**
- * How rare a slip is, as -2 ln of its share among slips [our model]. A missed stretch has its length free, so it fits
+ * How rare a slip is, as -2 ln of its share among slips [our model]. A plain misreading has its length free, so it fits
  * every gap along a wall and must come last.
  */
 const RARITY: Readonly<Record<Slip, number>> = {
@@ -46,7 +46,7 @@ const RARITY: Readonly<Record<Slip, number>> = {
   unit: 5,
   turn: 4,
   doubled: 6,
-  missing: 12,
+  misread: 12,
 };
 /** A correction smaller than this is none, m. */
 const NOTHING = 0.001;
@@ -129,7 +129,7 @@ export function findSlips(readings: TypedWalk, settings: ClosureSettings): SlipC
   const units = directions(turns);
   const end = walk(lengths, units).at(-1) as Point;
   const perimeter = lengths.reduce((a, b) => a + b, 0);
-  const tried = [...hypotheses(readings), ...missed(readings, units, end)];
+  const tried = [...hypotheses(readings), ...misread(readings, units, end, settings)];
   const explained = tried.flatMap((h) => {
     const unit = units[h.wall] as Point;
     const change = h.corrected - h.reading;
@@ -154,13 +154,18 @@ export function findSlips(readings: TypedWalk, settings: ClosureSettings): SlipC
   return classes;
 }
 
-/** A stretch left out of a wall: whatever length lies along it and closes the walk best. */
-function missed({ lengths }: WalkReadings, units: readonly Point[], end: Point): Hypothesis[] {
+/** Too long or too short by any length: a stretch left out, or a figure misread. Whatever lies along the wall and closes the walk best. */
+function misread(
+  { lengths }: WalkReadings,
+  units: readonly Point[],
+  end: Point,
+  { readingError }: ClosureSettings,
+): Hypothesis[] {
   return lengths.flatMap((reading, wall) => {
     const unit = units[wall] as Point;
     const stretch = -(end.x * unit.x + end.y * unit.y);
-    return stretch > 0.1 && reading + stretch <= MOST_METRES
-      ? [{ slip: 'missing' as const, wall, reading, corrected: reading + stretch }]
+    return Math.abs(stretch) > 3 * readingError && reading + stretch > 0.05 && reading + stretch <= MOST_METRES
+      ? [{ slip: 'misread' as const, wall, reading, corrected: reading + stretch }]
       : [];
   });
 }

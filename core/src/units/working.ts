@@ -4,7 +4,7 @@ import type { Word } from './word.ts';
  * A figure that explains itself: the arithmetic is kept as a tree of named terms, so a view can show the formula with
  * this job's numbers and a test can evaluate it again to the value shown.
  */
-export type Dimension = 'length' | 'area' | 'volume' | 'spread' | 'minutes' | 'money' | 'ratio' | 'count';
+export type Dimension = 'length' | 'area' | 'volume' | 'spread' | 'minutes' | 'ratio' | 'count';
 
 export interface Given {
   readonly op: 'given';

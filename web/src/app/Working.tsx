@@ -1,5 +1,5 @@
 import { formatLength } from '@kovelin/core/units/length.ts';
-import { formatArea, formatMinutes, formatMoney, formatSpread, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { formatArea, formatMinutes, formatSpread, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import type { Dimension, Working } from '@kovelin/core/units/working.ts';
@@ -19,8 +19,6 @@ function shown(value: number, dimension: Dimension, system: System): string {
       return formatSpread(value, system);
     case 'minutes':
       return formatMinutes(value);
-    case 'money':
-      return formatMoney(value, 'USD');
     default:
       return String(Number(value.toFixed(3)));
   }

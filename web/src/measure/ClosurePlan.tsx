@@ -13,7 +13,7 @@ const SLIP_WORDS: Readonly<Record<SuspectClass['slip'], string>> = {
   digits: 'Two digits changed places',
   unit: 'Read in another unit',
   turn: 'A turn the other way',
-  missing: 'A stretch left out',
+  misread: 'A stretch left out, or a figure misread',
   doubled: 'A stretch counted twice',
 };
 

@@ -1,4 +1,7 @@
-import { isImperial } from '@kovelin/core/units/si.ts';
+import { usualOf } from '@kovelin/core/job/usual.ts';
+import { isImperial, type System } from '@kovelin/core/units/si.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { TRIM } from '@kovelin/core/words/terms.ts';
 import { formatTapeSheet } from '@kovelin/core/exchange/tapesheet-write.ts';
 import { parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
@@ -12,8 +15,8 @@ import { Problems } from './Problems.tsx';
 
 type Read = { ok: true; edit: Parameters<JobView['session']['edit']>[0] } | { ok: false; problems: string[] };
 
-function read(text: string, room: Room, seed: string): Read {
-  const sheet = parseTapeSheet(text);
+function read(text: string, room: Room, seed: string, system: System): Read {
+  const sheet = parseTapeSheet(text, null, usualOf(system));
   const problems = sheet.problems.map((p) => `Line ${p.line}${p.column ? `, column ${p.column}` : ''}: ${p.message}`);
   const [said] = sheet.said;
   if (said)
@@ -55,10 +58,10 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
   const [owner] = useState(() => ({}));
   const stored = session.state.job.rooms.byId[room.id] ?? room;
   const written = formatTapeSheet([stored], system);
-  const result = text === null ? null : read(text, stored, seed);
+  const result = text === null ? null : read(text, stored, seed, system);
   const type = (next: string) => {
     setText(next);
-    const now = read(next, stored, seed);
+    const now = read(next, stored, seed, system);
     session.setDraft(owner, now.ok ? now.edit : null);
   };
   const commit = () => {
@@ -100,8 +103,10 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
           Then <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].door}</code>, <code>window</code>,{' '}
           <code>opening</code>, <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].trim}</code>,{' '}
           <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].check}</code>, and parts such as{' '}
-          <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].dado}</code> or <code>light l1 count 2</code>. Ctrl
-          Enter takes it, Esc takes it back.
+          <code>{SAMPLES[isImperial(system) ? 'imperial' : 'metric'].dado}</code> or <code>light l1 count 2</code>. A
+          line without one gets the usual {said(TRIM.casing, system)} of {usualOf(system).openings.door.casing.typed},
+          as rows do; write <code>{said(TRIM.casing, system)} none</code> where there is none. Ctrl Enter takes it, Esc
+          takes it back.
         </p>
       </div>
     </div>
