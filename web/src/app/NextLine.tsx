@@ -33,24 +33,14 @@ export function NextLine() {
   const text = said(say, system);
   return (
     <nav className="next-line" aria-label="What is next">
-      <p>
-        <b>Next</b>{' '}
-        {isHere ? (
-          text
-        ) : (
-          <Link className="act" to={`${there}?${where.toString()}`}>
-            {text}
-          </Link>
-        )}
-      </p>
-      <p>
-        <Link
-          className="act"
-          to={{ pathname: `/help/${step.key}`, search: `from=${encodeURIComponent(pathname + search)}` }}
-        >
+      <div>
+        <b>Next</b> {isHere ? text : <Link to={`${there}?${where.toString()}`}>{text}</Link>}
+      </div>
+      <div>
+        <Link to={{ pathname: `/help/${step.key}`, search: `from=${encodeURIComponent(pathname + search)}` }}>
           Guide to {step.word}
         </Link>
-      </p>
+      </div>
     </nav>
   );
 }

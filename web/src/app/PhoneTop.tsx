@@ -70,7 +70,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
         )}
         {opened === 'rooms' && (
           <div onClick={(event) => event.target instanceof Element && event.target.closest('button, a') && close()}>
-            <Rooms phone />
+            <Rooms />
           </div>
         )}
         {opened === 'more' && <Tools onHelp={onHelp} />}

@@ -17,7 +17,7 @@ function told({ problems, missing, closure, warnings }: RoomTakeoff): string {
 }
 
 /** The rooms by their plan, what each still waits for, and what to do with the job as a whole. */
-export function Rooms({ phone = false }: { readonly phone?: boolean }) {
+export function Rooms() {
   const { state, room, goTo, session } = useJob();
   const takeoffs = useTakeoffs() ?? [];
   const [params] = useSearchParams();
@@ -29,7 +29,7 @@ export function Rooms({ phone = false }: { readonly phone?: boolean }) {
   };
   return (
     <aside className="rooms" aria-label="Rooms">
-      {!phone && <NextLine />}
+      <NextLine />
       <h2 title={state.shown.name}>{state.shown.name}</h2>
       <ul>
         {rows(state.shown.rooms).map(({ id, name }) => (

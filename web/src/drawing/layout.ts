@@ -44,7 +44,7 @@ const MARGIN = { left: 44, right: 14, top: 10, bottom: 40 };
 const GAP = 3;
 const BETWEEN = 26;
 /** Pixels a metre below which a long room scrolls sideways instead of shrinking. */
-const LEAST_SCALE = 34;
+const LEAST_SCALE = 30;
 
 function bounds(points: readonly Point[]) {
   const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)];
