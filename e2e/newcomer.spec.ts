@@ -26,9 +26,20 @@ const figure = (page: Page, entry: string) => page.locator(`[data-entry=${entry}
 async function toTheEnd(page: Page): Promise<void> {
   await goTo(page, 'Sequence');
   await expect(page.locator('.closing h3')).toContainText('Done on day');
+  // a room’s days are few pages, and nothing of the frame is printed with them
+  await page.getByRole('link', { name: 'Day sheet to print' }).click();
+  await page.locator('.sheet-day').first().waitFor();
+  const printed = (await page.pdf({ preferCSSPageSize: true, format: 'A4' })).toString('latin1');
+  expect(printed.match(/\/Type\s*\/Page\b/g)?.length).toBeLessThanOrEqual(3);
+  await page.emulateMedia({ media: 'print' });
+  for (const part of ['.top', '.rooms', '.next-line', '.ledger', '.sheet-tools'])
+    await expect(page.locator(part).first()).toBeHidden();
+  await page.emulateMedia({ media: null });
   await goTo(page, 'Order');
+  // the quote promises the days that are planned
+  const days = /^\d+/.exec((await page.locator('[data-entry=Days] b').textContent()) ?? '')?.[0] ?? 'none';
   await page.getByRole('link', { name: 'Quote' }).click();
-  await expect(page.getByRole('main', { name: 'Quote' })).toContainText(/\d/);
+  await expect(page.getByRole('main', { name: 'Quote' })).toContainText(new RegExp(`About ${days} working days? for`));
   await page.goBack();
   await goTo(page, 'Record');
   await page.getByRole('link', { name: /Labels/ }).click();

@@ -118,7 +118,7 @@ export const GLOSSARY: readonly Entry[] = [
     key: 'misclosure',
     term: 'a walk that closes',
     meaning:
-      'Walls walked round in order must end where they began. What is missing then is shared out, or accuses the wall that was read wrong.',
+      'Walls walked round in order must end where they began. What is missing then is shared out, or points at the wall that was read wrong.',
   },
   {
     key: 'nap',

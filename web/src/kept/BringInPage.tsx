@@ -172,7 +172,7 @@ export default function BringInPage() {
                 Take it in
               </button>
               <button type="button" className="act small" onClick={() => setOpened(null)}>
-                Leave it
+                Close
               </button>
             </div>
           </>

@@ -49,12 +49,12 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
             />
             {run && (
               <LengthField
-                label="girth"
+                label="width round its profile"
                 optional
                 value={run.girth}
                 system={system}
                 options={{ max: 1, what: 'a girth' }}
-                placeholder="as face"
+                placeholder="as its face"
                 list={`profiles-${kind}`}
                 drafts={(girth) => girth && edit({ ...run, girth })}
                 onCommit={(girth) => session.edit(edit({ ...run, girth }))}

@@ -13,6 +13,9 @@ import { PersonPage } from './PersonPage.tsx';
 import { waitingWords } from './waiting.ts';
 import './sequence.css';
 
+/** Tasks up to which a job is short. */
+const SHORT = 40;
+
 /** What to buy and what to do in which order, on paper. */
 export default function DaySheet() {
   const view = useWhole();
@@ -27,6 +30,8 @@ export default function DaySheet() {
     const { day } = clock(task.pieces[0]?.[0] ?? 0, crew);
     days.set(day, [...(days.get(day) ?? []), task]);
   }
+  // a small job is not handed out day by day: its days follow each other on the page
+  const isShort = (data?.schedule.tasks.length ?? 0) <= SHORT;
   if (!data || !order) return <PlanAwaited job={state.job} />;
   return (
     <Paper label="Day sheet" size={state.job.region.paper}>
@@ -37,7 +42,7 @@ export default function DaySheet() {
           ` · done ${dayWord(data.schedule.finish, crew, true)} at ${clock(data.schedule.finish, crew).time}`}
       </p>
       <h2>Buy</h2>
-      <table>
+      <table className="to-buy">
         <tbody>
           {derived.paints.map((p) => (
             <tr key={p.key}>
@@ -66,19 +71,21 @@ export default function DaySheet() {
         <p key={p.path}>{said(p.message, system)}</p>
       ))}
       {waiting && <p>Not in this plan until it is dry: {waiting}.</p>}
-      {[...days].flatMap(([day, tasks]) =>
-        crew.people.map((_, person) => (
-          <PersonPage
-            key={`${day} ${person}`}
-            view={view}
-            schedule={data.schedule}
-            day={day}
-            person={person}
-            tasks={tasks.filter((task) => task.who.includes(person))}
-            wants={wants}
-          />
-        )),
-      )}
+      <div className={isShort ? 'days short' : 'days'}>
+        {[...days].flatMap(([day, tasks]) =>
+          crew.people.map((_, person) => (
+            <PersonPage
+              key={`${day} ${person}`}
+              view={view}
+              schedule={data.schedule}
+              day={day}
+              person={person}
+              tasks={tasks.filter((task) => task.who.includes(person))}
+              wants={wants}
+            />
+          )),
+        )}
+      </div>
       <p className="hint">
         Times and quantities are estimates from the readings and starting values of this job; a product’s label outranks
         them. Where paint may hold lead or a texture asbestos, test first and follow your local code.

@@ -140,7 +140,7 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
           <input value={batch} onChange={(event) => setBatch(event.target.value.slice(0, MOST.batch))} />
         </label>
         <button type="button" className="act small" aria-expanded={scanning} onClick={() => setScanning(!scanning)}>
-          {scanning ? 'Leave it' : 'Scan'}
+          {scanning ? 'Close' : 'Scan'}
         </button>
       </div>
       <div className="field-row">

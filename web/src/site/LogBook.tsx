@@ -170,7 +170,7 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
         )}
       </span>
       <button type="button" className="link" onClick={() => setMending(!mending)} aria-expanded={mending}>
-        {mending ? 'Leave it' : 'Put right'}
+        {mending ? 'Close' : 'Put right'}
       </button>
     </li>
   );

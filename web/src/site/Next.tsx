@@ -103,7 +103,7 @@ function Replan({ view, log, now, zero, tasks }: Pick<Shared, 'view' | 'log' | '
                 Take the new plan
               </button>{' '}
               <button type="button" className="link" onClick={() => setAsked({ round: 0, at: 0 })}>
-                Leave it
+                Keep the old plan
               </button>
             </>
           ) : (
