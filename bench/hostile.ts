@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { hostileEdit, mutation, smallJob } from '../core/src/testing/hostile.ts';
+import { HOSTILE_FILES, HOSTILE_READERS } from '../core/src/testing/hostile-files.ts';
 import { runEdits, tryMutations } from '../core/src/testing/laws.ts';
 import { line } from './rooms.ts';
 
@@ -49,4 +50,24 @@ export function benchHostile(): void {
   line('changed files', `${half}`, `${opened} opened, ${faults - before} faults; slowest ${slowest.toFixed(0)} ms`);
   line('in all', `${((performance.now() - start) / 1000).toFixed(0)} s`, `seed ${seed}`);
   if (faults) process.exitCode = 1;
+}
+
+/** Beyond this many times what a normal file of its size takes, a hostile one holds the page up. */
+const MOST_TIMES = 15;
+
+/** The slowest of ten hostile files for each reader, beside a normal file of their size. */
+export function benchHostileFiles(): void {
+  console.log('\nHostile files: the slowest of ten, x a normal file of its size');
+  for (const kind of Object.keys(HOSTILE_FILES) as (keyof typeof HOSTILE_FILES)[]) {
+    const took = (text: string) => {
+      const start = performance.now();
+      HOSTILE_READERS[kind](text);
+      return performance.now() - start;
+    };
+    const { normal, hostile } = HOSTILE_FILES[kind];
+    const usual = Math.max(took(normal), took(normal), 20);
+    const worst = Math.max(...hostile.map((text) => took(text) / usual));
+    line(kind, `${worst.toFixed(1)} x`, `${usual.toFixed(0)} ms a normal one`);
+    if (worst > MOST_TIMES) process.exitCode = 1;
+  }
 }

@@ -1,5 +1,5 @@
 import { benchFullDisk } from './full-disk.ts';
-import { benchHostile } from './hostile.ts';
+import { benchHostile, benchHostileFiles } from './hostile.ts';
 import { benchKills } from './kills.ts';
 import { benchLines } from './lines.ts';
 import { benchLogKills } from './log-kills.ts';
@@ -31,7 +31,10 @@ if (wanted('specify')) benchSpecify();
 if (wanted('order')) await benchOrder();
 if (wanted('site')) await benchSite();
 if (wanted('record')) await benchRecord();
-if (parts.includes('hostile')) benchHostile();
+if (parts.includes('hostile')) {
+  benchHostileFiles();
+  benchHostile();
+}
 if (parts.includes('kills')) {
   await benchKills();
   await benchLogKills();

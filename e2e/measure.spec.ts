@@ -83,6 +83,14 @@ test('what cannot be is said beside its field; the rest of the job goes on and n
     await page.keyboard.press('Tab');
     await expect(page.getByRole('alert').filter({ hasText: message })).toBeVisible();
   }
+  // two that are wrong in one row: one sentence below it, of the field that is typed in
+  const turn = page.getByLabel('Turn after wall A', { exact: true });
+  await turn.fill('99x');
+  const sentences = page.locator('[data-row=A] [role=alert]').filter({ visible: true });
+  await expect(sentences).toHaveCount(1);
+  await expect(sentences).toContainText('A turn is R or L');
+  await turn.press('Escape');
+  await expect(sentences).toContainText('over the limit');
   await wall.press('Escape');
   expect(await ledger(page)).toEqual(before);
   const opening = async (field: string, typed: string, message: RegExp) => {

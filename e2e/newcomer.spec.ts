@@ -146,6 +146,11 @@ test.describe('what was in the way', () => {
     await expect(page.getByRole('button', { name: 'Go to the work' })).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(page.locator('.entry-panel')).toBeFocused();
+    // at 200 % a window of 1280 by 800 has half of each: more than half of it stays with the work
+    const window = page.viewportSize() ?? { width: 1280, height: 720 };
+    await page.setViewportSize({ width: 640, height: 400 });
+    await expect.poll(async () => (await page.getByRole('main').boundingBox())?.height).toBeGreaterThan(200);
+    await page.setViewportSize(window);
     await goTo(page, 'Order');
     await expect(page).toHaveTitle('Order · Living room · Kovelin');
     await expect(page.getByText(/^The price has overhead and margin in it\./)).toBeVisible();

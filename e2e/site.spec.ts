@@ -130,6 +130,7 @@ test('on a phone no step is wider than the page, what is pressed is 44 px high, 
     }
     await page.getByRole('main', { name: step }).waitFor();
     await settled(page);
+    expect((await page.getByRole('main', { name: step }).boundingBox())?.width).toBeGreaterThan(360);
     const wide = await page.evaluate(() =>
       [document.documentElement, ...document.querySelectorAll('main, main *:not(svg, svg *), .ledger')]
         // the walls in a row are wider than any phone: they are drawn through by a finger
