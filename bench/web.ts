@@ -39,7 +39,7 @@ async function initialJs(browser: Browser, url: string): Promise<void> {
     page.on('response', (r) => r.url().endsWith('.js') && scripts.add(new URL(r.url()).pathname));
     await page.goto(url + path);
     await page
-      .locator(path === '/' ? '.welcome, .job-card' : '.drawing > svg')
+      .locator(path === '/' ? '.start-card, .job-card' : '.drawing > svg')
       .first()
       .waitFor();
     await page.waitForLoadState('networkidle');
