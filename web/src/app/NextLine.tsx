@@ -1,5 +1,5 @@
 import { said } from '@kovelin/core/units/word.ts';
-import { wantedNext, type StepKey } from '@kovelin/core/whole/next.ts';
+import { wantedNext } from '@kovelin/core/whole/next.ts';
 import { Link, useLocation } from 'react-router';
 import { useAssumed, usePlan } from '../workers/whole.ts';
 import { useJob, useTakeoffs } from './job-context.ts';
@@ -20,7 +20,7 @@ export function NextLine() {
     room,
     surface,
     ask,
-  } = wantedNext(step.key as StepKey, {
+  } = wantedNext(step.key, {
     job: state.shown,
     takeoffs,
     assumed,

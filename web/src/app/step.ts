@@ -1,6 +1,7 @@
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import type { Ledger } from '@kovelin/core/whole/ledger.ts';
+import type { StepKey } from '@kovelin/core/whole/next.ts';
 import { createContext, useContext, type ComponentType } from 'react';
 import type { BasePlan } from '../workers/whole.worker.ts';
 
@@ -26,7 +27,7 @@ export interface Figure {
 /** A step of the work: a row of steps.ts and a folder. */
 export interface Step {
   /** Its place in the address, and its name. */
-  readonly key: string;
+  readonly key: StepKey;
   readonly word: string;
   /** From 1: its place on the tape, and the digit of its shortcut. */
   readonly place: number;

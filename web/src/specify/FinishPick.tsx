@@ -27,7 +27,8 @@ function readSpread(text: string, system: System): Result<number | null> {
 export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
   const { session, state } = view;
   const { products } = state.shown;
-  const like = likeIt(view.derived.surfaces, s);
+  // what the button names: doors are not all woodwork
+  const like = likeIt(view.derived.surfaces, s).filter(({ surface }) => surface.kind === s.surface.kind);
   /** A paint of the job, or a starting one that it has not got yet. */
   const pick = (id: string) => {
     const product = products[id] ?? startingPaint(state.job, (p) => p.id === id);
