@@ -9,7 +9,7 @@ import type { Browser, Download, Page } from '@playwright/test';
 import chromium from '../scripts/chromium-args.json' with { type: 'json' };
 import { chromiumHere } from '../scripts/setup.mjs';
 import { prepared } from './codes.ts';
-import { expect, openLoft, settled, test, watch } from './helpers.ts';
+import { expect, openLoft, settled, test, watch, visit } from './helpers.ts';
 
 /** What a camera would see, in place of one: Chromium reads it when the camera is asked for. */
 const CAMERA = join(tmpdir(), `kovelin-camera-${process.pid}.y4m`);
@@ -52,7 +52,7 @@ async function bring(page: Page, name: string, buffer: Buffer): Promise<void> {
   await page.getByLabel('Open a file').setInputFiles({ name, mimeType: 'application/zip', buffer });
 }
 async function measure(page: Page, job: string, lengths: Readonly<Record<number, string>>): Promise<void> {
-  await page.goto(`/job/${job}/measure`);
+  await visit(page, `/job/${job}/measure`);
   for (const [nth, text] of Object.entries(lengths)) {
     const field = page.locator('input[id^=length-]').nth(Number(nth));
     await field.fill(text);
@@ -98,13 +98,13 @@ test('a job goes to another device and comes back: logs are united, differences 
 }) => {
   const job = await openLoft(page);
   const phone = await device(browser, baseURL);
-  await page.goto(`/hand-over/${job}`);
+  await visit(page, `/hand-over/${job}`);
   await bring(phone.page, 'loft.kovelin.zip', await saved(page, 'Save the file'));
   await phone.page.getByRole('button', { name: 'Take it in' }).click();
   await phone.page.locator('.drawing > svg').first().waitFor();
   // on the phone: a length, work begun, a photo
   await measure(phone.page, job, { 1: `10'5`, 2: `12'7` });
-  await phone.page.goto(`/job/${job}/site`);
+  await visit(phone.page, `/job/${job}/site`);
   await phone.page.getByRole('button', { name: 'Start', exact: true }).click();
   const taken = await photograph(phone.page, 4000, 3000);
   expect((await exifr.gps(taken)).latitude).toBeCloseTo(52.5, 3);
@@ -126,12 +126,12 @@ test('a job goes to another device and comes back: logs are united, differences 
   await expect(phone.page.locator('.log li')).toHaveCount(2);
   // meanwhile here: another length, and one of the same
   await measure(page, job, { 0: `12'8`, 1: `10'3` });
-  await page.goto(`/job/${job}/site`);
+  await visit(page, `/job/${job}/site`);
   await page.getByRole('button', { name: 'Log', exact: true }).click();
   await page.getByLabel('Note').fill('The key is under the mat');
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.locator('.log li')).toHaveCount(1);
-  await phone.page.goto(`/hand-over/${job}`);
+  await visit(phone.page, `/hand-over/${job}`);
   const back = await saved(phone.page, 'Save the file');
   // opened by another library: the photo is small, and nothing says where it was taken
   const zip = await JSZip.loadAsync(back, { checkCRC32: true });
@@ -154,12 +154,12 @@ test('a job goes to another device and comes back: logs are united, differences 
   await page.getByRole('button', { name: 'Take it in' }).click();
   await settled(page);
   expect(await lengthsOf(page)).toEqual([`12'8`, `10'5`, `12'7`]);
-  await page.goto(`/job/${job}/site`);
+  await visit(page, `/job/${job}/site`);
   await page.getByRole('button', { name: 'Log', exact: true }).click();
   await expect(page.locator('.log li')).toHaveCount(3);
   await expect(page.locator('.photo img')).toBeVisible();
   // what stood here before is in the backups, and comes back from there
-  await page.goto('/kept');
+  await visit(page, '/kept');
   // an hour may have passed, or the first half minute: there may be a rolling one too
   const before = page.locator('.backups li', { hasText: 'before something was brought in' }).first();
   await before.getByRole('button', { name: 'Look into it' }).click();
@@ -169,7 +169,7 @@ test('a job goes to another device and comes back: logs are united, differences 
   await settled(page);
   expect(await lengthsOf(page)).toEqual([`12'8`, `10'3`, `12'6`]);
   // everything, on a device that knows nothing of it
-  await page.goto('/kept');
+  await visit(page, '/kept');
   const all = await saved(page, 'Export everything');
   const third = await device(browser, baseURL);
   await bring(third.page, 'all.kovelin.zip', all);
@@ -234,7 +234,7 @@ test('a job as codes: read by another decoder, by a camera in any order with tho
   baseURL,
 }) => {
   const job = await openLoft(page);
-  await page.goto(`/hand-over/${job}`);
+  await visit(page, `/hand-over/${job}`);
   await page.getByRole('button', { name: 'Show the codes' }).click();
   await page.getByRole('button', { name: 'Stop' }).click();
   const count = Number(

@@ -69,6 +69,18 @@ export async function openLoft(page: Page): Promise<string> {
   return /\/job\/([^/]+)/.exec(page.url())?.[1] ?? '';
 }
 
+/** Another page of the application, as by Back and Forward: nothing is loaded again. */
+export async function visit(page: Page, path: string): Promise<void> {
+  if (new URL(page.url()).pathname === path) return;
+  const before = await page.title();
+  await page.evaluate((to) => {
+    history.pushState({}, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+  }, path);
+  // each page has a title of its own
+  await expect(page).not.toHaveTitle(before);
+}
+
 /** The ledger has its schedule and everything typed is saved. */
 export async function settled(page: Page): Promise<void> {
   await expect(page.locator('.saving')).toHaveText('Saved');

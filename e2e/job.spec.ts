@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { promisify } from 'node:util';
 import type { Page } from '@playwright/test';
 import { run as runVerb } from '../core/src/cli/run.ts';
-import { expect, goTo, ledger, openPart, openRoom, settled, test, watch } from './helpers.ts';
+import { expect, goTo, ledger, openPart, openRoom, settled, test, watch, visit } from './helpers.ts';
 
 const run = promisify(execFile);
 /** A verb of the shell; it throws what the shell says on stderr. */
@@ -92,7 +92,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   expect(faults).toEqual([]);
   await empty.close();
 
-  await page.goto('/job/keepers-cottage/specify');
+  await visit(page, '/job/keepers-cottage/specify');
   await openRoom(page, 'Loft bedroom');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await page.getByRole('button', { name: 'Go back to it' }).click();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Download, Page } from '@playwright/test';
-import { expect, goTo, ledger, openPart, settled, test } from './helpers.ts';
+import { expect, goTo, ledger, openPart, settled, test, visit } from './helpers.ts';
 
 const money = (text: string | null) =>
   Math.round(Number((text ?? '').replace(/[^\d.−-]/g, '').replace('−', '-')) * 100);
@@ -300,7 +300,7 @@ test.describe('in the shop, on a phone', () => {
     page,
   }, info) => {
     await openPart(page, 'Loft bedroom');
-    await page.goto(page.url().replace(/measure.*/, 'list'));
+    await visit(page, page.url().replace(/measure.*/, 'list'));
     const list = page.getByRole('main', { name: 'Shopping list' });
     await expect(list.getByRole('heading', { level: 2 }).first()).toHaveText('Paint');
     const first = list.locator('li').first();

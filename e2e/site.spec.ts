@@ -3,7 +3,7 @@ import { GLOSSARY } from '@kovelin/core/words/glossary.ts';
 import { writeBarcode } from 'zxing-wasm/writer';
 import { serve } from '../scripts/serve.ts';
 import { prepared } from './codes.ts';
-import { goTo, openLoft, openPart, settled, test } from './helpers.ts';
+import { goTo, openLoft, openPart, settled, test, visit } from './helpers.ts';
 
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first();
 const now = (page: Page) => page.locator('.now-card h2');
@@ -149,7 +149,7 @@ test('on a phone no step is wider than the page, what is pressed is 44 px high, 
     );
     expect([step, small]).toEqual([step, []]);
   }
-  await page.goto(`/job/${job}/specify`);
+  await visit(page, `/job/${job}/specify`);
   await page.locator('.drawing .surface').nth(1).tap();
   await page.getByRole('button', { name: 'There now' }).tap();
   const asked = page.locator('.asked:not(.once)');

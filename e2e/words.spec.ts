@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, goTo, openPart, openRoom, settled, test } from './helpers.ts';
+import { expect, goTo, openPart, openRoom, settled, test, visit } from './helpers.ts';
 
 /** What only America says [common practice, no source]. */
 const AMERICAN =
@@ -81,7 +81,7 @@ test('a job in metres says skirting, plasterboard and matt, and no American word
   await look('Record');
   const job = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
   for (const paper of ['sheet', 'schedule', 'quote', 'list', 'punch', 'acceptance', 'labels', 'home']) {
-    await page.goto(`${job}/${paper}`);
+    await visit(page, `${job}/${paper}`);
     await page.locator('h1').waitFor();
     await look(paper);
   }

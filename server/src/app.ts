@@ -7,7 +7,7 @@ import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { PriceDesk } from './desk/desk.ts';
 import { deskRoutes } from './desk/routes.ts';
-import { lastWord, onlyNames } from './guard.ts';
+import { isHere, lastWord, onlyNames } from './guard.ts';
 import { Laser } from './instruments/laser.ts';
 import { ClimateLogger } from './instruments/climate.ts';
 import { ColourReader } from './instruments/reader.ts';
@@ -70,7 +70,8 @@ export function createApp(
   });
   app.use('/instruments', instruments(laser, reader, climate));
   app.use('/desk', deskRoutes(desk));
-  app.use(compression());
+  // between two programs of one machine packing costs more than it saves
+  app.use(compression({ filter: (request, response) => !isHere(request) && compression.filter(request, response) }));
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(dist, { maxAge: 0, index: false }));
   app.get(/.*/, (request, response) => {

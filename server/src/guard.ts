@@ -3,12 +3,17 @@ import express, { type ErrorRequestHandler, type Request, type RequestHandler, t
 /** Names a browser on this machine uses for it; a page of another name that was pointed here is no page of ours. */
 const LOCAL = ['127.0.0.1', 'localhost', '[::1]'];
 
+/** Whether the browser is on this machine, with nothing between. */
+export const isHere = (request: Request): boolean =>
+  LOCAL.includes(hostOf(request)) && !request.headers.via && !request.headers['x-forwarded-for'];
+
+const hostOf = (request: Request): string => (request.headers.host ?? '').replace(/:\d+$/, '').toLowerCase();
+
 /** Answers only to the names it listens on, whatever port: a rebound name reads nothing and presses nothing. */
 export function onlyNames(own: readonly string[] = []): RequestHandler {
   const names = new Set([...LOCAL, ...own].map((name) => name.toLowerCase()));
   return (request, response, next) => {
-    const name = (request.headers.host ?? '').replace(/:\d+$/, '').toLowerCase();
-    if (names.has(name)) next();
+    if (names.has(hostOf(request))) next();
     else response.status(421).type('text').send('This server does not answer to that name.');
   };
 }

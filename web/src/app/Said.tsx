@@ -3,11 +3,11 @@ import Snackbar from '@mui/material/Snackbar';
 import { useSyncExternalStore } from 'react';
 import { listenToSaid, saidNow, unsay } from './say.ts';
 
-/** What was said, the oldest first; it stays until it is closed. */
+/** What was said last, since that answers what was just done; what was said before it is there when it is closed. */
 export default function Said() {
-  const [first] = useSyncExternalStore(listenToSaid, saidNow);
-  if (!first) return null;
-  const { id, text, action } = first;
+  const last = useSyncExternalStore(listenToSaid, saidNow).at(-1);
+  if (!last) return null;
+  const { id, text, action } = last;
   return (
     <Snackbar
       key={id}
