@@ -16,3 +16,9 @@ export function isZone(name: string): boolean {
     throw reason;
   }
 }
+
+/** The day of a moment (ms since 1970), where the reader is. */
+export function dayAt(moment: number): string {
+  const at = new Date(moment);
+  return [at.getFullYear(), at.getMonth() + 1, at.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
+}

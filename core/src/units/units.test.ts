@@ -14,7 +14,7 @@ import {
 } from './quantities.ts';
 import { FOOT, GALLON, INCH, SQUARE_FOOT } from './si.ts';
 import { addDays, daysBetween } from './date.ts';
-import { isDay } from './day.ts';
+import { dayAt, isDay } from './day.ts';
 import { dayText, readDayText } from './day-text.ts';
 import { readReading, unitOf } from './reading.ts';
 import { compute, evaluate, given } from './working.ts';
@@ -276,6 +276,8 @@ describe('days as people write them', () => {
         (date, form) => {
           const day = date.toISOString().slice(0, 10);
           expect(readDayText(dayText(day, form), form)).toEqual({ ok: true, value: day });
+          const noon = new Date(`${day}T12:00:00`);
+          expect(dayAt(noon.getTime())).toBe(day);
         },
       ),
     );

@@ -4,13 +4,12 @@ import { formatArea } from '@kovelin/core/units/quantities.ts';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
+import { momentText } from '../app/moment.ts';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import type { JobRow } from '../store/db.ts';
 
 const JobMenu = lazy(() => import('./JobMenu.tsx'));
 const Rename = lazy(() => import('./Rename.tsx'));
-
-const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** A job by the plans of its rooms. */
 export default function JobCard({ row, onDelete }: { row: JobRow; onDelete: () => void }) {
@@ -44,7 +43,7 @@ export default function JobCard({ row, onDelete }: { row: JobRow; onDelete: () =
         )}{' '}
         to paint
         <br />
-        <small>saved {when.format(row.updated)}</small>
+        <small>saved {momentText(row.updated, row.job.region.dates)}</small>
       </p>
       <Button
         size="small"

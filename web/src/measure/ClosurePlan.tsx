@@ -1,8 +1,9 @@
 import type { SuspectClass, Suspicion } from '@kovelin/core/measure/suspects.ts';
 import { aboutLength, formatLength, typeLength } from '@kovelin/core/units/length.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
-import { Fragment } from 'react';
+import { Fragment, useState } from 'react';
 import type { JobView } from '../app/job-context.ts';
+import { useArrival } from '../app/useArrival.ts';
 import { ClosureSketch } from './ClosureSketch.tsx';
 
 const SLIP_WORDS: Readonly<Record<SuspectClass['slip'], string>> = {
@@ -34,6 +35,8 @@ export function verdictOf({ takeoff, system, state }: JobView): string {
 /** Does the walk come back to its start? Said in words and figures beside the ceiling; if not, what single slip would do it. */
 export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Suspicion }) {
   const { takeoff, system } = view;
+  const [taken, setTaken] = useState(0);
+  const verdict = useArrival<HTMLHeadingElement>(taken);
   if (!takeoff) return null;
   const { closure, missing, floorArea, ceilingArea, ceiling } = takeoff;
   if (missing.length)
@@ -47,11 +50,13 @@ export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Sus
     return (
       <div className="closing with-sketch">
         <div>
-          <h3>The walk does not close</h3>
+          <h3 ref={verdict} tabIndex={-1}>
+            The walk does not close
+          </h3>
           <p className="attention">
             Its ends are {gap} apart, more than {careful}. Nothing was changed; what may have been misread stands below.
           </p>
-          <Suspects view={view} suspicion={suspicion} />
+          <Suspects view={view} suspicion={suspicion} onTaken={() => setTaken(taken + 1)} />
         </div>
         <ClosureSketch closure={closure} />
       </div>
@@ -59,7 +64,9 @@ export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Sus
   return (
     <div className="closing with-sketch">
       <div>
-        <h3>The walk closes</h3>
+        <h3 ref={verdict} tabIndex={-1}>
+          The walk closes
+        </h3>
         <p>
           {closure.misclosure < 0.0005
             ? 'It comes back exactly to its start.'
@@ -90,7 +97,15 @@ export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Sus
 }
 
 /** The likeliest slips; taking one is an edit like any other, and can be undone. */
-function Suspects({ view, suspicion }: { view: JobView; suspicion: Suspicion }) {
+function Suspects({
+  view,
+  suspicion,
+  onTaken,
+}: {
+  readonly view: JobView;
+  readonly suspicion: Suspicion;
+  readonly onTaken: () => void;
+}) {
   const { session, system, room } = view;
   const { classes, tell } = suspicion;
   if (!classes.length || !room)
@@ -108,7 +123,7 @@ function Suspects({ view, suspicion }: { view: JobView; suspicion: Suspicion }) 
                 key={wall.id}
                 type="button"
                 className="take"
-                onClick={() =>
+                onClick={() => {
                   session.run({
                     name: 'setWall',
                     args: {
@@ -116,8 +131,9 @@ function Suspects({ view, suspicion }: { view: JobView; suspicion: Suspicion }) 
                       wall: wall.id,
                       set: { length: { typed: typeLength(corrected, system), metres: corrected } },
                     },
-                  })
-                }
+                  });
+                  onTaken();
+                }}
               >
                 take {wall.label} as {show(corrected)}, not {show(reading)}
               </button>

@@ -10,6 +10,7 @@ import { LABOUR } from '@kovelin/core/words/work.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
+import { useArrival } from '../app/useArrival.ts';
 import type { WholeView } from '../app/whole.ts';
 import { FOR_WHOM } from '../app/for-whom.ts';
 import { rememberMe } from '../store/kept.ts';
@@ -255,6 +256,8 @@ function Options({ view }: { view: WholeView }) {
   const [name, setName] = useState('');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [colour, setColour] = useState('');
+  const [changed, setChanged] = useState(0);
+  const list = useArrival<HTMLUListElement>(changed);
   const surfaces = derived.surfaces.filter((s) => s.surface.room === takeoff?.room.id);
   const added = (price: number) => `${price < 0 ? '−' : '+'}${formatMoney(Math.abs(price), job.currency)}`;
   const add = () => {
@@ -274,10 +277,11 @@ function Options({ view }: { view: WholeView }) {
     });
     setName('');
     setChosen(new Set());
+    setChanged(changed + 1);
   };
   return (
     <Section title="Options, each priced by itself">
-      <ul className="shelf">
+      <ul className="shelf" ref={list} tabIndex={-1} aria-label="Options">
         {rows(job.options).map((option) => (
           <li key={option.id}>
             <label className="check">
@@ -300,7 +304,9 @@ function Options({ view }: { view: WholeView }) {
             <button
               type="button"
               className="link small"
-              onClick={() => session.edit({ name: 'removeOption', args: { option: option.id } })}
+              onClick={() => {
+                if (!session.edit({ name: 'removeOption', args: { option: option.id } })) setChanged(changed + 1);
+              }}
             >
               remove
             </button>

@@ -14,6 +14,7 @@ import { LogBook } from './LogBook.tsx';
 import { Next } from './Next.tsx';
 import { NowCard } from './NowCard.tsx';
 import { useAlarms } from './useAlarms.ts';
+import { momentText } from '../app/moment.ts';
 import { useLog } from '../app/useLog.ts';
 import { useLogger } from './useLogger.ts';
 import { useMine } from '../app/useMine.ts';
@@ -78,9 +79,9 @@ export default function SiteView() {
         </div>
         {ahead !== null && (
           <p role="alert" className="problem site-ahead">
-            The clock of this device is behind the log: its last entry is of{' '}
-            {new Date(ahead).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}. Was the clock set
-            back? Set it right; what is noted meanwhile stands behind that entry, and clocks stand still until then.
+            The clock of this device is behind the log: its last entry is of {momentText(ahead, job.region.dates)}. Was
+            the clock set back? Set it right; what is noted meanwhile stands behind that entry, and clocks stand still
+            until then.
           </p>
         )}
         <div className="site-now">
