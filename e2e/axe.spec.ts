@@ -80,7 +80,7 @@ test('axe finds nothing in what opens: sides, tables and dialogs', async ({ page
     await look(side, '.panel');
   }
   await goTo(page, 'Order');
-  for (const table of ['Everything else', 'Labour and price']) {
+  for (const table of ['Everything else', 'Labor and price']) {
     await press(table);
     await look(table, '.entry-panel');
   }
@@ -90,7 +90,7 @@ test('axe finds nothing in what opens: sides, tables and dialogs', async ({ page
     ['Order', 'Keys and guides'],
     ['Order', 'Where the job is'],
     ['Specify', 'Your practice …'],
-    ['Specify', 'More colours …'],
+    ['Specify', 'More colors …'],
     ['Specify', 'Read one …'],
     ['Measure', 'Bring in …'],
   ] as const;

@@ -56,7 +56,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
   await expect(handle).toHaveAttribute('aria-valuenow', '5');
   // a dearer paint is compared to the end, and taken
   await expect(page.locator('.rivals li')).toHaveCount(2);
-  await expect(page.locator('.rivals li').nth(1)).toContainText(/(less|more), labour with it/);
+  await expect(page.locator('.rivals li').nth(1)).toContainText(/(less|more), labor with it/);
   await page.getByRole('button', { name: 'Mixing' }).click();
   await expect(page.locator('.buckets')).toContainText(/batch 0417, from the shelf/);
   await expect(page.locator('.buckets')).toContainText('Loft bedroom: walls A, B and D');
@@ -122,7 +122,7 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
 }, info) => {
   await openPart(page, 'Parlour', 'Loft bedroom');
   await goTo(page, 'Order');
-  await show(page, 'Labour and price');
+  await show(page, 'Labor and price');
   const body = page.locator('.schedule tbody').nth(1);
   const amounts = async () => {
     const cells = await body.locator('tr:not(.total) td:last-child').allTextContents();
@@ -134,7 +134,7 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   await expect(page.getByRole('alert')).toContainText('less than 100 %');
   await page.getByLabel('Margin, of the price').fill('20');
   await page.keyboard.press('Enter');
-  await page.getByLabel('Labour billed by').selectOption('days');
+  await page.getByLabel('Labor billed by').selectOption('days');
   await expect(page.getByRole('rowheader', { name: /^Ines, \d days/ })).toBeVisible();
   expect(await amounts()).toBe(await total());
   expect((await ledger(page))['Price']).toBe(await total());

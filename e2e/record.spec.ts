@@ -140,9 +140,9 @@ test('colours on trial: judged on a wall in each light, dropped, and the one tha
 }) => {
   await openLoft(page);
   await goTo(page, 'Record');
-  await page.getByRole('button', { name: 'Choose a colour' }).click();
+  await page.getByRole('button', { name: 'Choose a color' }).click();
   for (const name of ['Fog', 'Reed']) {
-    await page.getByRole('button', { name: 'Put a colour on trial' }).click();
+    await page.getByRole('button', { name: 'Put a color on trial' }).click();
     const trial = page.locator('.add-sample');
     await trial.getByLabel('Name', { exact: true }).fill(name);
     await trial.getByLabel('Maker’s code').fill(`${name} 1`);
@@ -173,7 +173,7 @@ test('what was half said of an earlier paint is there after a reload and another
   for (const [label, typed, sentence] of [
     ['When (a year will do)', 'last spring', 'A year, a month or a day is accepted: 2019, 2019-05 or 2019-05-30.'],
     ['Coats', '2 1/2', 'Coats from 1 to 20.'],
-    ['Colour, #rrggbb', 'greyish', 'A colour such as #d5d6d2.'],
+    ['Color, #rrggbb', 'greyish', 'Six figures such as #d5d6d2.'],
   ] as const) {
     await field(label).fill(typed);
     await field(label).press('Tab');

@@ -144,7 +144,7 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   await page.getByRole('button', { name: 'solvent rub' }).click();
   await expect(page.locator('.test')).toContainText('Wet a white rag with alcohol');
   // what each result would save is worked out, not recited
-  await expect(page.getByRole('button', { name: /^colour came off/ })).toContainText(/then .*primer/);
+  await expect(page.getByRole('button', { name: /^color came off/ })).toContainText(/then .*primer/);
   await expect(page.getByRole('button', { name: /^nothing came off/ })).toContainText(/nothing|primer/);
   await about('Goes on');
   await expect(primer).toContainText('a solvent rub could save this coat');
@@ -152,7 +152,7 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   await expect(primer.locator('.turns')).toContainText('Existing coat: latex or water-based paint');
   await about('There now');
   await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
-  await answer(/^colour came off/);
+  await answer(/^color came off/);
   await about('Goes on');
   await expect(primer).not.toContainText('Bonding');
   await about('There now');
@@ -231,17 +231,17 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await expect(page.locator('.lights td[aria-label^="B7 deep water blue, Warm lamp"]')).toBeVisible();
   await page.getByRole('button', { name: 'Goes on' }).click();
   await page.getByRole('button', { name: 'Read one' }).click();
-  await page.getByLabel(/^True colour of the chip/).fill('#6b4a2f');
+  await page.getByLabel(/^True color of the chip/).fill('#6b4a2f');
   const press = page.getByRole('button', { name: 'Press the reader' });
   for (let i = 1; i <= 3; i++) {
     await press.click();
     await expect(page.locator('.readings li')).toHaveCount(i);
   }
   await expect(page.getByRole('dialog').getByRole('status')).toContainText(/Mean of \d: LRV \d+, deep/);
-  await page.getByRole('button', { name: 'Take this colour' }).click();
+  await page.getByRole('button', { name: 'Take this color' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.locator('.colour-now')).not.toContainText('B7 deep water blue');
-  await page.getByRole('button', { name: 'More colours' }).click();
+  await page.getByRole('button', { name: 'More colors' }).click();
   const dialog = page.getByRole('dialog');
   const give = (name: string, text: string) =>
     dialog.getByLabel('Palette file').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
@@ -251,11 +251,11 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await expect(dialog.getByRole('alert')).toContainText('line 3');
   await dialog.getByLabel(/Rust 3/).check();
   const waiting = page.waitForEvent('download');
-  await dialog.getByRole('button', { name: 'The job’s colours as CxF' }).click();
+  await dialog.getByRole('button', { name: 'The job’s colors as CxF' }).click();
   const path = info.outputPath('colours.cxf');
   await (await waiting).saveAs(path);
   expect(readFileSync(path, 'utf8')).toContain('B7 deep water blue');
-  await dialog.getByRole('button', { name: 'Take 1 colour' }).click();
+  await dialog.getByRole('button', { name: 'Take 1 color' }).click();
   await page.locator('.swatches').getByRole('button', { name: 'Rust 3' }).click();
   await expect(page.locator('.colour-now')).toContainText(/Rust 3.*LRV \d+: deep, strongly/);
 });
@@ -266,13 +266,13 @@ test('a room is asked about in one conversation: a glance, what is left, part by
   await openLoft(page);
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall C, / }).click();
-  const colour = page.getByLabel(/^Another colour/);
+  const colour = page.getByLabel(/^Another color/);
   await colour.fill('light grey');
   await page.getByRole('button', { name: 'N2 light pebble' }).click();
   const fill = (wall: string) => page.locator(`polygon[data-wall=${wall}]`).getAttribute('fill');
   await expect.poll(() => fill('C')).toBe('#d0cfc9');
   expect(await fill('A')).not.toBe('#d0cfc9');
-  const places = page.getByRole('group', { name: 'Where this colour goes' });
+  const places = page.getByRole('group', { name: 'Where this color goes' });
   await expect(places.getByRole('button', { name: /^Everywhere W1 warm white is/ })).toBeVisible();
   await places.getByRole('button', { name: 'All walls of this room' }).click();
   await expect.poll(() => fill('A')).toBe('#d0cfc9');

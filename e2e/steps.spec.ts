@@ -30,7 +30,7 @@ test('a colour is given to one wall; the coats it needs are shown on the drawing
   await openPart(page, 'Washroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall A, / }).click();
-  await page.getByLabel(/^Another colour/).fill('b7');
+  await page.getByLabel(/^Another color/).fill('b7');
   await page.keyboard.press('Enter');
   const coats = page.locator('[data-member=coats]');
   await expect(coats).toContainText('3 coats');

@@ -43,8 +43,8 @@ test('days in the plan, in the price and on the quote are one figure', async ({ 
   await goTo(page, 'Sequence');
   await expect(page.locator('.closing .facts')).toContainText(`${days} days`);
   await goTo(page, 'Order');
-  await page.getByRole('button', { name: 'Labour and price' }).click();
-  await expect(page.getByText(`Labour, ${days} working days for 2 people`)).toBeVisible();
+  await page.getByRole('button', { name: 'Labor and price' }).click();
+  await expect(page.getByText(`Labor, ${days} working days for 2 people`)).toBeVisible();
   await page.getByRole('link', { name: 'Quote' }).click();
   const quote = page.getByRole('main', { name: 'Quote' });
   await expect(quote).toContainText(`About ${days} working days for 2 people`);

@@ -91,3 +91,43 @@ test('a job in metres says skirting, plasterboard and matt, and no American word
   );
   expect(unsaid).toEqual([]);
 });
+
+/** What only Britain says or spells, in what an American job shows [common practice, no source]. */
+const BRITISH =
+  /.{0,30}(skirting|architrave|\bmatt\b|plasterboard|dado.rail|sleeve|dust sheet|mould|(col|lab|vap|neighb)our|\bgrey\b(?! kelp)|(met|lit|fib)res?\b|draught).{0,20}/gi;
+
+test('a job in feet says baseboard and color, and no British word, in every step and on its papers', async ({
+  page,
+}) => {
+  const foreign: string[] = [];
+  const look = async (where: string) => {
+    // what a label says is the same in every country
+    const text = (await told(page)).replaceAll(/^[A-Z]+:.*$/gm, '');
+    for (const [found] of text.matchAll(BRITISH)) foreign.push(`${where}: ${found.replaceAll('\n', ' ')}`);
+  };
+  await openPart(page, 'Loft bedroom');
+  for (const [step, opens] of [
+    ['Measure', []],
+    ['Specify', ['There now', 'Will look']],
+    ['Order', ['Everything else', 'Labor and price']],
+    ['Technique', []],
+    ['Sequence', []],
+    ['Site', []],
+    ['Inspect', ['Touch up']],
+    ['Record', ['What is left', 'Choose a color']],
+  ] as const) {
+    await goTo(page, step);
+    await settled(page);
+    await look(step);
+    for (const side of opens) {
+      await page.getByRole('button', { name: side, exact: true }).first().click();
+      await look(`${step}, ${side}`);
+    }
+  }
+  const job = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
+  for (const paper of ['sheet', 'schedule', 'quote', 'list', 'home']) {
+    await visit(page, `${job}/${paper}`);
+    await look(paper);
+  }
+  expect(foreign).toEqual([]);
+});

@@ -177,11 +177,11 @@ function panelledFace(job: Context, o: Opening, flat: Working): Working {
     flat,
     compute(
       'product',
-      'mouldings',
+      phrase`mouldings`,
       'area',
       n,
       given('edge of a panel', 2 * (pw + ph), 'length'),
-      given('its moulding adds', setting(job, 'door.moulding'), 'length'),
+      given(phrase`its moulding adds`, setting(job, 'door.moulding'), 'length'),
     ),
   );
 }

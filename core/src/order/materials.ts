@@ -355,7 +355,7 @@ function rolling({ job, surfaces: all, paints, days, mends }: MaterialQuestion):
       entry.working.push(
         sum(name, 'count', [
           given(
-            'worn by litres and days, one a painter',
+            phrase`worn by litres and days, one a painter`,
             Math.max(hands(surfaces), coats > 1 ? worn - 1 : worn),
             'count',
           ),

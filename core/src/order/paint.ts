@@ -287,7 +287,7 @@ function bandAgain(job: Pick<Job, 'settings'>, s: Specified, cuts: number, litre
     given('cut in', s.surface.cut, 'length'),
     given('band', setting(job, 'cut.band'), 'length'),
     given('film of the band', setting(job, 'hiding.cutFilm'), 'ratio'),
-    given('litres to the square metre', litresPerArea, 'ratio'),
+    given(phrase`litres to the square metre`, litresPerArea, 'ratio'),
   );
 }
 

@@ -12,7 +12,7 @@ import {
   TEXTURES,
   TOUCHERS,
 } from '../job/vocabulary.ts';
-import { counted, inOrder, pair, phrase, type Word } from '../units/word.ts';
+import { both, counted, inOrder, pair, phrase, type Word } from '../units/word.ts';
 import { COAT, CONDITION, LEVEL, SHEEN, STAIN, SUBSTRATE, TEXTURE, TOUCHER, type Words } from '../words/terms.ts';
 import type { Specified } from './specify.ts';
 import { coatOf, conditionOf, holesOf, isRaked } from './case.ts';
@@ -23,9 +23,9 @@ import { coatOf, conditionOf, holesOf, isRaked } from './case.ts';
  */
 export interface Question {
   readonly key: QuestionKey;
-  readonly ask: string;
+  readonly ask: Word;
   /** As it is named in a list of answers. */
-  readonly short: string;
+  readonly short: Word;
   readonly form: 'one' | 'many' | 'holes' | 'colour' | 'zones' | 'year';
   readonly options: readonly Option[];
   readonly asked: (s: Specified) => boolean;
@@ -141,7 +141,7 @@ export const QUESTIONS: readonly Question[] = [
     short: 'Its face',
     form: 'one',
     options: (['smooth', 'grain'] as const).map((texture) => ({
-      label: texture === 'grain' ? 'moulded like wood grain' : TEXTURE[texture],
+      label: texture === 'grain' ? phrase`moulded like wood grain` : TEXTURE[texture],
       set: () => ({ texture }),
       isNow: (survey) => survey.texture === texture,
     })),
@@ -258,8 +258,8 @@ export const QUESTIONS: readonly Question[] = [
   },
   {
     key: 'colour',
-    ask: 'What colour is it, and are there others on it?',
-    short: 'Old colours',
+    ask: phrase`What colour is it, and are there others on it?`,
+    short: phrase`Old colours`,
     form: 'colour',
     options: [],
     asked: always,
@@ -306,6 +306,10 @@ export const QUESTIONS: readonly Question[] = [
   },
 ];
 
+/** A question as it is named in the middle of a sentence. */
+export const shortWord = (key: QuestionKey): Word =>
+  both(QUESTIONS.find((q) => q.key === key)?.short ?? key, (text) => text.toLowerCase());
+
 /** Questions of this surface that somebody answered, nearest scope or wider; the rest are starting values. */
 export function answered(given: Partial<Survey>, key: QuestionKey): boolean {
   if (key === 'colour') return 'colour' in given || 'patches' in given;
@@ -319,7 +323,7 @@ export interface SurfaceTest {
   readonly steps: readonly string[];
   /** Asked for where the answer is not known. */
   readonly helps: (s: Specified) => boolean;
-  readonly results: readonly (readonly [Partial<Survey>, string])[];
+  readonly results: readonly (readonly [Partial<Survey>, Word])[];
   readonly isNow: (survey: Survey) => number;
 }
 const at = <T>(list: readonly T[], value: T): number => list.indexOf(value);
@@ -336,7 +340,7 @@ export const TESTS: readonly SurfaceTest[] = [
     ],
     helps: (s) => s.survey.coat === 'unknown',
     results: [
-      [{ solvent: 'comes-off' }, 'colour came off: water-based'],
+      [{ solvent: 'comes-off' }, phrase`colour came off: water-based`],
       [{ solvent: 'stays' }, 'nothing came off: oil'],
     ],
     isNow: ({ solvent }) => at(['comes-off', 'stays'], solvent),

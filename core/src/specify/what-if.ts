@@ -63,7 +63,7 @@ export function outcomes(
   job: Specifying,
   s: Specified,
   room: Case['room'],
-  results: readonly (readonly [Partial<Survey>, string])[],
-): { readonly label: string; readonly set: Partial<Survey>; readonly changes: readonly Change[] }[] {
+  results: readonly (readonly [Partial<Survey>, Word])[],
+): { readonly label: Word; readonly set: Partial<Survey>; readonly changes: readonly Change[] }[] {
   return results.map(([set, label]) => ({ label, set, changes: changes(s, revised(job, s, room, set)) }));
 }

@@ -1,4 +1,5 @@
 import type { System } from './si.ts';
+import { american } from './spelling.ts';
 
 /** A word people read; where America and Britain say it differently, both. No text until `said`: the compiler sees to it. */
 export type Word = string | Pair;
@@ -40,17 +41,25 @@ export const both = (word: Word, change: (text: string) => string): Word =>
         change((word.mixed ?? word).british),
       );
 
-/** Words put together: one text where all of them are the same on both sides, else a pair. */
+/** A text of ours in the spelling of the reader. Never for what people wrote. */
+export const spelt = (text: string, system: System): string =>
+  system === 'imperial' || system === 'metric-american' ? american(text) : text;
+
+/**
+ * Words put together: one text where all of them are the same on both sides, else a pair. The text between them is ours, and
+ * spelt as each side spells.
+ */
 export function phrase(text: TemplateStringsArray, ...words: readonly (Word | number)[]): Word {
   const on = (system: System): string => {
-    let whole = text[0] ?? '';
+    let whole = spelt(text[0] ?? '', system);
     words.forEach((word, i) => {
-      whole += (typeof word === 'number' ? String(word) : said(word, system)) + (text[i + 1] ?? '');
+      whole += (typeof word === 'number' ? String(word) : said(word, system)) + spelt(text[i + 1] ?? '', system);
     });
     return whole;
   };
   // most are the same on both sides: those are made once
-  return words.some((word) => typeof word === 'object') ? inBoth(on) : on('imperial');
+  const differs = words.some((word) => typeof word === 'object') || text.some((own) => american(own) !== own);
+  return differs ? inBoth(on) : on('imperial');
 }
 
 /** As a sentence or a heading begins. */

@@ -1,11 +1,13 @@
 import type { SystemValues } from '../job/paints.ts';
+import { systemOf } from '../job/region.ts';
 import type { Id, SurfaceId } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { familyOf, type Family } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import { QUESTIONS, type QuestionKey } from '../specify/questions.ts';
+import { shortWord, type QuestionKey } from '../specify/questions.ts';
 import { restsOf } from '../specify/rests.ts';
 import { groupBy } from '../units/group.ts';
+import { said } from '../units/word.ts';
 import { SPECIFIED } from './inputs.ts';
 import { stage } from './stage.ts';
 import { specifiedRooms } from './whole.ts';
@@ -48,11 +50,11 @@ export const assumedIn = stage(SPECIFIED, (job): Assumed => {
 });
 
 /** What was assumed, by question and room, as a paper says it; empty: nothing was. */
-export function assumedSentence({ open, guessed }: Assumed, { rooms }: Pick<Job, 'rooms'>): string {
-  const nameOf = (id: Id) => rooms.byId[id]?.name ?? '';
+export function assumedSentence({ open, guessed }: Assumed, job: Pick<Job, 'rooms' | 'units' | 'region'>): string {
+  const nameOf = (id: Id) => job.rooms.byId[id]?.name ?? '';
   const byQuestion = [...groupBy(open, (answer) => answer.question)].map(([key, answers]) => {
     const where = [...new Set(answers.map((answer) => nameOf(answer.room)))];
-    return `${QUESTIONS.find((q) => q.key === key)?.short.toLowerCase() ?? key} (${where.join(', ')})`;
+    return `${said(shortWord(key), systemOf(job))} (${where.join(', ')})`;
   });
   return [
     ...(guessed.length ? [`A first guess: ${guessed.map(nameOf).join(', ')} not measured to the end.`] : []),

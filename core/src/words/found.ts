@@ -25,7 +25,7 @@ export const DEFECT: Readonly<Record<DefectKind, DefectWords>> = {
   unknown: d('not known yet', 'something is to be seen, and nobody has said what'),
   lap: d('lap mark', 'a band, shinier or raised, where two strips overlap'),
   halo: d('halo along the cut', 'the cut band is of another sheen or depth than what was rolled'),
-  miss: d('miss', 'a place where the old colour shows through', 'miss, holiday (ISO 4618)'),
+  miss: d('miss', phrase`a place where the old colour shows through`, 'miss, holiday (ISO 4618)'),
   flashing: d('flashing', 'patches of another sheen, seen from the side', 'flashing (ISO 4618)'),
   tracks: d('roller tracks', 'thin raised lines at the ends of the roller'),
   'orange-peel': d('orange peel', 'dimpled like the skin of an orange', 'orange peel (ISO 4618)'),
@@ -37,8 +37,8 @@ export const DEFECT: Readonly<Record<DefectKind, DefectWords>> = {
   'torn-edge': d('torn edge', 'a ragged edge, film torn off with the tape'),
   'wavy-edge': d('wavy edge', 'a cut line that wanders'),
   shade: d('shade difference', phrase`one part of a wall is of another shade, from another ${THE.can}`),
-  lint: d('lint', 'fibres and specks dried into the film'),
-  'poor-hiding': d('poor hiding', 'the old colour shows through all over', 'poor hiding power (ISO 4618)'),
+  lint: d('lint', phrase`fibres and specks dried into the film`),
+  'poor-hiding': d('poor hiding', phrase`the old colour shows through all over`, 'poor hiding power (ISO 4618)'),
   bleeding: d('bleeding', 'a stain that comes through again', 'bleeding (ISO 4618)'),
   blocking: d('sticking', 'two painted faces stuck together: a sash, a door', 'blocking (ISO 4618)'),
   wrinkling: d('wrinkling', 'fine folds in a film laid too thick', 'wrinkling (ISO 4618)'),
@@ -94,7 +94,7 @@ interface CauseWords {
 export const CAUSE: Readonly<Record<CauseId, CauseWords>> = {
   'edge-set': {
     why: 'the edge had set before the next strip met it',
-    avoid: 'keep a wet edge: no draught, narrower stretches, conditioner, a second person, no break within a wall',
+    avoid: phrase`keep a wet edge: no draught, narrower stretches, conditioner, a second person, no break within a wall`,
   },
   'gone-back': { why: 'it was gone over again while it was setting', avoid: 'what begins to set is left alone' },
   'wrong-cover': {
@@ -119,7 +119,7 @@ export const CAUSE: Readonly<Record<CauseId, CauseWords>> = {
   },
   'tape-open': {
     why: 'paint crept under the tape',
-    avoid: 'burnish it; seal its edge with the colour underneath, or caulk it on rough ground',
+    avoid: phrase`burnish it; seal its edge with the colour underneath, or caulk it on rough ground`,
   },
   'tape-late': {
     why: 'the tape came off when the film had set',
@@ -129,7 +129,7 @@ export const CAUSE: Readonly<Record<CauseId, CauseWords>> = {
     why: phrase`${THE.can}s were not boxed`,
     avoid: phrase`mix all ${THE.can}s of a colour; change ${THE.can}s in a corner`,
   },
-  'few-coats': { why: 'too few coats for the change of colour', avoid: 'as many coats as Specify predicts' },
+  'few-coats': { why: phrase`too few coats for the change of colour`, avoid: 'as many coats as Specify predicts' },
   'brush-band': {
     why: 'the brushed band is another film than the rolled one',
     avoid: 'roll close to the cut while it is wet; cut the last coat no wider than it must be',
@@ -195,7 +195,7 @@ export const REMEDY: Readonly<Record<RemedyKind, RemedyWords>> = {
   'ridge-only': {
     name: 'Sand flat, and paint the ridge alone',
     how: `${DRY} Sand at 220, dust off; spot-paint, feathered thin.`,
-    risk: 'The place itself may show: sooner in satin, deep colours and raking light.',
+    risk: phrase`The place itself may show: sooner in satin, deep colours and raking light.`,
   },
   'recoat-section': {
     name: 'Coat it again, corner to corner',

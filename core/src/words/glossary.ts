@@ -53,8 +53,7 @@ export const GLOSSARY: readonly Entry[] = [
   {
     key: 'delta-e',
     term: 'ΔE',
-    meaning:
-      'How far two colours are apart to the eye (CIEDE2000). About 1 is just seen side by side; 3 is seen by anybody.',
+    meaning: phrase`How far two colours are apart to the eye (CIEDE2000). About 1 is just seen side by side; 3 is seen by anybody.`,
   },
   {
     key: 'feather',
@@ -65,8 +64,7 @@ export const GLOSSARY: readonly Entry[] = [
   {
     key: 'flashing',
     term: DEFECT.flashing.name,
-    meaning:
-      'Patches that shine more or less than the rest, though the colour is right: the ground drank the paint unevenly.',
+    meaning: phrase`Patches that shine more or less than the rest, though the colour is right: the ground drank the paint unevenly.`,
   },
   {
     key: 'grain',
@@ -111,8 +109,7 @@ export const GLOSSARY: readonly Entry[] = [
   {
     key: 'lrv',
     term: 'LRV',
-    meaning:
-      'The share of light a colour sends back, 0 for black, 100 for white. Dark colours ask more of a ground and show scuffs.',
+    meaning: phrase`The share of light a colour sends back, 0 for black, 100 for white. Dark colours ask more of a ground and show scuffs.`,
   },
   {
     key: 'misclosure',

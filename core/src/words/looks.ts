@@ -46,7 +46,7 @@ const windows = (labels: readonly string[]): Word =>
 /** Why something tends to show. */
 export const SHOWS = {
   sheen: 'its sheen',
-  deep: 'its deep colour',
+  deep: phrase`its deep colour`,
   raked: 'light grazes it',
   lap: 'its edges may set before they are met',
   patches: 'filled places',

@@ -60,9 +60,9 @@ const stripsWord = (strips: number): string =>
   strips === 0 ? 'all of it at the end' : strips === 1 ? 'one strip at a time' : `${strips} strips at a time`;
 
 /** What each way of making a line asks of the hand. */
-const METHOD_HOW: Readonly<Partial<Record<LineMethod, string>>> = {
+const METHOD_HOW: Readonly<Partial<Record<LineMethod, Word>>> = {
   tape: 'burnish the tape with a hard plastic or metal edge; it is for one coat, and comes off at once',
-  'tape-sealed': 'burnish the tape, and seal its edge with the colour underneath, so that what bleeds is not seen',
+  'tape-sealed': phrase`burnish the tape, and seal its edge with the colour underneath, so that what bleeds is not seen`,
   'tape-caulked': 'run a thin bead along the tape’s edge and wipe it; pull before the bead has skinned',
   straightened: 'sand the corner, run a bead no wider than it needs and let it dry: the line is cut to the bead',
   shield: 'wipe the shield at every step, so that its back stays clean',
@@ -152,7 +152,7 @@ export const WORDING = {
     phrase`raking light on ${SUBSTRATE.drywall} of ${LEVEL[w.level]} shows every joint under ${SHEEN[w.sheen]}: one step flatter`,
   'coats.clear': () => 'two coats of clear: the first seals, the second builds; nothing has to be hidden',
   'coats.opacity': (w: { hue: keyof typeof BRIGHT; contrast: number; label: number }) =>
-    `${BRIGHT[w.hue]} hides worse than the pale colours a label speaks of: ${perCent(w.contrast)} taken for ${perCent(w.label)}, a starting value`,
+    phrase`${BRIGHT[w.hue]} hides worse than the pale colours a label speaks of: ${perCent(w.contrast)} taken for ${perCent(w.label)}, a starting value`,
   'coats.cut-band': (w: { coats: number }) =>
     phrase`the brushed band along the edges is thinner and wants ${coatsWord(w.coats)}`,
   'coats.tint': (w: { tint: string; saves: number; coats: number }) =>
@@ -231,7 +231,7 @@ export const WORDING = {
   'warn.family': (w: { family: PaintFamily }) =>
     phrase`${FAMILY[w.family]} on what is handled stays soft and sticks: an enamel sets hard`,
   'warn.one-heavy': () =>
-    'one heavy coat sags and dries slowly; it is defended only on doors whose colour does not change',
+    phrase`one heavy coat sags and dries slowly; it is defended only on doors whose colour does not change`,
   'warn.moisture': (w: { moisture: number; dry: number }) =>
     `a reading of ${w.moisture} % is above ${w.dry} %: let it dry further before painting`,
   'how.plates-off': () => 'power off, plates off, each with its own screws in a bag; tape over what stays',
@@ -291,7 +291,7 @@ export const WORDING = {
   'coats.not-hiding': (w: Hidden) =>
     phrase`thin spots still differ by ${deltaE(w.delta)} after ${coatsWord(w.hiding)}; a tinted primer or a better-hiding paint is called for`,
   'coats.minimum': (w: { minimum: number }) =>
-    `never under ${w.minimum} in a new colour or sheen: one rolled film is too uneven to wear`,
+    phrase`never under ${w.minimum} in a new colour or sheen: one rolled film is too uneven to wear`,
   'lag.covered': () => 'floor and furniture are covered before anything else',
   'lag.washed': () => 'what was washed is dry first',
   'lag.visit': () => 'filler dries before more goes on it: deep holes in layers',
@@ -312,7 +312,7 @@ export const WORDING = {
   'lag.lapped': () => 'an edge that was lapped is dry before the other side is cut to it',
   'lag.face-waxed': () => 'sashes are waxed where they meet when they are dry, before they are shut for the evening',
   'lag.first-thing': () => 'edges that get tape are lapped first thing: they have hardened when it is put on',
-  'lag.deep-first': () => 'deep colours dry slowly: they go on first',
+  'lag.deep-first': () => phrase`deep colours dry slowly: they go on first`,
   'lag.lap-first': () => 'the lap may go on long before its field',
   'lag.tape-after': () => 'fresh paint hardens before tape lies on it',
   'lag.pull-tacky': () => 'by your practice, tape comes off while the paint is tacky',
@@ -376,7 +376,7 @@ export const WORDING = {
   'play.pieces': (w: { pile: number }) =>
     phrase`textured: ${pileWord(w.pile)}, each piece rolled and brushed out by itself`,
   'play.faces-in-turn': () => 'one face without a stop, then the other',
-  'play.drips': () => 'look for drips last, at the mouldings and under the edges',
+  'play.drips': () => phrase`look for drips last, at the mouldings and under the edges`,
   'play.waxed': () => 'when it is dry, wax the faces that meet the stops; degrease them before the next repaint',
   'play.run': () => 'small sections, strokes one way: out of the dry, into the wet',
   'play.sash': () => 'bars, then rails, then stiles; the paint just laps onto the glass',
@@ -409,10 +409,10 @@ export const WORDING = {
   'line.here': (w: { reason: LineReason }) => LINE_REASONS[w.reason],
   'line.trim-first': () => 'your practice, trim first: it laps onto the walls, and they are cut to it',
   'line.trim-last': () => 'your practice, trim last: it is cut to finished walls',
-  'line.one-day': () => 'your practice, all in a day: ceilings and deep colours early, for they dry slowly',
+  'line.one-day': () => phrase`your practice, all in a day: ceilings and deep colours early, for they dry slowly`,
   'line.accent-out': () => 'your practice, accent first: it laps out round its corners, under the ceiling’s own lap',
-  'line.accent-last': () => 'your practice, accent last: its neighbours and the ceiling lap onto it',
-  'coats.refresh': () => 'the same colour and sheen on a sound coat: one refreshes it',
+  'line.accent-last': () => phrase`your practice, accent last: its neighbours and the ceiling lap onto it`,
+  'coats.refresh': () => phrase`the same colour and sheen on a sound coat: one refreshes it`,
 } satisfies Readonly<Record<string, (used: never) => Word>>;
 
 export type RuleId = keyof typeof WORDING;

@@ -369,7 +369,7 @@ export const STROKE: Words<StrokeKind> = {
   'lay-off': 'lay off',
   'roll-face': 'roll the whole face',
   edge: 'an edge, little paint',
-  reveal: 'mouldings of a panel',
+  reveal: phrase`mouldings of a panel`,
   panel: 'a panel',
   muntin: 'a muntin',
   rail: 'a rail',

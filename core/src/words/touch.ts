@@ -30,7 +30,7 @@ export const TOUCH_REASON = {
   patches: (value: number) => (value === 1 ? 'one place' : phrase`${value} places: more to be found`),
   fade: (value: number) =>
     value < 0.1
-      ? 'light has hardly changed the colour'
+      ? phrase`light has hardly changed the colour`
       : `light has changed the colour by ${delta(value)} since it was painted`,
   batch: (value: number) => `another batch, or one that nobody knows, differs by about ${delta(value)}`,
   gloss: (value: number) =>
@@ -45,7 +45,7 @@ export const TOUCH_REASON = {
       : 'a builder’s thin sprayed coat: it drinks, and a touch-up shows',
   sprayed: () => 'sprayed and rolled out: a roller comes near it',
   'paint-unknown': () => 'nobody knows the paint: it has to be matched',
-  'paint-other': () => 'another paint: product, colour, sheen and batch have to be the same, or it shows',
+  'paint-other': () => phrase`another paint: product, colour, sheen and batch have to be the same, or it shows`,
   trim: () => 'trim is laid off in one, from joint to joint',
 } as const satisfies Readonly<Record<string, (value: number) => Word>>;
 
@@ -58,7 +58,7 @@ export const TOUCH_CHANGE = {
   flat: 'if it were flat',
 } as const satisfies Readonly<Record<string, Word>>;
 
-const WAIT = 'Let it dry before you judge: wet paint is another colour';
+const WAIT = phrase`Let it dry before you judge: wet paint is another colour`;
 const BEFORE = 'Fill, sand, dust; prime what is bare, or it flashes';
 const coats = (n: number): Word => phrase`${counted(n, 'thin coat')}, each dry before the next`;
 /** How each answer is done, step by step. */

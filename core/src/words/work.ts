@@ -1,6 +1,6 @@
 import type { Fabric, LabourGroup, MaterialItem, PieceUnit } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
-import { both, capital, counted, inOrder, type Word } from '../units/word.ts';
+import { both, capital, counted, inOrder, phrase, type Word } from '../units/word.ts';
 import { across, pileWord } from './systems.ts';
 import { FABRIC, THE, type Words } from './terms.ts';
 
@@ -33,7 +33,7 @@ const MATERIAL: Words<MaterialItem> = {
   mask: 'dust mask',
   goggles: 'goggles',
   gloves: 'gloves',
-  respirator: 'mask for solvent vapour',
+  respirator: phrase`mask for solvent vapour`,
   'lead-test': 'lead test',
   'asbestos-test': 'laboratory test for asbestos',
 };

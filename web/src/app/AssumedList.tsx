@@ -1,6 +1,7 @@
 import { rows } from '@kovelin/core/job/table.ts';
-import { QUESTIONS } from '@kovelin/core/specify/questions.ts';
+import { shortWord } from '@kovelin/core/specify/questions.ts';
 import type { Assumed, OpenAnswer } from '@kovelin/core/whole/rests.ts';
+import { said } from '@kovelin/core/units/word.ts';
 import Popover from '@mui/material/Popover';
 import { Link } from 'react-router';
 import { useJob } from './job-context.ts';
@@ -15,7 +16,7 @@ interface Props {
 
 /** Everything the price rests on that nobody said, each a link to where it is asked. */
 export default function AssumedList({ assumed, anchor, onClose }: Props) {
-  const { state } = useJob();
+  const { state, system } = useJob();
   const to = ({ room, surface, question }: OpenAnswer) => ({
     pathname: 'specify',
     search: new URLSearchParams({ room, surface, ask: question }).toString(),
@@ -56,7 +57,7 @@ export default function AssumedList({ assumed, anchor, onClose }: Props) {
                       <span key={answer.question}>
                         {i > 0 && ', '}
                         <Link to={to(answer)} onClick={onClose}>
-                          {QUESTIONS.find((q) => q.key === answer.question)?.short.toLowerCase()}
+                          {said(shortWord(answer.question), system)}
                         </Link>
                       </span>
                     ))}

@@ -1,3 +1,4 @@
+import { useSpelt } from './useSpelt.ts';
 import { readLab } from '@kovelin/core/exchange/instruments.ts';
 import { hexOfLab, labOf, lrvOf, undertone, type Lab } from '@kovelin/core/specify/colour.ts';
 import { averageReadings } from '@kovelin/core/specify/readings.ts';
@@ -15,6 +16,7 @@ export default function ReadColour({
   onTake: (hex: string) => void;
   onClose: () => void;
 }) {
+  const spell = useSpelt();
   const [chip, setChip] = useState(start);
   const [readings, setReadings] = useState<Lab[]>([]);
   const [fault, setFault] = useState('');
@@ -28,25 +30,25 @@ export default function ReadColour({
         headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify({ lab: labOf(chip) }),
       });
-      if (!response.ok) return setFault('The reader refused: show it a colour first.');
+      if (!response.ok) return setFault(spell('The reader refused: show it a colour first.'));
       const lab = readLab(await response.text());
       if (lab.ok) setReadings((list) => [...list, lab.value]);
       else setFault(lab.problems[0]?.message ?? '');
     } catch {
-      setFault('The reader does not answer; pick the colour by eye meanwhile.');
+      setFault(spell('The reader does not answer; pick the colour by eye meanwhile.'));
     }
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="read-colour">
       <div className="dialog bring-in">
-        <h2 id="read-colour">Read a colour</h2>
+        <h2 id="read-colour">{spell('Read a colour')}</h2>
         <p className="hint">
           Simulated reader: no device connected. Hold it flat on a paper-thin chip from behind furniture or a plate, and
           press three to five times. The chip leaves a small repair, and what was hidden may be less faded than the wall
           in view.
         </p>
         <label className="stacked">
-          True colour of the chip (the reader is simulated){' '}
+          {spell('True colour of the chip (the reader is simulated)')}{' '}
           <input
             type="color"
             value={chip}
@@ -81,7 +83,7 @@ export default function ReadColour({
         )}
         <div className="row-buttons">
           <Button variant="contained" disabled={!found} onClick={() => found && onTake(found.hex)}>
-            Take this colour
+            {spell('Take this colour')}
           </Button>
           <Button onClick={onClose}>Close</Button>
         </div>

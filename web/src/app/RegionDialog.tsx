@@ -1,3 +1,4 @@
+import { spelt } from '@kovelin/core/units/word.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { ENDS, within } from '@kovelin/core/job/limits.ts';
 import { COUNTRIES, COUNTRY_ROWS, type Region } from '@kovelin/core/job/region.ts';
@@ -74,7 +75,7 @@ export default function RegionDialog({ view, onClose }: { readonly view: JobView
             value={job.units}
             options={[
               ['imperial', 'Feet and inches'],
-              ['metric', 'Metres'],
+              ['metric', spelt('Metres', system)],
             ]}
             onChange={(units) => void session.edit({ name: 'setUnits', args: { units } })}
           />

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
+import { spelt } from '@kovelin/core/units/word.ts';
 import { useJob } from './job-context.ts';
 import { SCHEME_WORDS, useScheme } from './scheme.ts';
 import { useTyping } from './typed.ts';
@@ -30,7 +31,7 @@ export function Tools({ onHelp }: { onHelp: () => void }) {
         type="button"
         className="tool"
         onClick={() => session.run({ name: 'setUnits', args: { units: other } })}
-        title="Feet and inches, or metres"
+        title={spelt('Feet and inches, or metres', view.system)}
       >
         {state.job.units === 'imperial' ? 'ft in' : 'm mm'}
       </button>

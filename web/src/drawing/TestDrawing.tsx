@@ -11,7 +11,7 @@ const DRAWINGS: Readonly<Record<TestId, React.ReactNode>> = {
       <path className="rag" d="M112 16l26-4 8 22-28 6z" />
       <path className="smear" d="M120 20l14-2 3 9-13 3z" />
       <text x="156" y="30">
-        colour: water-based
+        comes off: water-based
       </text>
       <path className="rag" d="M112 52l26-4 8 22-28 6z" />
       <text x="156" y="66">

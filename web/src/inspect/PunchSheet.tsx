@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { spotArea } from '@kovelin/core/work/remedies.ts';
 import { aboutLength, formatLength } from '@kovelin/core/units/length.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
@@ -13,6 +14,7 @@ import './inspect.css';
 
 /** What is still to be mended, room by room, to be walked round with. */
 export default function PunchSheet() {
+  const spell = useSpelt();
   const view = useWhole();
   const { state, system, derived } = view;
   const { job } = state;
@@ -84,7 +86,7 @@ export default function PunchSheet() {
         ))}
       {!list.length && <p>Nothing was found.</p>}
       {list.some(({ defect }) => spotArea(defect.size) > 0.5) && (
-        <p>A place as large as half a square metre is painted corner to corner: a spot that large shows.</p>
+        <p>{spell('A place as large as half a square metre is painted corner to corner: a spot that large shows.')}</p>
       )}
     </Paper>
   );

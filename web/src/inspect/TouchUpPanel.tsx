@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import type { Sameness } from '@kovelin/core/inspect/touchUp.ts';
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
@@ -26,6 +27,7 @@ const COUNT = (least: number, most: number, what: string) => (text: string) => {
 
 /** Touch up or repaint the surface that is chosen: asked, answered, with its reasons. */
 export function TouchUpPanel({ view, log }: Inspecting) {
+  const spell = useSpelt();
   const { surface, system, state } = view;
   const [ask, setAsk] = useState<TouchAsk>({ patches: 1, size: 0.03 });
   const { job } = state;
@@ -109,7 +111,7 @@ export function TouchUpPanel({ view, log }: Inspecting) {
           {said(verdicts[answer.verdict], system)}
         </p>
         <Scale score={answer.score} />
-        <Line label="Colour will differ by">ΔE {answer.deltaE.toFixed(1)}</Line>
+        <Line label={spell('Colour will differ by')}>ΔE {answer.deltaE.toFixed(1)}</Line>
         <Line label="Gloss will differ by">{answer.gloss.toFixed(1)} units at 60°</Line>
         <Line label="Paint for it">
           {answer.litres < SPOON ? `less than ${formatVolume(SPOON, system)}` : formatVolume(answer.litres, system)}

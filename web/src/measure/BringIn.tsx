@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { MAX_PLAN_BYTES, wallsOf, type Chain } from '@kovelin/core/exchange/plan/chains.ts';
 import { MAX_READINGS_BYTES } from '@kovelin/core/exchange/readings.ts';
 import { rows } from '@kovelin/core/job/table.ts';
@@ -125,6 +126,7 @@ const UNITS: readonly (readonly [LengthUnit | '', string])[] = [
 ];
 
 function FromPlan({ view, room, onClose }: Props) {
+  const spell = useSpelt();
   const { session, system } = view;
   const [file, setFile] = useState<(PlanHead & { readonly text: string }) | null>(null);
   const reading = useReading();
@@ -223,7 +225,7 @@ function FromPlan({ view, room, onClose }: Props) {
             <Choice<LengthUnit | ''>
               label={file.unit ? 'Drawn in (the file says so)' : 'Drawn in: the file does not say'}
               value={unit}
-              options={UNITS}
+              options={UNITS.map(([key, name]) => [key, spell(name)] as const)}
               onChange={setUnit}
             />
           )}

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { PART_RULES } from '@kovelin/core/measure/parts.ts';
 import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { aboutLength } from '@kovelin/core/units/length.ts';
@@ -92,6 +93,7 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
 }
 
 function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
+  const spell = useSpelt();
   const { system, state, session } = view;
   const school = state.shown.practice.openings;
   const cut = view.takeoff?.surfaces.find((s) => s.id === `${wall.wall.id}/field`)?.cut ?? 0;
@@ -116,7 +118,7 @@ function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
         </Line>
         <Line label="Cut-in along this wall">{aboutLength(cut, system)}</Line>
       </Section>
-      <Section title="To price labour on">
+      <Section title={spell('To price labour on')}>
         {(['net', 'gross'] as const).map((key) => (
           <label key={key} className="school">
             <input

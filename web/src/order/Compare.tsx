@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import type { Alternative } from '@kovelin/core/whole/compare.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
@@ -9,6 +10,7 @@ const coatsOf = ([fewest, most]: Alternative['coats']) => (fewest === most ? Str
 
 /** The paint against its rivals and against a second coat of primer, labour with it; each worked out to the end. */
 export default function Compare({ view, line }: { view: WholeView; line: PaintLine }) {
+  const spell = useSpelt();
   const { state, system, session } = view;
   const { job } = state;
   const { data: list, error } = useAlternatives(job, line.key);
@@ -39,8 +41,9 @@ export default function Compare({ view, line }: { view: WholeView; line: PaintLi
   if (list.length <= 1)
     return (
       <p className="hint">
-        There is no other paint of this kind in the job yet. “Prices …” takes one from a price list; then both stand
-        here, coats, litres and hours with them.
+        {spell(
+          'There is no other paint of this kind in the job yet. “Prices …” takes one from a price list; then both stand here, coats, litres and hours with them.',
+        )}
       </p>
     );
   return (
@@ -70,13 +73,16 @@ export default function Compare({ view, line }: { view: WholeView; line: PaintLi
             </div>
           </dl>
           {a.chosen ? (
-            <small>as it is: {formatMoney(a.total, job.currency)} at cost, labour with it</small>
+            <small>
+              as it is: {formatMoney(a.total, job.currency)}
+              {spell(' at cost, labour with it')}
+            </small>
           ) : (
             <>
               <small>
                 {a.difference === 0
                   ? 'costs the same'
-                  : `${formatMoney(Math.abs(a.difference), job.currency)} ${a.difference < 0 ? 'less' : 'more'}, labour with it`}
+                  : `${formatMoney(Math.abs(a.difference), job.currency)} ${spell(a.difference < 0 ? 'less, labour with it' : 'more, labour with it')}`}
               </small>
               <button type="button" className="take" onClick={() => take(a)}>
                 Take it

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { bad } from '@kovelin/core/units/problem.ts';
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
@@ -7,7 +8,7 @@ import { groupBy } from '@kovelin/core/units/group.ts';
 import { QUART, isImperial } from '@kovelin/core/units/si.ts';
 import { boxingOf, type PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
-import { heading, inOrder, phrase, said, type Word } from '@kovelin/core/units/word.ts';
+import { heading, inOrder, phrase, said, spelt, type Word } from '@kovelin/core/units/word.ts';
 import { namesWord, type Name } from '@kovelin/core/words/names.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
@@ -32,6 +33,7 @@ export function Mixing(props: Props) {
 }
 
 function Boxing({ view, line }: Props) {
+  const spell = useSpelt();
   const { state, system, derived } = view;
   const { boxed } = line;
   const can = said(THE.can, system);
@@ -40,8 +42,8 @@ function Boxing({ view, line }: Props) {
     return (
       <Section title={`${heading(THE.can, system)}s as they come`}>
         <p className="hint">
-          Your practice uses {can}s as they come. Begin a wall only with enough in the {can} to finish it: two {can}s
-          are two colours.
+          Your practice uses {can}s as they come. Begin a wall only with enough in the {can} to finish it: two {can}
+          {spell('s are two colours.')}
         </p>
       </Section>
     );
@@ -71,7 +73,8 @@ function Boxing({ view, line }: Props) {
       </ol>
       {boxing.over.length > 0 && (
         <p className="hint">
-          {wallWords(boxing.over)}: more than a bucket holds. Pour its buckets to and fro until they are one colour.
+          {wallWords(boxing.over)}
+          {spell(': more than a bucket holds. Pour its buckets to and fro until they are one colour.')}
         </p>
       )}
       <p className="hint">No wall changes bucket. Write the batch numbers down before the {can}s go.</p>
@@ -213,7 +216,7 @@ function StirIn({ view, line }: Props) {
       <p className="hint" role="status">
         {line.product.base === 'oil'
           ? 'Flow conditioner is for water-based paint.'
-          : `Conditioner for that: ${formatVolume(pot * few, system)} to ${formatVolume(pot * many, system)}; it about doubles the open time and leaves the colour as it is.`}{' '}
+          : `Conditioner for that: ${formatVolume(pot * few, system)} to ${formatVolume(pot * many, system)}; ${spelt('it about doubles the open time and leaves the colour as it is.', system)}`}{' '}
         Thinner at most {formatVolume(pot * THINNER, system)}, for a touch-up or the first coat of a thirsty ceiling.
       </p>
     </Section>

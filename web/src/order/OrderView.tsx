@@ -1,7 +1,8 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
-import { listed, said } from '@kovelin/core/units/word.ts';
+import { listed, said, spelt } from '@kovelin/core/units/word.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -63,7 +64,12 @@ export default function OrderView() {
         />
         <div className="entry-panel">
           <div className="panel-head">
-            <Sides label="What to show of the order" sides={tables(own)} value={table} onChange={setTable} />
+            <Sides
+              label="What to show of the order"
+              sides={tables(own).map(([key, text]) => [key, spelt(text, view.system)] as const)}
+              value={table}
+              onChange={setTable}
+            />
             <button type="button" className="tool" onClick={() => setDialog('prices')}>
               Prices …
             </button>
@@ -134,6 +140,7 @@ function shown({ surface, system }: WholeView, paints: readonly PaintLine[]) {
 }
 
 function Totals({ view: { state, system }, order: { price, labour } }: { view: WholeView; order: JobOrder }) {
+  const spell = useSpelt();
   const money = (kind: (typeof price.lines)[number]['kind']) => price.lines.find((l) => l.kind === kind)?.amount ?? 0;
   const { billed, overhead, margin, tax, taxName } = state.shown.pricing;
   const own = billed === 'own';
@@ -141,7 +148,7 @@ function Totals({ view: { state, system }, order: { price, labour } }: { view: W
   const facts: [string, string][] = [
     ['Paint', sum(money('paint'))],
     ['Everything else', sum(money('materials'))],
-    own ? ['Your time', formatMinutes(labour.minutes)] : ['Labour', sum(labour.cost)],
+    own ? ['Your time', formatMinutes(labour.minutes)] : [spell('Labour'), sum(labour.cost)],
     [own ? 'Cost' : 'Price', sum(price.total)],
   ];
   const inPrice = [!own && overhead > 0 && 'overhead', !own && margin > 0 && 'margin', tax > 0 && taxName].filter(

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
@@ -28,6 +29,7 @@ const PRICE_WORDS = {
 
 /** Labour line by line, then what the price is made of; every total is the sum of the lines above it. */
 export function PriceTable({ view, order: { labour, price } }: { view: WholeView; order: JobOrder }) {
+  const spell = useSpelt();
   const { state } = view;
   const { currency, pricing, crew } = state.shown;
   const own = pricing.billed === 'own';
@@ -38,7 +40,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
     <table className="schedule">
       <thead>
         <tr>
-          <th>{own ? 'Time and cost' : 'Labour and price'}</th>
+          <th>{own ? 'Time and cost' : spell('Labour and price')}</th>
           <th>Time</th>
           <th>Amount</th>
         </tr>
@@ -61,7 +63,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
         ))}
         <tr className="total">
           <th scope="row">
-            {own ? 'Your time' : 'Labour'}, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
+            {own ? 'Your time' : spell('Labour')}, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
             {crew.people.length === 1 ? 'one person' : `${crew.people.length} people`}
           </th>
           <td data-label="Time" className="number">
@@ -76,7 +78,8 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
         {price.lines.map(({ kind, amount }) => (
           <tr key={kind}>
             <th scope="row">
-              {kind === 'tax' ? pricing.taxName : PRICE_WORDS[kind]} <small className="inline">{share(kind)}</small>
+              {kind === 'tax' ? pricing.taxName : spell(PRICE_WORDS[kind])}{' '}
+              <small className="inline">{share(kind)}</small>
             </th>
             <td />
             <td data-label="Amount" className="number">
@@ -133,6 +136,7 @@ function FirmFields({ view }: { view: WholeView }) {
 
 /** How the price is made, and what is priced apart. */
 export function PricePanel({ view }: { view: WholeView }) {
+  const spell = useSpelt();
   const { state, session } = view;
   const { pricing } = state.shown;
   const own = pricing.billed === 'own';
@@ -148,7 +152,7 @@ export function PricePanel({ view }: { view: WholeView }) {
   );
   return (
     <>
-      <h2>{own ? 'Time and cost' : 'Labour and price'}</h2>
+      <h2>{own ? 'Time and cost' : spell('Labour and price')}</h2>
       <p className="sub">{state.shown.name}</p>
       <Choice
         label="Who is it for?"
@@ -163,7 +167,7 @@ export function PricePanel({ view }: { view: WholeView }) {
         <div className="pair">
           {!own && (
             <Choice
-              label="Labour billed by"
+              label={spell('Labour billed by')}
               value={pricing.billed}
               options={[
                 ['hours', 'the hour'],

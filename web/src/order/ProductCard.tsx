@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { isImperial } from '@kovelin/core/units/si.ts';
 import { type Result, bad, good } from '@kovelin/core/units/problem.ts';
 import { ENDS, type Ends } from '@kovelin/core/job/limits.ts';
@@ -86,6 +87,7 @@ function Serves({ product, view, set }: CardProps & { readonly set: (change: Par
 
 /** The job's own copy of a product: what its label says may be corrected here, and what it costs. */
 export function ProductCard({ product, view }: CardProps) {
+  const spell = useSpelt();
   const { session, system, state } = view;
   const set = (change: Partial<Product>) =>
     session.edit({ name: 'setProduct', args: { product: { ...product, ...change, source: 'your label' } } });
@@ -113,7 +115,7 @@ export function ProductCard({ product, view }: CardProps) {
             onCommit={(porousRate) => set({ porousRate })}
           />
           <DraftField
-            label="Contrast ratio in pale colours, %"
+            label={spell('Contrast ratio in pale colours, %')}
             value={String(Number((product.contrast * 100).toFixed(1)))}
             parse={percentIn(ENDS.contrast)}
             onCommit={(contrast) => set({ contrast })}

@@ -1,3 +1,4 @@
+import { spelt } from '@kovelin/core/units/word.ts';
 import { setting } from '@kovelin/core/job/defaults.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { simulated } from '@kovelin/core/order/risk.ts';
@@ -53,7 +54,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
         type: 'value',
         min: x(from),
         max: x(to),
-        name: isImperial(system) ? 'gallons to have' : 'litres to have',
+        name: isImperial(system) ? 'gallons to have' : spelt('litres to have', system),
         nameLocation: 'middle',
         nameGap: 24,
         nameTextStyle: text,

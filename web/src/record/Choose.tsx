@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import {
   LIKINGS,
   SAMPLE_KINDS,
@@ -30,6 +31,7 @@ interface Props extends Recording {
 
 /** Colours on trial: seen on each wall, in each light, until one is left. */
 export function Choose(props: Props) {
+  const spell = useSpelt();
   const { view, scope, onScope } = props;
   const { takeoff, state, surface } = view;
   const { job } = state;
@@ -47,7 +49,7 @@ export function Choose(props: Props) {
     <div className="choose">
       <div className="list-tools">
         <Choice
-          label="A colour for"
+          label={spell('A colour for')}
           value={scopes.some(([key]) => key === scope) ? scope : (scopes[0]?.[0] ?? '')}
           options={scopes}
           onChange={onScope}
@@ -56,8 +58,9 @@ export function Choose(props: Props) {
       </div>
       {still.length === 0 && (
         <p className="hint">
-          Put two to five colours on trial: painted as large as a door on more than one wall, two coats, or on sheets
-          that are moved about. Look at each in the morning, at noon, in the evening and under the lamp.
+          {spell(
+            'Put two to five colours on trial: painted as large as a door on more than one wall, two coats, or on sheets that are moved about. Look at each in the morning, at noon, in the evening and under the lamp.',
+          )}
         </p>
       )}
       <div className="trials">
@@ -93,6 +96,7 @@ export function Choose(props: Props) {
 
 /** A colour by name, code and value, new or one of the job’s. */
 function AddSample({ view, scope, onShow }: Props) {
+  const spell = useSpelt();
   const { session, system } = view;
   const [open, setOpen] = useState(false);
   const [name, setName] = useState('');
@@ -121,7 +125,7 @@ function AddSample({ view, scope, onShow }: Props) {
   if (!open)
     return (
       <button type="button" className="act small" onClick={() => setOpen(true)}>
-        Put a colour on trial
+        {spell('Put a colour on trial')}
       </button>
     );
   return (
@@ -129,7 +133,7 @@ function AddSample({ view, scope, onShow }: Props) {
       <DraftField label="Name" value={name} parse={readText(80)} onCommit={(text) => (setName(text), null)} />
       <DraftField label="Maker’s code" value={code} parse={readText(200)} onCommit={(text) => (setCode(text), null)} />
       <label className="field">
-        <span>Colour</span>
+        <span>{spell('Colour')}</span>
         <input type="color" value={hex} onChange={(event) => setHex(event.target.value)} />
       </label>
       <Choice
@@ -170,6 +174,7 @@ interface TrialProps extends Props {
 }
 /** One colour: as it looks in each light beside the woodwork, what was thought of it where. */
 function Trial({ view, log, sample, trim, last, shown, onShow }: TrialProps) {
+  const spell = useSpelt();
   const { session, system, state, takeoff, surface } = view;
   const { job } = state;
   const colour = job.colours[sample.colour];
@@ -258,7 +263,7 @@ function Trial({ view, log, sample, trim, last, shown, onShow }: TrialProps) {
             .filter(({ to }) => to.length)
             .map(({ room, to }) => `${room.name} to the ${to.join(' and ')}`)
             .join('; ') || 'nobody said where the walls face'}
-          . The same colour is cooler to the north, warmer to the west.
+          {spell('. The same colour is cooler to the north, warmer to the west.')}
         </p>
       )}
       <div className="acts">

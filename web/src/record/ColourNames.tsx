@@ -1,9 +1,11 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import type { Colour } from '@kovelin/core/job/paints.ts';
 import { DraftField, readText, Section } from '../app/fields.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 /** What the client calls a colour, its maker’s code and its mix: typed once, printed on quote, list, sheets and labels. Identical ones become one. */
 export function ColourNames({ view, colour }: { readonly view: WholeView; readonly colour: Colour }) {
+  const spell = useSpelt();
   const { session, state } = view;
   const set = (change: Partial<Colour>): string | null => {
     const named = { ...colour, ...change };
@@ -25,7 +27,10 @@ export function ColourNames({ view, colour }: { readonly view: WholeView; readon
     return session.run({ name: 'together', args: { edits } }) ? null : 'not taken';
   };
   return (
-    <Section title="Its colour in this job" extra={<span className="chip" style={{ background: colour.hex }} />}>
+    <Section
+      title={spell('Its colour in this job')}
+      extra={<span className="chip" style={{ background: colour.hex }} />}
+    >
       <div className="pair">
         <DraftField label="Name" value={colour.name} parse={readText(80, 1)} onCommit={(name) => set({ name })} />
         <DraftField

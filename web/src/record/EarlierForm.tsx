@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { LAID_BY, type EarlierPaint } from '@kovelin/core/job/recorded.ts';
 import { BASES, FABRICS, PILES, SHEENS } from '@kovelin/core/job/vocabulary.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
@@ -39,7 +40,7 @@ const readHex = (text: string): Result<string | null> => {
     ? good(null)
     : /^#?[0-9a-f]{6}$/.test(own)
       ? good(own.startsWith('#') ? own : `#${own}`)
-      : bad('A colour such as #d5d6d2.');
+      : bad('Six figures such as #d5d6d2.');
 };
 
 interface Props {
@@ -58,6 +59,7 @@ interface Props {
 
 /** What somebody knows of paint that was there before; what is left open stays unknown. */
 export function EarlierForm({ view, start, place, isKnown, onTake, onRemove, onClose }: Props) {
+  const spell = useSpelt();
   const { system } = view;
   const [paint, setPaint] = useState(start);
   // a field may be taken in the moment the page goes, when nothing is shown any more
@@ -84,7 +86,7 @@ export function EarlierForm({ view, start, place, isKnown, onTake, onRemove, onC
         {TEXTS.map(([key, label]) => (
           <DraftField
             key={key}
-            label={label}
+            label={spell(label)}
             value={paint[key]}
             parse={readText(200)}
             onCommit={(text) => set({ [key]: text })}
@@ -99,7 +101,7 @@ export function EarlierForm({ view, start, place, isKnown, onTake, onRemove, onC
         />
         <DraftField label="Coats" value={`${paint.coats}`} parse={readCoats} onCommit={(coats) => set({ coats })} />
         <DraftField
-          label="Colour, #rrggbb"
+          label={spell('Colour, #rrggbb')}
           value={paint.hex ?? ''}
           placeholder="#d5d6d2"
           parse={readHex}
@@ -151,7 +153,7 @@ export function EarlierForm({ view, start, place, isKnown, onTake, onRemove, onC
           {isKnown ? 'Keep it so' : 'Put it on record'}
         </button>
         <button type="button" className="act small" onClick={() => setReading(true)}>
-          Read its colour
+          {spell('Read its colour')}
         </button>
         {isKnown && (
           <button type="button" className="link" onClick={() => onRemove() && end()}>
@@ -174,7 +176,7 @@ export function EarlierForm({ view, start, place, isKnown, onTake, onRemove, onC
           <ReadColour
             start={paint.hex ?? '#d5d6d2'}
             onTake={(hex) => {
-              set({ hex, note: [paint.note, 'colour read from a chip'].filter(Boolean).join('; ') });
+              set({ hex, note: [paint.note, spell('colour read from a chip')].filter(Boolean).join('; ') });
               setChipped(true);
               setReading(false);
             }}

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import type { Leftover } from '@kovelin/core/job/recorded.ts';
 import { leftName } from '@kovelin/core/record/leftovers.ts';
 import { today } from '@kovelin/core/units/date.ts';
@@ -11,6 +12,7 @@ import type { Recording } from './shared.ts';
 
 /** What is left of each paint of the job, and where it stands. */
 export function Leftovers({ view, record }: Recording) {
+  const spell = useSpelt();
   const { session, system, state, derived } = view;
   const { job } = state;
   const left = new Map(record.left.map((own) => [own.key, own]));
@@ -83,8 +85,9 @@ export function Leftovers({ view, record }: Recording) {
         </tbody>
       </table>
       <p className="hint">
-        Litres come from the log when somebody dipped them there; what is typed here counts instead. What is left over
-        all jobs is found under “Find paint”.
+        {spell(
+          'Litres come from the log when somebody dipped them there; what is typed here counts instead. What is left over all jobs is found under “Find paint”.',
+        )}
       </p>
     </div>
   );

@@ -7,6 +7,7 @@ import { Link, useNavigate } from 'react-router';
 import { attempt } from '../app/database.ts';
 import { Sides } from '../app/Sides.tsx';
 import { useLog } from '../app/useLog.ts';
+import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole } from '../app/whole.ts';
 import { lookAt } from '../drawing/looks.ts';
 import { UnrolledRoom } from '../drawing/UnrolledRoom.tsx';
@@ -27,6 +28,7 @@ type Page = (typeof PAGES)[number][0];
 
 /** Never again wonder what is on the wall. */
 export default function RecordView() {
+  const spell = useSpelt();
   const view = useWhole();
   const { state, takeoff, derived } = view;
   const { job } = state;
@@ -75,7 +77,12 @@ export default function RecordView() {
     <>
       <main className="middle record" aria-label="Record" data-page={page}>
         <div className="record-top">
-          <Sides label="Record" sides={PAGES} value={page} onChange={setPage} />
+          <Sides
+            label="Record"
+            sides={PAGES.map(([key, text]) => [key, spell(text)] as const)}
+            value={page}
+            onChange={setPage}
+          />
           <button type="button" className="act small" onClick={() => void again()}>
             Paint these rooms again
           </button>

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { labelFor } from '@kovelin/core/exchange/record-contract.ts';
 import type { EarlierPaint } from '@kovelin/core/job/recorded.ts';
 import { paintFromLabel, readLabel } from '@kovelin/core/record/label.ts';
@@ -20,6 +21,7 @@ import type { Recording } from './shared.ts';
 
 /** One surface: all that is on it, its label, and what somebody knows of earlier paint. */
 export function SurfacePanel({ view, record, log }: Recording) {
+  const spell = useSpelt();
   const { surface, system, session, state } = view;
   const place = placeOfDraft(state.job.id, surface?.id ?? '');
   const [form, setForm] = useState<EarlierPaint | null>(() => draftAt(place, unknownPaint()));
@@ -48,7 +50,7 @@ export function SurfacePanel({ view, record, log }: Recording) {
         kind: 'note',
         who,
         surface: own.id,
-        note: 'A chip was cut here for the colour reader: a small repair is left.',
+        note: spell('A chip was cut here for the colour reader: a small repair is left.'),
       });
     return true;
   };

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { paintsOf } from '@kovelin/core/record/layer.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { counted, heading, said } from '@kovelin/core/units/word.ts';
@@ -7,6 +8,7 @@ import { ofRoom, type Recording } from './shared.ts';
 
 /** What is seen on the surfaces of the room: those that bear the same paint in one row. */
 export function Walls({ view, record }: Recording) {
+  const spell = useSpelt();
   const { takeoff, system, surface } = view;
   if (!takeoff) return null;
   const rows = [
@@ -25,7 +27,7 @@ export function Walls({ view, record }: Recording) {
           <tr>
             <th>Surfaces</th>
             <th>Paint</th>
-            <th>Colour</th>
+            <th>{spell('Colour')}</th>
             <th>Sheen</th>
             <th>Coats</th>
             <th>Batch</th>
@@ -54,7 +56,7 @@ export function Walls({ view, record }: Recording) {
                 {top ? (
                   <>
                     <td data-label="Paint">{top.product ?? 'not known'}</td>
-                    <td data-label="Colour">
+                    <td data-label={spell('Colour')}>
                       {top.colour?.hex && <span className="chip" style={{ background: top.colour.hex }} />}
                       {[
                         top.colour?.name,

@@ -3,7 +3,7 @@ import { personOf } from '@kovelin/core/job/crew.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { TRIM_ORDERS, type TrimOrder } from '@kovelin/core/job/vocabulary.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
-import { heading } from '@kovelin/core/units/word.ts';
+import { heading, spelt } from '@kovelin/core/units/word.ts';
 import { numberWord } from '@kovelin/core/words/names.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
@@ -130,7 +130,7 @@ function OrderOfWork({ view, order }: { view: WholeView; order: TrimOrder }) {
         onChange={() => session.edit({ name: 'setPractice', args: { set: { trimOrder: order } } })}
       />
       <span>
-        {heading(TRIM_ORDER[order], system)}: {ORDER_WORDS[order]}
+        {heading(TRIM_ORDER[order], system)}: {spelt(ORDER_WORDS[order], system)}
       </span>
     </label>
   );

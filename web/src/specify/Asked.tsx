@@ -47,7 +47,7 @@ export function Asked({ view, s, question: q, set, onNext, onBack, arrived }: As
   const isTested = test?.helps(s) && test.results.some(([change]) => q.key in change);
   const options = q.options.filter(({ unsure }) => !isTested || unsure);
   return (
-    <QuestionFrame of={q.key} ask={q.ask} arrived={arrived}>
+    <QuestionFrame of={q.key} ask={said(q.ask, view.system)} arrived={arrived}>
       {(q.form === 'one' || q.form === 'many') && (
         <div className="options">
           {options.map((o) => (
@@ -151,7 +151,7 @@ function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: 
         <div className="options">
           {results.map(({ label, set: change, changes }, i) => (
             <button
-              key={label}
+              key={i}
               type="button"
               className="option"
               aria-pressed={test.isNow(s.survey) === i}
@@ -160,7 +160,7 @@ function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: 
                 onNext();
               }}
             >
-              {label}
+              {said(label, view.system)}
               <small>{changes.length ? `then ${changed(changes, view)}` : 'changes nothing'}</small>
             </button>
           ))}

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { MAX_PALETTE_BYTES, writeCxf, type Palette } from '@kovelin/core/exchange/palette.ts';
 import { OWN_PALETTE } from '@kovelin/core/specify/own-palette.ts';
 import { undertone, lrvOf } from '@kovelin/core/specify/colour.ts';
@@ -15,6 +16,7 @@ const OWN: Palette = { colours: OWN_PALETTE.map((c) => ({ ...c, shown: true })),
 
 /** Colours from a palette file into the job, and the job's colours out. */
 export default function ColourFile({ view, onClose }: { view: WholeView; onClose: () => void }) {
+  const spell = useSpelt();
   const { session, state } = view;
   const [palette, setPalette] = useState<Palette>(OWN);
   const [refused, setRefused] = useState<string[]>([]);
@@ -24,7 +26,7 @@ export default function ColourFile({ view, onClose }: { view: WholeView; onClose
     if (!file) return;
     // not even taken into memory
     if (file.size > MAX_PALETTE_BYTES) {
-      setRefused(['This palette is larger than 10 MB; keep only the colours you want and save it again.']);
+      setRefused([spell('This palette is larger than 10 MB; keep only the colours you want and save it again.')]);
       setPalette(OWN);
       return;
     }
@@ -54,7 +56,7 @@ export default function ColourFile({ view, onClose }: { view: WholeView; onClose
   return (
     <Dialog open onClose={onClose} aria-labelledby="colour-file" maxWidth="md">
       <div className="dialog bring-in">
-        <h2 id="colour-file">Colours to take into the job</h2>
+        <h2 id="colour-file">{spell('Colours to take into the job')}</h2>
         <p className="hint">
           Kovelin’s own palette, or a file: a GPL palette, a CSV of names with sRGB or Lab, or CxF3 (ISO 17972).
         </p>
@@ -73,7 +75,7 @@ export default function ColourFile({ view, onClose }: { view: WholeView; onClose
             {text}
           </p>
         ))}
-        <ul className="palette" aria-label={palette === OWN ? 'Colours shipped' : 'Colours of the file'}>
+        <ul className="palette" aria-label={palette === OWN ? spell('Colours shipped') : spell('Colours of the file')}>
           {palette.colours.slice(0, 300).map((c, i) => (
             <li key={i}>
               <label className="check">
@@ -92,12 +94,12 @@ export default function ColourFile({ view, onClose }: { view: WholeView; onClose
         </ul>
         <div className="row-buttons">
           <Button variant="contained" disabled={!chosen.size} onClick={take}>
-            Take {chosen.size} {chosen.size === 1 ? 'colour' : 'colours'}
+            {spell(chosen.size === 1 ? 'Take 1 colour' : `Take ${chosen.size} colours`)}
           </Button>
           <Button
             onClick={() => download('colours.cxf', writeCxf(Object.values(state.job.colours)), 'application/xml')}
           >
-            The job’s colours as CxF
+            {spell('The job’s colours as CxF')}
           </Button>
           <Button onClick={onClose}>Close</Button>
         </div>

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import type { Edit } from '@kovelin/core/job/edits.ts';
 import type { Id } from '@kovelin/core/job/table.ts';
 import { familyOf } from '@kovelin/core/job/vocabulary.ts';
@@ -18,6 +19,7 @@ const ALL_OF = { wall: 'All walls of this room', ceiling: 'The ceiling', trim: '
 
 /** The colour of a surface: by name, by the maker's code, as written, from a palette, a file or a reader; and where else it goes. */
 export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: Specified }) {
+  const spell = useSpelt();
   const { session, state, derived } = view;
   const { colours, finishes } = state.shown;
   const [text, setText] = useState('');
@@ -61,7 +63,7 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
           </small>
         </span>
       </p>
-      <div role="group" aria-label="Where this colour goes" className="places">
+      <div role="group" aria-label={spell('Where this colour goes')} className="places">
         <button
           type="button"
           className="option"
@@ -96,11 +98,11 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
         )}
       </div>
       <span className="field">
-        <label htmlFor={field}>Another colour: a name, a code, #d0cfc9 or Lab</label>
+        <label htmlFor={field}>{spell('Another colour: a name, a code, #d0cfc9 or Lab')}</label>
         <input
           id={field}
           value={text}
-          placeholder="light grey"
+          placeholder={spell('light grey')}
           autoComplete="off"
           spellCheck={false}
           onChange={(event) => setText(event.target.value)}
@@ -113,7 +115,7 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
           }}
         />
       </span>
-      <ul className="swatches" aria-label="Colours to take">
+      <ul className="swatches" aria-label={spell('Colours to take')}>
         {offers.slice(0, MOST_SHOWN).map((offer) => (
           <li key={`${offer.hex} ${offer.name}`}>
             <button
@@ -135,12 +137,12 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
         ))}
       </ul>
       <p className="hint" role="status">
-        {!first && 'No colour here is called that. '}
+        {!first && spell('No colour here is called that. ')}
         {offers.length > MOST_SHOWN && `${offers.length - MOST_SHOWN} more. `}
       </p>
       <div className="row-buttons">
         <button type="button" className="link" onClick={() => setFile(true)}>
-          More colours …
+          {spell('More colours …')}
         </button>
         <button type="button" className="link" onClick={() => setReading(true)}>
           Read one …

@@ -1,6 +1,7 @@
+import { useJob } from '../app/job-context.ts';
 import type { SystemValues } from '@kovelin/core/job/paints.ts';
 import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
-import { QUESTIONS, type QuestionKey } from '@kovelin/core/specify/questions.ts';
+import { shortWord, type QuestionKey } from '@kovelin/core/specify/questions.ts';
 import type { Decided } from '@kovelin/core/specify/reasons.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
@@ -91,6 +92,7 @@ export function Decision({ view, s, member, group, rests }: DecisionProps) {
 
 /** What was assumed for it, each a link to its question. */
 function Resting({ s, rests }: { s: Specified; rests: readonly QuestionKey[] }) {
+  const { system } = useJob();
   const to = (ask: QuestionKey) =>
     `?${new URLSearchParams({ room: s.surface.room, surface: s.surface.id, ask }).toString()}`;
   return (
@@ -99,7 +101,7 @@ function Resting({ s, rests }: { s: Specified; rests: readonly QuestionKey[] }) 
       {rests.map((key, i) => (
         <span key={key}>
           {i > 0 && ', '}
-          <Link to={to(key)}>{QUESTIONS.find((q) => q.key === key)?.short.toLowerCase()}</Link>
+          <Link to={to(key)}>{said(shortWord(key), system)}</Link>
         </span>
       ))}
     </p>
@@ -140,7 +142,7 @@ function Turns({ view, s, member, say }: TurnsProps) {
     <ul>
       {turns.map((turn) => (
         <li key={`${turn.key} ${said(inOrder(turn.answers), view.system)}`}>
-          {QUESTIONS.find((q) => q.key === turn.key)?.short}: {said(inOrder(turn.answers, ' or '), view.system)} →{' '}
+          {heading(shortWord(turn.key), view.system)}: {said(inOrder(turn.answers, ' or '), view.system)} →{' '}
           <i>{say(turn.becomes)}</i>
         </li>
       ))}

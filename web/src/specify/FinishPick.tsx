@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import { startingPaint } from '@kovelin/core/job/create.ts';
 import { STARTING_PRODUCTS } from '@kovelin/core/job/library.ts';
@@ -25,6 +26,7 @@ function readSpread(text: string, system: System): Result<number | null> {
 
 /** The paint and its colour: from the job's own, a picker, a file or the reader. */
 export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
+  const spell = useSpelt();
   const { session, state } = view;
   const { products } = state.shown;
   // what the button names: doors are not all woodwork
@@ -63,9 +65,9 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
         key={`${s.product.id} ${s.colour.id}`}
         label={
           s.opacity.from === 'starting'
-            ? 'Opacity in this colour: a starting value'
+            ? spell('Opacity in this colour: a starting value')
             : s.opacity.from === 'known'
-              ? 'Opacity in this colour (per cent or class)'
+              ? spell('Opacity in this colour (per cent or class)')
               : 'Opacity on the label (per cent or class)'
         }
         value={`${Number((s.opacity.contrast * 100).toFixed(2))} %, class ${hidingClass(s.opacity.contrast)}`}
@@ -86,8 +88,8 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
       />
       {s.opacity.from === 'starting' && (
         <p className="hint">
-          {Number((s.product.contrast * 100).toFixed(1))} % on the label is for pale colours; this one hides worse.
-          Write its own figure where you know it.
+          {Number((s.product.contrast * 100).toFixed(1))}
+          {spell(' % on the label is for pale colours; this one hides worse. Write its own figure where you know it.')}
         </p>
       )}
       {s.opacity.from === 'known' && (

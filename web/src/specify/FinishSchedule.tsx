@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { alike, differences } from '@kovelin/core/specify/alike.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import { orphans } from '@kovelin/core/specify/specify.ts';
@@ -15,6 +16,7 @@ import { useAssumed } from '../workers/whole.ts';
 
 /** Surface by surface: the finish schedule of the room. */
 export function FinishSchedule({ view }: { view: WholeView }) {
+  const spell = useSpelt();
   const { takeoff, derived, system, surface, select } = view;
   const [together, setTogether] = useState(false);
   const all = derived.surfaces.filter((s) => s.surface.room === takeoff?.room.id);
@@ -49,7 +51,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
             <tr>
               <th>Surface</th>
               <th>Area</th>
-              <th>Paint and colour</th>
+              <th>{spell('Paint and colour')}</th>
               <th>Sheen</th>
               <th>Primer</th>
               <th>Coats</th>
@@ -74,7 +76,9 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                         <small>
                           differs from {said(nameWord(here.surface.name), system)} in{' '}
                           {differences(here, s)
-                            .map((member) => (member === 'colour' ? 'colour' : said(MEMBER_WORDS[member], system)))
+                            .map((member) =>
+                              member === 'colour' ? spell('the colour') : said(MEMBER_WORDS[member], system),
+                            )
                             .join(', ')}
                         </small>
                       )}
@@ -86,7 +90,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                       system,
                     )}
                   </td>
-                  <td data-label="Paint and colour">
+                  <td data-label={spell('Paint and colour')}>
                     <span className="chip" style={{ background: s.colour.hex }} /> {s.product.name}, {s.colour.name}
                   </td>
                   <td data-label="Sheen">{heading(SHEEN[s.sheen], system)}</td>

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { KELVIN, LIGHTS, underLight, type LightName } from '@kovelin/core/specify/lights.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { lrvOf } from '@kovelin/core/specify/colour.ts';
@@ -12,6 +13,7 @@ const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
 
 /** This surface's colour, what was on it and the room's others, side by side under four lights. */
 export default function OtherLight({ view, s }: { view: WholeView; s: Specified }) {
+  const spell = useSpelt();
   const others = view.derived.surfaces.filter((o) => o.surface.room === s.surface.room).map((o) => o.colour);
   const colours = [...new Map([s.colour, ...others].map((c) => [c.id, c])).values()];
   const rows = [...colours.map((c) => ({ ...c })), { id: 'old', name: 'What is on it now', hex: s.survey.colour }];
@@ -19,7 +21,7 @@ export default function OtherLight({ view, s }: { view: WholeView; s: Specified 
     <table className="lights">
       <thead>
         <tr>
-          <th>Colour</th>
+          <th>{spell('Colour')}</th>
           {LIGHTS.map((light) => (
             <th key={light} scope="col">
               {LIGHT_WORDS[light]} <small>{KELVIN[light]} K</small>

@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import type { SurfaceId } from '@kovelin/core/job/table.ts';
 import { alike } from '@kovelin/core/specify/alike.ts';
 import { restsOf } from '@kovelin/core/specify/rests.ts';
@@ -118,6 +119,7 @@ function GoesOn({ view, s }: { view: WholeView; s: Specified }) {
 }
 
 function WillLook({ view, s }: { view: WholeView; s: Specified }) {
+  const spell = useSpelt();
   if (isClear(s))
     return (
       <Section title="How many coats?">
@@ -137,8 +139,9 @@ function WillLook({ view, s }: { view: WholeView; s: Specified }) {
           <OtherLight view={view} s={s} />
         </Suspense>
         <p className="hint">
-          A screen’s approximation: it shifts all colours alike and knows no pigments. Brush out a sample and look at it
-          morning, noon, evening and by lamp.
+          {spell(
+            'A screen’s approximation: it shifts all colours alike and knows no pigments. Brush out a sample and look at it morning, noon, evening and by lamp.',
+          )}
         </p>
       </Section>
     </>

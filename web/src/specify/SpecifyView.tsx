@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { heading, inOrder, said } from '@kovelin/core/units/word.ts';
@@ -101,10 +102,14 @@ const showing = (delta: number): string =>
 
 /** The question a painter asks: how many coats until the old colour is gone? */
 function Looks({ specified: s, system }: { specified: Specified; system: WholeView['system'] }) {
+  const spell = useSpelt();
   const looks = s.hiding.looks.slice(0, Math.max(3, s.hiding.coats));
   return (
     <div className="looks">
-      <h3>How many coats until the old colour is gone? {heading(nameWord(s.surface.name), system)}</h3>
+      <h3>
+        {spell('How many coats until the old colour is gone? ')}
+        {heading(nameWord(s.surface.name), system)}
+      </h3>
       <ol>
         <li>
           <span className="swatch" style={{ background: s.hiding.before }} />
@@ -116,7 +121,7 @@ function Looks({ specified: s, system }: { specified: Specified; system: WholeVi
               <span style={{ background: look.thin }} title="thin spots" />
             </span>
             <b>{said(coatsWord(look.coats), system)}</b>
-            <small>{showing(look.thinDelta)}</small>
+            <small>{spell(showing(look.thinDelta))}</small>
           </li>
         ))}
       </ol>

@@ -11,7 +11,14 @@ import {
   type Turn,
 } from '@kovelin/core/specify/conversation.ts';
 import { plainName } from '@kovelin/core/specify/colour-words.ts';
-import { QUESTIONS, readBack, TESTS, type Question, type QuestionKey } from '@kovelin/core/specify/questions.ts';
+import {
+  QUESTIONS,
+  readBack,
+  shortWord,
+  TESTS,
+  type Question,
+  type QuestionKey,
+} from '@kovelin/core/specify/questions.ts';
 import { givenOf } from '@kovelin/core/specify/rests.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import type { System } from '@kovelin/core/units/si.ts';
@@ -200,7 +207,7 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
         {turns.map(({ question: q, s: of, isOpen }) => (
           <li key={q.key} className={!glance && q.key === turn?.question.key ? 'chosen' : ''}>
             <button type="button" className="link" onClick={() => setKey(q.key)}>
-              {q.short}
+              {said(q.short, system)}
             </button>
             <span>
               {answer(q, of, system)} {isOpen && <small className="assumed">assumed</small>}
@@ -249,7 +256,7 @@ function Exceptions({ view, s, onOpen }: Props & { readonly onOpen: (surface: Su
           >
             {heading(nameWord(of.surface.name), system)}
           </button>{' '}
-          differs: {keys.map((of) => QUESTIONS.find((q) => q.key === of)?.short.toLowerCase()).join(', ')}{' '}
+          differs: {keys.map((of) => said(shortWord(of), system)).join(', ')}{' '}
           <button
             type="button"
             className="link"

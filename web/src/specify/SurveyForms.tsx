@@ -1,3 +1,4 @@
+import { useSpelt } from '../app/useSpelt.ts';
 import {
   EXISTING_COATS,
   CONDITIONS,
@@ -46,18 +47,19 @@ export function Holes({ s, set }: { s: Specified; set: SetAnswers }) {
 
 /** The colour there now, and patches of others. */
 export function OldColours({ s, set }: { s: Specified; set: SetAnswers }) {
+  const spell = useSpelt();
   const { colour, patches } = s.survey;
   return (
     <div className="colour-line">
       <span className="chip large" style={{ background: colour }} />
-      <ColourInput label="Its colour" value={colour} onPick={(next) => set({ colour: next })} />
+      <ColourInput label={spell('Its colour')} value={colour} onPick={(next) => set({ colour: next })} />
       {patches.map((patch, i) => (
         <button
           key={patch}
           type="button"
           className="chip large"
           style={{ background: patch }}
-          aria-label={`Remove the old colour ${patch}`}
+          aria-label={`${spell('Remove the old colour')} ${patch}`}
           onClick={() => set({ patches: patches.filter((_, j) => j !== i) })}
         />
       ))}

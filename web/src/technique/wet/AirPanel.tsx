@@ -1,3 +1,4 @@
+import { useSpelt } from '../../app/useSpelt.ts';
 import { airAt, dewPoint, dryingIn, isDoubtful } from '@kovelin/core/climate/air.ts';
 import { touchDryOf } from '@kovelin/core/climate/open.ts';
 import { limitsOf } from '@kovelin/core/climate/limits.ts';
@@ -33,6 +34,7 @@ const draught = between(
 
 /** The air that the rooms are painted in, and what speaks against painting this surface in it. */
 export function AirPanel({ view, specified: s }: { view: WholeView; specified: Specified }) {
+  const spell = useSpelt();
   const { state, system, session } = view;
   const { air } = state.shown;
   const set = (change: Partial<Air>) => session.edit({ name: 'setAir', args: { set: change } });
@@ -66,7 +68,7 @@ export function AirPanel({ view, specified: s }: { view: WholeView; specified: S
           onCommit={(share) => set({ humidity: share })}
         />
         <DraftField
-          label="Draught, m/s"
+          label={spell('Draught, m/s')}
           value={String(air.draught)}
           parse={draught}
           onCommit={(speed) => set({ draught: speed })}

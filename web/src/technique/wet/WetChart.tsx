@@ -1,3 +1,4 @@
+import { spelt } from '@kovelin/core/units/word.ts';
 import type { WetAnswer } from '@kovelin/core/wetEdge/wetEdge.ts';
 import { FOOT, isImperial, type System } from '@kovelin/core/units/si.ts';
 import { LineChart, ScatterChart } from 'echarts/charts';
@@ -42,7 +43,7 @@ export default function WetChart({ answer, system }: { answer: WetAnswer; system
       xAxis: {
         type: 'value',
         max: Number((found.wall.length / unit).toFixed(2)),
-        name: isImperial(system) ? 'feet from where it is begun' : 'metres from where it is begun',
+        name: isImperial(system) ? 'feet from where it is begun' : spelt('metres from where it is begun', system),
         nameLocation: 'middle',
         nameGap: 26,
         nameTextStyle: text,
