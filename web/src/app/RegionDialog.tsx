@@ -1,9 +1,9 @@
-import { spelt } from '@kovelin/core/units/word.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { ENDS, within } from '@kovelin/core/job/limits.ts';
 import { COUNTRIES, COUNTRY_ROWS, type Region } from '@kovelin/core/job/region.ts';
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
+import { spelt } from '@kovelin/core/units/word.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { rememberRegion } from '../store/kept.ts';

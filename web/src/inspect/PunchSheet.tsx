@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { spotArea } from '@kovelin/core/work/remedies.ts';
 import { aboutLength, formatLength } from '@kovelin/core/units/length.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
@@ -7,6 +6,7 @@ import { DEFECT, DEFECT_STATE, REMEDY } from '@kovelin/core/words/found.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { PdfButton } from '../app/PdfButton.tsx';
 import { Paper } from '../app/Paper.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole } from '../app/whole.ts';
 import { makePunchList } from './make.ts';
 import { numbered } from './DefectList.tsx';

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import type { Sameness } from '@kovelin/core/inspect/touchUp.ts';
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
@@ -11,6 +10,7 @@ import { THE } from '@kovelin/core/words/terms.ts';
 import { TOUCH_CHANGE, TOUCH_REASON, TOUCH_STEPS, TRIM_VERDICT, VERDICT } from '@kovelin/core/words/touch.ts';
 import { useState } from 'react';
 import { Choice, DraftField, LengthField, Line, Section } from '../app/fields.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import { plainNumber, type Inspecting } from './shared.ts';
 
 const SAME: readonly (readonly [Sameness, string])[] = [

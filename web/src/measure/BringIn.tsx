@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { MAX_PLAN_BYTES, wallsOf, type Chain } from '@kovelin/core/exchange/plan/chains.ts';
 import { MAX_READINGS_BYTES } from '@kovelin/core/exchange/readings.ts';
 import { rows } from '@kovelin/core/job/table.ts';
@@ -14,6 +13,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Choice } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
+import { useSpelt } from '../app/useSpelt.ts';
 import { freshId } from '../store/ids.ts';
 import { ReadingBar } from '../app/ReadingBar.tsx';
 import { PlanShape } from '../drawing/PlanShape.tsx';

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { PART_RULES } from '@kovelin/core/measure/parts.ts';
 import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { aboutLength } from '@kovelin/core/units/length.ts';
@@ -10,6 +9,7 @@ import { LINE, TRIM } from '@kovelin/core/words/terms.ts';
 import { Line, Section } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { Figure, WorkingTree } from '../app/Working.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/take-out.ts';
 
 /** A figure asked about in the table: its formula with this job's figures. */

@@ -1,8 +1,8 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import type { Alternative } from '@kovelin/core/whole/compare.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { useAlternatives } from '../workers/what-if.ts';
 

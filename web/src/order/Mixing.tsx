@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { bad } from '@kovelin/core/units/problem.ts';
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
@@ -13,6 +12,7 @@ import { namesWord, type Name } from '@kovelin/core/words/names.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { DraftField, Section } from '../app/fields.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
@@ -6,6 +5,7 @@ import { listed, said, spelt } from '@kovelin/core/units/word.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
+import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Sides } from '../app/Sides.tsx';

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
@@ -12,6 +11,7 @@ import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import { useArrival } from '../app/useArrival.ts';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { FOR_WHOM } from '../app/for-whom.ts';
 import { rememberMe } from '../store/kept.ts';

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { isImperial } from '@kovelin/core/units/si.ts';
 import { type Result, bad, good } from '@kovelin/core/units/problem.ts';
 import { ENDS, type Ends } from '@kovelin/core/job/limits.ts';
@@ -10,6 +9,7 @@ import { today } from '@kovelin/core/units/date.ts';
 import { inOrder, said } from '@kovelin/core/units/word.ts';
 import { PRIMER, SHEEN } from '@kovelin/core/words/terms.ts';
 import { between, Choice, DraftField, Section } from '../app/fields.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { LabelTimes } from './LabelTimes.tsx';
 import { ageWord } from './words.ts';

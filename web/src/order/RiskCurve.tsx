@@ -1,10 +1,10 @@
-import { spelt } from '@kovelin/core/units/word.ts';
 import { setting } from '@kovelin/core/job/defaults.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { simulated } from '@kovelin/core/order/risk.ts';
 import { expectedLeftover, litresFor, riskCurve, shortfallChance } from '@kovelin/core/order/shortfall.ts';
 import { formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { GALLON, isImperial } from '@kovelin/core/units/si.ts';
+import { spelt } from '@kovelin/core/units/word.ts';
 import { LineChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import { use as register } from 'echarts/core';

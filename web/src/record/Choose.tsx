@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import {
   LIKINGS,
   SAMPLE_KINDS,
@@ -17,6 +16,7 @@ import { LIGHT_AT, LIKED, SAMPLE } from '@kovelin/core/words/found.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Choice, DraftField, readText } from '../app/fields.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import { freshId } from '../store/ids.ts';
 import type { Recording } from './shared.ts';
 

@@ -1,6 +1,6 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import type { Colour } from '@kovelin/core/job/paints.ts';
 import { DraftField, readText, Section } from '../app/fields.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 
 /** What the client calls a colour, its maker’s code and its mix: typed once, printed on quote, list, sheets and labels. Identical ones become one. */

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { LAID_BY, type EarlierPaint } from '@kovelin/core/job/recorded.ts';
 import { BASES, FABRICS, PILES, SHEENS } from '@kovelin/core/job/vocabulary.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
@@ -9,6 +8,7 @@ import { pileWord } from '@kovelin/core/words/systems.ts';
 import { BASE, FABRIC, SHEEN } from '@kovelin/core/words/terms.ts';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Choice, DraftField } from '../app/fields.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { keepDraft } from './half-typed.ts';
 

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import type { Leftover } from '@kovelin/core/job/recorded.ts';
 import { leftName } from '@kovelin/core/record/leftovers.ts';
 import { today } from '@kovelin/core/units/date.ts';
@@ -8,6 +7,7 @@ import { isImperial } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { DraftField, readText } from '../app/fields.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { Recording } from './shared.ts';
 
 /** What is left of each paint of the job, and where it stands. */

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { labelFor } from '@kovelin/core/exchange/record-contract.ts';
 import type { EarlierPaint } from '@kovelin/core/job/recorded.ts';
 import { paintFromLabel, readLabel } from '@kovelin/core/record/label.ts';
@@ -11,6 +10,7 @@ import { Section } from '../app/fields.tsx';
 import { Scanner } from '../app/Scanner.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import { useMine } from '../app/useMine.ts';
+import { useSpelt } from '../app/useSpelt.ts';
 import { freshId } from '../store/ids.ts';
 import { ColourNames } from './ColourNames.tsx';
 import { EarlierForm } from './EarlierForm.tsx';

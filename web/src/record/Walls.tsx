@@ -1,9 +1,9 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { paintsOf } from '@kovelin/core/record/layer.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { counted, heading, said } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { SHEEN } from '@kovelin/core/words/terms.ts';
+import { useSpelt } from '../app/useSpelt.ts';
 import { ofRoom, type Recording } from './shared.ts';
 
 /** What is seen on the surfaces of the room: those that bear the same paint in one row. */

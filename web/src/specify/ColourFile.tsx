@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { MAX_PALETTE_BYTES, writeCxf, type Palette } from '@kovelin/core/exchange/palette.ts';
 import { OWN_PALETTE } from '@kovelin/core/specify/own-palette.ts';
 import { undertone, lrvOf } from '@kovelin/core/specify/colour.ts';
@@ -6,6 +5,7 @@ import { sentence } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { ReadingBar } from '../app/ReadingBar.tsx';
 import { freshId } from '../store/ids.ts';

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import type { Edit } from '@kovelin/core/job/edits.ts';
 import type { Id } from '@kovelin/core/job/table.ts';
 import { familyOf } from '@kovelin/core/job/vocabulary.ts';
@@ -7,6 +6,7 @@ import { lrvOf, undertone } from '@kovelin/core/specify/colour.ts';
 import { likeIt, placeColour, type Place } from '@kovelin/core/specify/place-colour.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { lazy, Suspense, useId, useState } from 'react';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { ColourInput } from './ColourInput.tsx';

@@ -1,4 +1,3 @@
-import { useJob } from '../app/job-context.ts';
 import type { SystemValues } from '@kovelin/core/job/paints.ts';
 import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
 import { shortWord, type QuestionKey } from '@kovelin/core/specify/questions.ts';
@@ -13,6 +12,7 @@ import { MEMBER_WORDS, memberWord, pileSize } from '@kovelin/core/words/systems.
 import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useJob } from '../app/job-context.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Overrule } from './Overrule.tsx';
 

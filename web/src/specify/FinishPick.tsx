@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import { startingPaint } from '@kovelin/core/job/create.ts';
 import { STARTING_PRODUCTS } from '@kovelin/core/job/library.ts';
@@ -12,6 +11,7 @@ import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { surfacesWord } from '@kovelin/core/words/terms.ts';
 import { between, Choice, DraftField, Section } from '../app/fields.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { ColourPick } from './ColourPick.tsx';
 

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { alike, differences } from '@kovelin/core/specify/alike.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import { orphans } from '@kovelin/core/specify/specify.ts';
@@ -9,6 +8,7 @@ import { brushWord, coatsWord, coverWord, MEMBER_WORDS, primerWord } from '@kove
 import { SHEEN, THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
+import { useSpelt } from '../app/useSpelt.ts';
 import { exportSchedule } from '../store/take-out.ts';
 import type { SystemValues } from '@kovelin/core/job/paints.ts';
 import type { WholeView } from '../app/whole.ts';

@@ -1,7 +1,7 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { KELVIN, LIGHTS, underLight, type LightName } from '@kovelin/core/specify/lights.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { lrvOf } from '@kovelin/core/specify/colour.ts';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 
 const LIGHT_WORDS: Readonly<Record<LightName, string>> = {

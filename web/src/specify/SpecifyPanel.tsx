@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import type { SurfaceId } from '@kovelin/core/job/table.ts';
 import { alike } from '@kovelin/core/specify/alike.ts';
 import { restsOf } from '@kovelin/core/specify/rests.ts';
@@ -12,6 +11,7 @@ import { coatsWord } from '@kovelin/core/words/systems.ts';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../app/fields.tsx';
 import { Sides } from '../app/Sides.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Decision, ZoneSystems, type Member } from './Decision.tsx';
 import { FinishPick } from './FinishPick.tsx';

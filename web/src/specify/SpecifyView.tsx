@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { heading, inOrder, said } from '@kovelin/core/units/word.ts';
@@ -8,6 +7,7 @@ import { SHEEN } from '@kovelin/core/words/terms.ts';
 import Slider from '@mui/material/Slider';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole, type WholeView } from '../app/whole.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { lookAt, type Stage } from '../drawing/looks.ts';

@@ -1,4 +1,3 @@
-import { useSpelt } from '../app/useSpelt.ts';
 import {
   EXISTING_COATS,
   CONDITIONS,
@@ -14,6 +13,7 @@ import type { System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { COAT, CONDITION } from '@kovelin/core/words/terms.ts';
 import { Choice, DraftField } from '../app/fields.tsx';
+import { useSpelt } from '../app/useSpelt.ts';
 import { ColourInput } from './ColourInput.tsx';
 
 /** Takes answers into the survey of a surface. */

@@ -1,4 +1,3 @@
-import { useSpelt } from '../../app/useSpelt.ts';
 import { airAt, dewPoint, dryingIn, isDoubtful } from '@kovelin/core/climate/air.ts';
 import { touchDryOf } from '@kovelin/core/climate/open.ts';
 import { limitsOf } from '@kovelin/core/climate/limits.ts';
@@ -11,6 +10,7 @@ import { heading } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { between, DraftField, Line, Section } from '../../app/fields.tsx';
 import { Figure } from '../../app/Working.tsx';
+import { useSpelt } from '../../app/useSpelt.ts';
 import type { WholeView } from '../../app/whole.ts';
 import { ClimateLog } from './ClimateLog.tsx';
 

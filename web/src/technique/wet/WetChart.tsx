@@ -1,6 +1,6 @@
-import { spelt } from '@kovelin/core/units/word.ts';
 import type { WetAnswer } from '@kovelin/core/wetEdge/wetEdge.ts';
 import { FOOT, isImperial, type System } from '@kovelin/core/units/si.ts';
+import { spelt } from '@kovelin/core/units/word.ts';
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import { use as register } from 'echarts/core';
