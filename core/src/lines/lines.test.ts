@@ -15,7 +15,7 @@ import { linesIn } from './line.ts';
 import { schoolOrders, type MadeLine } from './lines.ts';
 import { optionOf, stepsOf } from './methods.ts';
 import { cheapestOrder, circleOf, costOf, type Arc } from './order.ts';
-import { circleSentence, lineSentence } from './say.ts';
+import { circleSentence, lineSentence, linesAlike } from './say.ts';
 
 type Costs = number[][];
 const none = undefined;
@@ -362,6 +362,16 @@ describe('pins', () => {
     const text = said(lineSentence(between(m, 'corner', field(0), field(1)), m.takeoff), 'imperial');
     expect(text).toMatch(
       /^Wall A to wall B: .+ laps 1⁄2″ round the corner first; cut .+ freehand, its (left|right) side$/,
+    );
+  });
+  test('law: on paper lines made alike are one sentence, and their lengths add up', () => {
+    const { lines, takeoff } = made(...deep);
+    const alike = linesAlike(lines.lines, takeoff);
+    const sum = (of: readonly { readonly length: number }[]) => of.reduce((all, { length }) => all + length, 0);
+    expect(sum(alike)).toBeCloseTo(sum(lines.lines.map(({ line }) => line)), 9);
+    expect(alike.length).toBeLessThan(lines.lines.length);
+    expect(said(alike.find(({ kind }) => kind === 'wall-ceiling')?.says ?? '', 'metric')).toMatch(
+      /^.*walls? .* to ceiling: /i,
     );
   });
   test('a wall that is all opening, and one behind tile, have lines without trouble', () => {

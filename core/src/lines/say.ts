@@ -2,9 +2,10 @@ import type { SurfaceId } from '../job/table.ts';
 import type { Part } from '../job/measured.ts';
 import { rows } from '../job/table.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import { INCH } from '../units/si.ts';
-import { capital, phrase, type Word } from '../units/word.ts';
-import { nameWord } from '../words/names.ts';
+import { groupBy } from '../units/group.ts';
+import { INCH, type Metres } from '../units/si.ts';
+import { capital, listed, phrase, said, type Word } from '../units/word.ts';
+import { namesWord, nameWord } from '../words/names.ts';
 import { across } from '../words/systems.ts';
 import { LINE, METHOD, PART, STAYS } from '../words/terms.ts';
 import { isTrim, type Line, type Side } from './line.ts';
@@ -35,16 +36,51 @@ function finishWord(side: Side, other: Side): Word {
   return colour && colour !== other.s?.colour.name ? colour : side.s ? nameWord(side.s.surface.name) : '';
 }
 
-/** “wall A to wall B: deep blue laps 1⁄2″ round the corner first; cut white freehand, its left side”. */
-export function lineSentence({ line, chosen }: Pick<MadeLine, 'line' | 'chosen'>, takeoff: RoomTakeoff): Word {
-  const [first, cut] = [line.sides[chosen.first], line.sides[1 - chosen.first] as Side];
-  const where = phrase`${sideWord(cut, takeoff)} to ${sideWord(first, takeoff)}`;
-  if (line.hidden) return phrase`${capital(where)}: rough, trim hides it later`;
+type Made = Pick<MadeLine, 'line' | 'chosen'>;
+const sidesOf = ({ line, chosen }: Made) => ({
+  first: line.sides[chosen.first],
+  cut: line.sides[1 - chosen.first] as Side,
+});
+
+/** “Wall A to wall B: deep blue laps 1⁄2″ round the corner first; cut white freehand, its left side”. */
+export function lineSentence(made: Made, takeoff: RoomTakeoff): Word {
+  const { first, cut } = sidesOf(made);
+  return phrase`${capital(sideWord(cut, takeoff))} to ${sideWord(first, takeoff)}: ${wantsWord(made)}`;
+}
+function wantsWord(made: Made): Word {
+  const { line, chosen } = made;
+  const { first, cut } = sidesOf(made);
+  if (line.hidden) return 'rough, trim hides it later';
   const tape = chosen.stays ? phrase` (${STAYS[chosen.stays]})` : '';
   const how = phrase`${METHOD[chosen.method]}${tape}${endWord(cut)}`;
-  if (!first.s) return phrase`${capital(where)}: cut ${how}`;
+  if (!first.s) return phrase`cut ${how}`;
   const over = line.kind === 'corner' ? 'round the corner' : 'over the line';
-  return phrase`${capital(where)}: ${finishWord(first, cut)} laps ${across(lapOf(first))} ${over} first; cut ${finishWord(cut, first)} ${how}`;
+  return phrase`${finishWord(first, cut)} laps ${across(lapOf(first))} ${over} first; cut ${finishWord(cut, first)} ${how}`;
+}
+
+export interface LinesAlike {
+  readonly kind: Line['kind'];
+  readonly says: Word;
+  readonly length: Metres;
+}
+/** Lines onto the same side that are made alike, in one sentence with their lengths added: what a paper has room for. */
+export function linesAlike(lines: readonly MadeLine[], takeoff: RoomTakeoff): LinesAlike[] {
+  const key = (made: MadeLine) => `${made.line.kind} ${sidesOf(made).first.id} ${said(wantsWord(made), 'metric')}`;
+  return [...groupBy(lines, key).values()].flatMap((own) => {
+    const [one] = own;
+    if (!one) return [];
+    const cut = own.map((made) => sidesOf(made).cut);
+    const names = cut.flatMap(({ s }) => s?.surface.name ?? []);
+    const cuts =
+      names.length === cut.length
+        ? namesWord(names, takeoff.walls.length)
+        : listed([...new Set(cut.map((side) => sideWord(side, takeoff)))]);
+    return {
+      kind: one.line.kind,
+      says: phrase`${capital(cuts)} to ${sideWord(sidesOf(one).first, takeoff)}: ${wantsWord(one)}`,
+      length: own.reduce((sum, { line }) => sum + line.length, 0),
+    };
+  });
 }
 
 /** “ceiling line (wall B to ceiling)”: a line by its kind and sides. */

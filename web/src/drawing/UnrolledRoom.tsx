@@ -9,7 +9,7 @@ import type { Placing } from './placing.ts';
 import type { Transform } from './transform.ts';
 import { useSize } from './useSize.ts';
 import { useZoom } from './useZoom.ts';
-import { InMetres, Wall } from './WallMarks.tsx';
+import { InMetres, Lettering, Wall } from './WallMarks.tsx';
 import './drawing.css';
 
 export type { Coat } from './coat.ts';
@@ -214,6 +214,11 @@ function Sheet({
           )}
           {ceiling && overCeiling?.(ceiling.at)}
           {over && layout.walls.map((wall) => <Fragment key={wall.takeoff.wall.id}>{over(wall)}</Fragment>)}
+          {layout.walls.map((wall) => {
+            const { id } = wall.takeoff.wall;
+            const isSuspect = suspects?.has(id) ?? false;
+            return <Lettering key={id} wall={wall} coat={paint(`${id}/field`)} suspect={isSuspect} system={system} />;
+          })}
           <HeightMark layout={layout} system={system} />
         </g>
       </svg>

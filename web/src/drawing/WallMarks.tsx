@@ -104,19 +104,18 @@ export function Wall(props: WallProps) {
           <polygon points={shapes.points} className="suspect" />
         </InMetres>
       )}
-      <Lettering wall={wall} coat={coat} suspect={suspect} system={system} />
       <LengthMark wall={wall} size={size} />
     </>
   );
 }
 
-/** Its letter and its note, and the names of what hides it. */
-function Lettering({
+/** Its letter and its note, and the names of what hides it: above all that is drawn on it. */
+export function Lettering({
   wall,
   coat,
   suspect,
   system,
-}: { wall: PlacedWall; coat: Coat } & Pick<WallProps, 'suspect' | 'system'>) {
+}: { readonly coat: Coat } & Pick<WallProps, 'wall' | 'suspect' | 'system'>) {
   const { takeoff, shapes, at, label } = wall;
   const note = wrapped(coat.note ?? '', label.width / NOTE_WIDTH);
   const ink = inkOn(coat.ground ?? coat.fill);
@@ -131,7 +130,7 @@ function Lettering({
           </text>
         ) : null;
       })}
-      <text x={label.x} y={label.y} className="label" style={{ fill: ink }}>
+      <text x={label.x} y={label.y} className="label" style={{ fill: ink, stroke: coat.ground ?? coat.fill }}>
         {takeoff.wall.label}
         {suspect && ' ?'}
       </text>

@@ -14,6 +14,7 @@ import { MaterialTable, MaterialPanel } from './Materials.tsx';
 import { PaintPanel } from './PaintPanel.tsx';
 import { PaintTable } from './PaintTable.tsx';
 import { PricePanel, PriceTable } from './PriceTable.tsx';
+import { taxWord } from './words.ts';
 import './order.css';
 
 const Prices = lazy(() => import('./Prices.tsx'));
@@ -151,9 +152,11 @@ function Totals({ view: { state, system }, order: { price, labour } }: { view: W
     own ? ['Your time', formatMinutes(labour.minutes)] : [spell('Labour'), sum(labour.cost)],
     [own ? 'Cost' : 'Price', sum(price.total)],
   ];
-  const inPrice = [!own && overhead > 0 && 'overhead', !own && margin > 0 && 'margin', tax > 0 && taxName].filter(
-    (part) => part !== false,
-  );
+  const inPrice = [
+    !own && overhead > 0 && 'overhead',
+    !own && margin > 0 && 'margin',
+    tax > 0 && taxWord(taxName),
+  ].filter((part) => part !== false);
   const plainly = own
     ? 'It is what you buy: your own time costs nothing here.'
     : 'The price is what it costs: no overhead, margin or tax is in it.';

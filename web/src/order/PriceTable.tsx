@@ -16,6 +16,7 @@ import type { WholeView } from '../app/whole.ts';
 import { FOR_WHOM } from '../app/for-whom.ts';
 import { rememberMe } from '../store/kept.ts';
 import { freshId } from '../store/ids.ts';
+import { taxWord } from './words.ts';
 import { useOptionPrices } from '../workers/what-if.ts';
 
 const PRICE_WORDS = {
@@ -90,7 +91,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
         <tr className="total">
           <th scope="row">
             {own ? 'Cost' : 'Price'}
-            {price.tax > 0 && `, ${pricing.taxName.toLowerCase()} with it`}
+            {price.tax > 0 && `, ${taxWord(pricing.taxName)} with it`}
           </th>
           <td />
           <td data-label="Amount" className="number" data-total="price">

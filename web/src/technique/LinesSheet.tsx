@@ -1,6 +1,5 @@
-import { lineSentence } from '@kovelin/core/lines/say.ts';
+import { linesAlike } from '@kovelin/core/lines/say.ts';
 import { aboutLength } from '@kovelin/core/units/length.ts';
-import { groupBy } from '@kovelin/core/units/group.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { LINE } from '@kovelin/core/words/terms.ts';
@@ -45,15 +44,13 @@ export default function LinesSheet() {
                 </tr>
               </thead>
               <tbody>
-                {[...groupBy(lines.lines, ({ line }) => line.kind)].flatMap(([kind, own]) =>
-                  own.map((made, i) => (
-                    <tr key={made.line.id}>
-                      <td>{i === 0 ? heading(LINE[kind], system) : ''}</td>
-                      <td>{said(lineSentence(made, takeoff), system)}</td>
-                      <td className="number">{aboutLength(made.line.length, system)}</td>
-                    </tr>
-                  )),
-                )}
+                {linesAlike(lines.lines, takeoff).map(({ kind, says, length }, i, all) => (
+                  <tr key={i}>
+                    <td>{kind === all[i - 1]?.kind ? '' : heading(LINE[kind], system)}</td>
+                    <td>{said(says, system)}</td>
+                    <td className="number">{aboutLength(length, system)}</td>
+                  </tr>
+                ))}
               </tbody>
             </table>
             <PlaysOnPaper job={job} painted={painted} system={system} />

@@ -9,7 +9,7 @@ import {
 } from '@dnd-kit/core';
 import {
   arrayMove,
-  horizontalListSortingStrategy,
+  rectSortingStrategy,
   SortableContext,
   sortableKeyboardCoordinates,
   useSortable,
@@ -75,7 +75,7 @@ export function OrderStrip({ lines, pins, walls, system, onPin }: StripProps) {
           },
         }}
       >
-        <SortableContext items={[...lines.order]} strategy={horizontalListSortingStrategy}>
+        <SortableContext items={[...lines.order]} strategy={rectSortingStrategy}>
           <ol aria-labelledby="order-of-finishes">
             {finishes.map((finish, i) => (
               <Finish
