@@ -8,7 +8,7 @@ export default defineConfig({
   // the compiler remembers what a key press does not change, so that views need no hand-written memos
   plugins: [
     react(),
-    babel({ presets: [reactCompilerPreset()] }),
+    babel({ presets: [reactCompilerPreset()], include: /\/web\/src\/.*\.tsx?$/ }),
     // all of the application is there without a network; a newer one is offered and never forced
     VitePWA({
       registerType: 'prompt',

@@ -13,6 +13,7 @@ import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useJob } from '../app/job-context.ts';
+import { PrepPicture } from '../drawing/PrepPicture.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { Overrule } from './Overrule.tsx';
 
@@ -118,8 +119,11 @@ function PrepSteps({ s, system }: { s: Specified; system: WholeView['system'] })
     <ol className="prep-steps">
       {prepPlan(s).map((line) => (
         <li key={line.step}>
-          {said(reasonWord(line.how), system)}
-          {line.grits.length > 0 && <i> {line.grits.join(', then ')} grit</i>}
+          <PrepPicture step={line.step} />
+          <span>
+            {said(reasonWord(line.how), system)}
+            {line.grits.length > 0 && <i> {line.grits.join(', then ')} grit</i>}
+          </span>
           {line.holes.map(({ hole, count, how }) => (
             <small key={hole}>
               {said(counted(count, ...HOLES[hole]), system)}: {said(reasonWord(how), system)}
