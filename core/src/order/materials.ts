@@ -5,7 +5,6 @@ import type { Priced } from '../job/paints.ts';
 import {
   MATERIALS,
   REPAIR_CLASSES,
-  type Fabric,
   type MaterialItem,
   type OperationKind,
   type PieceUnit,
@@ -17,7 +16,7 @@ import { gritsFor } from '../specify/prep-plan.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
-import { INCH, type Metres, type Money } from '../units/si.ts';
+import { INCH, type Money } from '../units/si.ts';
 import { compute, given, unopened, type Dimension, type Working } from '../units/working.ts';
 import { phrase, type Word } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
@@ -25,50 +24,8 @@ import { HOLES, THE, TRIM } from '../words/terms.ts';
 import type { RoomLines } from '../lines/lines.ts';
 import { isBeaded } from '../lines/methods.ts';
 import { REMEDY_STEPS, spotArea, type Mend } from '../work/remedies.ts';
+import { materialKey, ITEMS, type Aisle, type MaterialSize } from './kit.ts';
 import type { PaintLine } from './paint.ts';
-
-/** Where in a shop it stands: the order of the shopping list. */
-export const AISLES = ['paint', 'masking', 'filling and sanding', 'rollers and brushes', 'cleaning', 'safety'] as const;
-export type Aisle = (typeof AISLES)[number];
-
-const ITEMS = {
-  tape: ['masking', 'roll', false],
-  'tape-fine': ['masking', 'roll', false],
-  film: ['masking', 'roll', false],
-  card: ['masking', 'shield', true],
-  'drop-cloth': ['masking', 'cloth', true],
-  caulk: ['filling and sanding', 'cartridge', false],
-  filler: ['filling and sanding', 'tub', false],
-  patch: ['filling and sanding', 'patch', false],
-  abrasive: ['filling and sanding', 'sheet', false],
-  blades: ['filling and sanding', 'pack', false],
-  cover: ['rollers and brushes', 'cover', false],
-  frame: ['rollers and brushes', 'frame', true],
-  pole: ['rollers and brushes', 'pole', true],
-  tray: ['rollers and brushes', 'tray', true],
-  liner: ['rollers and brushes', 'liner', false],
-  brush: ['rollers and brushes', 'brush', true],
-  conditioner: ['paint', 'bottle', false],
-  wax: ['paint', 'tin', false],
-  'dark-wax': ['paint', 'tin', false],
-  highlight: ['paint', 'tin', false],
-  wash: ['cleaning', 'bottle', false],
-  degrease: ['cleaning', 'bottle', false],
-  rags: ['cleaning', 'pack', false],
-  bags: ['cleaning', 'pack', false],
-  mask: ['safety', 'mask', false],
-  goggles: ['safety', 'pair', true],
-  gloves: ['safety', 'box', false],
-  respirator: ['safety', 'mask', true],
-  'lead-test': ['safety', 'kit', false],
-  'asbestos-test': ['safety', 'test', false],
-} as const satisfies Record<MaterialItem, readonly [Aisle, PieceUnit, boolean]>;
-
-/** Tells a line apart on the shopping list and among what is owned. */
-export const materialKey = (item: MaterialItem, size: MaterialSize): string => [item, ...Object.values(size)].join('|');
-
-/** Kept from job to job, so that it may be owned already. */
-export const isKept = (item: MaterialItem): boolean => ITEMS[item][2];
 
 export interface MaterialLine {
   /** Tells it apart on the shopping list and among what is owned. */
@@ -88,28 +45,6 @@ export interface MaterialLine {
   readonly priced: Priced | null;
   readonly cost: Money;
 }
-export interface MaterialSize {
-  readonly pile?: Metres;
-  readonly width?: Metres;
-  readonly fabric?: Fabric;
-  readonly grit?: number;
-}
-
-/** A painter's kit: what lasts, in the sizes that are ever asked for. */
-export const KIT: readonly Pick<MaterialLine, 'item' | 'size'>[] = [
-  { item: 'brush', size: { width: 2.5 * INCH } },
-  { item: 'brush', size: { width: 2 * INCH } },
-  { item: 'frame', size: { width: 9 * INCH } },
-  { item: 'frame', size: { width: 6 * INCH } },
-  { item: 'frame', size: { width: 4 * INCH } },
-  { item: 'pole', size: {} },
-  { item: 'tray', size: {} },
-  { item: 'drop-cloth', size: {} },
-  { item: 'card', size: {} },
-  { item: 'goggles', size: {} },
-  { item: 'respirator', size: {} },
-];
-
 /** An inch is enough on an edge [common practice, no source]. */
 const EDGE: MaterialSize = { width: INCH };
 export interface MaterialQuestion {

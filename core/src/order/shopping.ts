@@ -6,7 +6,8 @@ import { said } from '../units/word.ts';
 import { paintWord } from '../words/systems.ts';
 import { TINT_BASE } from '../words/terms.ts';
 import { materialWord, pieceWord } from '../words/work.ts';
-import { AISLES, type Aisle, type MaterialLine } from './materials.ts';
+import { AISLES, type Aisle } from './kit.ts';
+import type { MaterialLine } from './materials.ts';
 import type { PaintLine } from './paint.ts';
 
 /** A line to put in the basket. */

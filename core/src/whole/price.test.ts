@@ -10,7 +10,7 @@ import { evaluate } from '../units/working.ts';
 import { optionPrices } from './options.ts';
 import { baseDays, baseOrder, basePlan } from './plan.ts';
 import { wholeOf } from './whole.ts';
-import { isKept, KIT, materialKey } from '../order/materials.ts';
+import { isKept, KIT, materialKey } from '../order/kit.ts';
 import { priceLabour, priceOf, shareOut } from '../order/price.ts';
 import { quoteOf } from './quote.ts';
 import { schoolPrice, SCHOOLS, type School } from './schools.ts';

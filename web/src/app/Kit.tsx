@@ -1,4 +1,4 @@
-import { KIT, materialKey } from '@kovelin/core/order/materials.ts';
+import { KIT, materialKey } from '@kovelin/core/order/kit.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { materialWord } from '@kovelin/core/words/work.ts';

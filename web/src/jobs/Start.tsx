@@ -3,7 +3,7 @@ import { MOST } from '@kovelin/core/job/limits.ts';
 import { plainRoom, type PlainRoom } from '@kovelin/core/job/plain-room.ts';
 import { COUNTRIES, COUNTRY_ROWS, systemOf, type Country } from '@kovelin/core/job/region.ts';
 import { usualOf } from '@kovelin/core/job/usual.ts';
-import { KIT, materialKey } from '@kovelin/core/order/materials.ts';
+import { KIT, materialKey } from '@kovelin/core/order/kit.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { FOOT } from '@kovelin/core/units/si.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';

@@ -1,7 +1,8 @@
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
-import { isKept, type MaterialLine } from '@kovelin/core/order/materials.ts';
+import { isKept } from '@kovelin/core/order/kit.ts';
+import type { MaterialLine } from '@kovelin/core/order/materials.ts';
 import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
