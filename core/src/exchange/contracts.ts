@@ -117,6 +117,7 @@ export const specifyContract = (job: Job, { surfaces }: Whole, withAssumed = fal
   })),
 });
 
+/** The order as JSON for other programs: litres, tins by size, chances from 0 to 1, money in minor units. */
 export const orderContract = (job: Job, order: JobOrder) => ({
   paints: order.paints.map((p) => ({
     product: p.product.name,

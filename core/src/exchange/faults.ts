@@ -60,5 +60,6 @@ export function overlongRow(text: string, separator: string, most = MOST_LINE): 
   }
   return 0;
 }
+/** Why a line of so many characters is not read. @param line counted from 1. */
 export const overlong = (line: number): string =>
   `Line ${line} has more than ${MOST_LINE} characters; a list or a palette has a line an entry. It was not read.`;

@@ -82,11 +82,14 @@ function read<T>(schema: Joi.ObjectSchema, text: string, who: string): Result<T>
     : good(json as T);
 }
 
+/** One press of the laser meter as it sends it; what is none says what was sent and what is expected. */
 export const readShot = (text: string): Result<Shot> => read(shot, text, 'The meter');
+/** CIE L*a*b* (D65, 2°) as the colour reader sends it; what is none is a problem. */
 export function readLab(text: string): Result<ReaderLab> {
   const found = read<{ lab: ReaderLab }>(reading, text, 'The reader');
   return found.ok ? good(found.value.lab) : found;
 }
+/** Air as the climate logger sends it: °C, relative humidity from 0 to 1, m/s; what is none is a problem. */
 export function readAir(text: string): Result<AirRead> {
   const found = read<AirRead>(air, text, 'The climate logger');
   if (!found.ok) return found;

@@ -241,4 +241,5 @@ const READ: Readonly<Record<JobWord, (line: Line) => JobLine>> = {
   order: readOrder,
 };
 
+/** What a line of the sheet says of the job, by its first word. @throws the line’s own fault, with its column. */
 export const readJobLine = (word: JobWord, line: Line): JobLine => READ[word](line);

@@ -14,7 +14,9 @@ export class LineProblem extends Error {
 }
 
 const QUOTED = /"(?:[^"\\]|\\.)*"/y;
+/** A quoted text without its quotes and backslashes. */
 export const unquote = (text: string): string => text.slice(1, -1).replace(/\\(.)/g, '$1');
+/** A text as the sheet quotes it. */
 export const quote = (text: string): string => `"${text.replace(/["\\]/g, '\\$&')}"`;
 /** A line without its comment; a # between quotation marks, or of a colour that is said, starts none. */
 export const withoutComment = (text: string): string =>

@@ -8,6 +8,7 @@ import type { Money } from '../units/si.ts';
 /** Shopping lists and quotes as text and CSV (RFC 4180, UTF-8; cells that a spreadsheet would run are neutralised). */
 const amount = (minor: Money) => (minor / 100).toFixed(2);
 
+/** The shopping list as CSV, a row a line; money in whole units of the job’s currency. */
 export const shoppingCsv = (job: Job, { aisles, total }: ShoppingList): string =>
   toCsv([
     ['aisle', 'what', 'how many', 'note', `cost (${job.currency})`, 'bought'],
@@ -31,6 +32,7 @@ export const shoppingText = (job: Job, { aisles, total }: ShoppingList): string 
     '',
   ].join('\n');
 
+/** The quote as CSV: rooms with their scope, options, tax and total; money in whole units of its currency. */
 export const quoteCsv = (job: Job, quote: Quote): string =>
   toCsv([
     ['part', 'name', 'what', `amount (${job.currency})`],

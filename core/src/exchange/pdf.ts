@@ -25,13 +25,16 @@ export function runs(text: string): Run[] {
   }
   return list;
 }
+/** Whether a document holds letters of the second typeface. */
 export const needsWide = (document: unknown): boolean => JSON.stringify(document).includes('"font":"Wide"');
 
 /** A text in the fonts that can show it. */
 export const t = (text: string, more: Record<string, unknown> = {}): Content =>
   ({ text: runs(text), ...more }) as Content;
+/** A heading. @param size in points, as the space above it. */
 export const head = (text: string, size: number, above = 14): Content =>
   t(text, { fontSize: size, bold: true, margin: [0, above, 0, 4], color: '#23564F' });
+/** A list with points. */
 export const bullets = (lines: readonly string[]): Content => ({
   ul: lines.map((line) => t(line)),
   margin: [0, 0, 0, 2],

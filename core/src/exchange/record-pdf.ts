@@ -40,6 +40,7 @@ export const LABEL_SHEETS = {
   >
 >;
 export type LabelSheet = keyof typeof LABEL_SHEETS;
+/** The sheets of labels that are sold in a size of paper. */
 export const sheetsFor = (paper: PaperSize): LabelSheet[] =>
   (Object.keys(LABEL_SHEETS) as LabelSheet[]).filter((key) => LABEL_SHEETS[key].paper === paper);
 

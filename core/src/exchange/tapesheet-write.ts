@@ -124,5 +124,6 @@ export function formatRoom(room: Room, system: System): string {
   return lines.join('\n');
 }
 
+/** Rooms as a tape sheet in the units of `system`; it reads back as the same rooms. */
 export const formatTapeSheet = (rooms: readonly Room[], system: System): string =>
   [`units ${sheetUnit(system)}`, ...rooms.map((room) => `\n${formatRoom(room, system)}`)].join('\n') + '\n';

@@ -55,6 +55,7 @@ const SCHOOLS = {
 } as const satisfies Partial<{ [K in keyof Practice]: readonly Practice[K][] }>;
 const SCHOOL_KEYS = Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[];
 
+/** `practice trimOrder trim-last …`: schools, each by its key. @throws the line’s own fault. */
 export function readPractice(line: Line): TechniqueLine {
   let set: Partial<Practice> = {};
   while (!line.done) {
@@ -66,6 +67,7 @@ export function readPractice(line: Line): TechniqueLine {
   return { kind: 'practice', set };
 }
 
+/** `focal A` or `focal none`. @throws the line’s own fault. */
 export const readFocal = (line: Line): TechniqueLine => ({
   kind: 'focal',
   wall: line.name('The focal wall, or none,'),
@@ -77,6 +79,7 @@ const isKey = (line: Line): boolean =>
 /** A label, with a piece after it: `d1/casing`. */
 const side = (line: Line): string => line.name('A side of the line') + (line.take(/\/[\w/-]+/y) ?? '');
 
+/** `line corner A B tape …`: how one line, or all of a kind, is made. @throws the line’s own fault. */
 export function readLineSaid(line: Line): TechniqueLine {
   const of = line.choice('A kind of line', v.LINE_KINDS);
   const sides = line.done || isKey(line) ? null : ([side(line), side(line)] as const);
@@ -97,6 +100,7 @@ export function readLineSaid(line: Line): TechniqueLine {
   return { kind: 'line', of, sides, n, set, first };
 }
 
+/** `order ceiling before A`: which of two finishes goes on first. @throws the line’s own fault. */
 export function readOrder(line: Line): TechniqueLine {
   const before = side(line);
   if (!line.keyword('before')) line.fail('Say which finish comes first: order ceiling before A.');

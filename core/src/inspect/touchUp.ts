@@ -92,6 +92,7 @@ const GLOSS: Readonly<Record<Sheen, number>> = {
   'semi-gloss': 50,
   gloss: 80,
 };
+/** Gloss units at 60° in the middle of a sheen’s band. */
 export const glossOf = (sheen: Sheen): number => GLOSS[sheen];
 
 /** CIE L* below which a colour is deep; its reds, greens and browns are not touched up [common practice, no source; limits starting judgement]. */

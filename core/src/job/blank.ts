@@ -13,6 +13,7 @@ export function seededIds(seed: string): IdSource {
   return () => `${seed}-${(n++).toString(36)}`;
 }
 
+/** Items with ids as a table, in their order. */
 export const toTable = <T extends { readonly id: Id }>(items: readonly T[]): Table<T> => ({
   byId: Object.fromEntries(items.map((item) => [item.id, item])),
   order: items.map((item) => item.id),
@@ -24,6 +25,7 @@ export function letter(index: number): string {
   return (rest > 0 ? letter(rest - 1) : '') + String.fromCharCode(65 + (index % 26));
 }
 
+/** A wall nobody has measured, turning right at its end. */
 export const newWall = (id: Id, label: string): Wall => ({
   id,
   label,
@@ -57,6 +59,7 @@ export const newOpening = (start: OpeningStart): Opening => ({
   ...start,
 });
 
+/** A part with what is said of it; all else is not known. */
 export const newPart = (start: Pick<Part, 'id' | 'label' | 'kind'> & Partial<Part>): Part => ({
   wall: null,
   width: null,

@@ -1,6 +1,7 @@
 /** A job file is read whole; a larger one is refused before that. */
 export const MAX_JOB_BYTES = 20 * 1024 * 1024;
 
+/** Why a file of so many bytes is not read. */
 export const tooLarge = (bytes: number): string =>
   `This file is ${Math.round(bytes / 1024 / 1024)} MB; a job file is at most ${MAX_JOB_BYTES / 1024 / 1024} MB. It was not read.`;
 
@@ -110,4 +111,5 @@ export const ENDS = {
   distance: [0.1, 20],
 } as const satisfies Record<string, Ends>;
 
+/** Whether a value lies between its ends, both included. */
 export const within = (value: number, [least, most]: Ends): boolean => value >= least && value <= most;

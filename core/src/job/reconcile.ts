@@ -65,5 +65,6 @@ export function reconcileRoom(room: Room, draft: DraftRoom, ids: IdSource): Room
   };
 }
 
+/** A new room from what was typed of it. */
 export const roomFromDraft = (draft: DraftRoom, id: Id, ids: IdSource, units: System): Room =>
   reconcileRoom({ ...newRoom(id, draft.name, ids, units), walls: toTable<Wall>([]) }, draft, ids);

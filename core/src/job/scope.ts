@@ -8,6 +8,7 @@ export interface SurfaceRef {
   readonly kind: SurfaceKind;
 }
 
+/** All surfaces of a kind in a room, as a scope. */
 export const roomScope = (room: Id, kind: SurfaceKind): Scope => `${room}:${kind}`;
 
 /** From the surface itself to all of its family in the job: the nearest answer wins. */

@@ -11,4 +11,5 @@ export interface Table<T> {
   readonly order: readonly Id[];
 }
 
+/** What a table holds, in its order. */
 export const rows = <T>(table: Table<T>): T[] => table.order.flatMap((id) => table.byId[id] ?? []);

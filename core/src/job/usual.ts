@@ -41,4 +41,5 @@ const METRES: Usual = {
   height: m(2.4),
 };
 
+/** Usual sizes of openings and trim where a job is measured so, m and as they are typed. */
 export const usualOf = (system: System): Usual => (isImperial(system) ? FEET : METRES);

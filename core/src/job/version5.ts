@@ -134,6 +134,7 @@ const setting = ([key, value]: [string, unknown]): [string, unknown] => {
   return [key, known ? clamp(value, ...DEFAULTS[known].ends) : value];
 };
 
+/** A job of version 4 as version 5 has it: readings with their unit, figures within their ends. */
 export function toVersion5(job: Json): Json {
   const own = unitOf(job['units'] as System);
   const units = [own, ...UNITS.filter((unit) => unit !== own)];

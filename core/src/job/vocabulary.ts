@@ -199,6 +199,7 @@ export type SurfaceKind = (typeof SURFACE_KINDS)[number];
 /** Surfaces that usually share a finish. */
 export const FAMILIES = ['ceiling', 'wall', 'trim'] as const;
 export type Family = (typeof FAMILIES)[number];
+/** Ceiling, wall, or anything that is trim. */
 export const familyOf = (kind: SurfaceKind): Family => (kind === 'ceiling' || kind === 'wall' ? kind : 'trim');
 
 /** Trim lapped onto walls that are cut to it; walls first; what is made in a day, deep colours early; or what costs least. */

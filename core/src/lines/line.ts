@@ -43,6 +43,7 @@ const HIDDEN_BY: Readonly<Partial<Record<LineKind, TrimKind>>> = {
   'wall-chair-rail': 'chair-rail',
   'wall-picture-rail': 'picture-rail',
 };
+/** Whether trim that is still to come hides a line of this kind. */
 export const isHiddenLater = ({ room }: Pick<RoomTakeoff, 'room'>, kind: LineKind): boolean => {
   const by = HIDDEN_BY[kind];
   return by !== undefined && room.trim[by]?.later === true;
@@ -94,4 +95,5 @@ export function offEnd({ crew }: Pick<Job, 'crew'>): 'left' | 'right' | null {
   return hands.has('right') ? 'left' : 'right';
 }
 
+/** Whether this side of a line is painted trim. */
 export const isTrim = ({ s }: Pick<Side, 's'>): boolean => s !== null && familyOf(s.surface.kind) === 'trim';

@@ -38,6 +38,7 @@ export interface LineStep {
 export type Lining = Pick<Job, 'settings' | 'practice' | 'crew' | 'learned' | 'lines' | 'orders' | 'prices' | 'region'>;
 
 const ROUGH: ReadonlySet<Texture> = new Set<Texture>(['knockdown', 'rough-plaster', 'popcorn', 'brick', 'deep-stucco']);
+/** Whether tape bleeds on it, by its texture. */
 export const isRough = (s: Specified | null): boolean => s !== null && ROUGH.has(s.survey.texture);
 const isPopcorn = ({ s }: Side): boolean => s?.survey.texture === 'popcorn';
 const isStucco = ({ s }: Side): boolean => s?.survey.texture === 'deep-stucco' || s?.survey.texture === 'rough-plaster';
@@ -52,6 +53,7 @@ const isLightOverDeep = (cut: Side, first: Side): boolean =>
 /** A slip of deep paint on a light neighbour is seen from the door. */
 const isDeepOnLight = (cut: Side, first: Side): boolean => isLightOverDeep(first, cut);
 
+/** Whether a way of making a line takes tape. */
 export const isTaped = (method: LineMethod): boolean =>
   method === 'tape' || method === 'tape-sealed' || method === 'tape-caulked';
 
@@ -331,6 +333,10 @@ function spoiltBy(
   return line.length * share * setting(job, 'spoil.minutes');
 }
 
+/**
+ * One way of making a line: its minutes, what it spoils and what both cost, in minor units.
+ * @param perMinute pay of whoever makes it.
+ */
 export function optionOf(job: Lining, line: Line, way: Way, perMinute: Money): Option {
   const [first, cut] = [line.sides[way.first], line.sides[1 - way.first] as Side];
   const slower = slowerOf(job, line, first, cut, way.method);

@@ -47,6 +47,7 @@ export function cheapestOrder(costs: Costs, arcs: readonly Arc[]): Ordering {
 
 const numbers = (n: number): number[] => Array.from({ length: n }, (_, i) => i);
 
+/** What an order of finishes costs: the sum over each pair of the one that goes on before the other. */
 export function costOf(costs: Costs, order: readonly number[]): number {
   let sum = 0;
   order.forEach((j, k) => {

@@ -13,6 +13,7 @@ export interface Arc {
   readonly area: SquareMetres;
 }
 
+/** The circular arc over a chord. @param rise of its middle above the chord, m; more than 0. */
 export function arcOver(chord: Metres, rise: Metres): Arc {
   const radius = (chord * chord) / (8 * rise) + rise / 2;
   const half = 2 * Math.atan2(2 * rise, chord);

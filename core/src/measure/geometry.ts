@@ -6,6 +6,7 @@ export interface Point {
   readonly y: Metres;
 }
 
+/** Between two points, m. */
 export const distance = (a: Point, b: Point): Metres => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Unit vectors of walls whose turns (deflections, right positive) are given; exact for multiples of 90 degrees. */
@@ -40,6 +41,7 @@ export function walk(lengths: readonly Metres[], units: readonly Point[]): Point
 /** Enclosed area (shoelace); positive whichever way round. */
 export const polygonArea = (points: readonly Point[]): SquareMetres => Math.abs(signedArea(points));
 
+/** Area of a polygon by the shoelace formula, m2; positive anticlockwise. */
 export const signedArea = (points: readonly Point[]): SquareMetres =>
   points.reduce((sum, p, i) => {
     const q = points[(i + 1) % points.length] as Point;

@@ -31,6 +31,7 @@ export const isOffFloor = (o: Opening, outline: Outline): boolean =>
 /** A window board takes the place of the casing below. */
 const isCasedBelow = (o: Opening, offFloor: boolean): boolean => offFloor && o.board === null;
 
+/** An opening with its casing, along the wall and up from the floor, m. */
 export function frameOf(o: Opening, casing: Metres, offFloor: boolean): Frame {
   const below = isCasedBelow(o, offFloor) || o.shape === 'circle' ? casing : 0;
   return {
@@ -43,6 +44,7 @@ export function frameOf(o: Opening, casing: Metres, offFloor: boolean): Frame {
   };
 }
 
+/** The box round an opening, m; with its casing if asked, and never under the floor. */
 export const boxOf = (o: Opening, outline: Outline, withCasing = false): Box => {
   const f = frameOf(o, withCasing ? (o.casing?.metres ?? 0) : 0, isOffFloor(o, outline));
   return { left: f.left, right: f.left + f.width, bottom: Math.max(0, f.bottom), top: f.bottom + f.height };

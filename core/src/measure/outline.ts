@@ -71,6 +71,7 @@ function footOf(foot: Wall['foot'], length: Metres): Pick<Outline, 'foot' | 'sta
   };
 }
 
+/** The face of a wall as a polygon, anticlockwise, m. */
 export const polygonOf = ({ top, foot }: Outline): Point[] => [...foot, ...[...top].reverse()];
 
 /** Height of a chain of points at a distance along the wall, from its nearer end beyond them; at a step, the higher side. */
@@ -83,11 +84,14 @@ function chainAt(chain: readonly Point[], x: Metres): Metres {
     return Math.max(highest, y);
   }, -Infinity);
 }
+/** Height of the ceiling over the floor at `x` along the wall, m. */
 export const heightAt = ({ top }: Outline, x: Metres): Metres => chainAt(top, x);
+/** Height of the wall’s foot at `x` along it, m: more than 0 over stairs. */
 export const footAt = ({ foot }: Outline, x: Metres): Metres => chainAt(foot, x);
 
 const chainLength = (chain: readonly Point[]): Metres =>
   chain.slice(1).reduce((sum, b, i) => sum + Math.hypot(b.x - (chain[i] as Point).x, b.y - (chain[i] as Point).y), 0);
+/** Length of the wall’s upper edge, m. */
 export const topLength = ({ top }: Outline): Metres => chainLength(top);
 /** Of the bottom edge, stairs followed. */
 export const footLength = ({ foot }: Outline): Metres => chainLength(foot);
@@ -100,6 +104,7 @@ export interface Box {
   readonly bottom: Metres;
   readonly top: Metres;
 }
+/** The corners of a box, anticlockwise from its lower left. */
 export const pointsOfBox = ({ left, right, bottom, top }: Box): Point[] => [
   { x: left, y: bottom },
   { x: right, y: bottom },
@@ -107,6 +112,7 @@ export const pointsOfBox = ({ left, right, bottom, top }: Box): Point[] => [
   { x: left, y: top },
 ];
 
+/** Whether two boxes share more than an edge. */
 export const overlaps = (a: Box, b: Box): boolean => {
   const e = 1e-6;
   return a.left < b.right - e && b.left < a.right - e && a.bottom < b.top - e && b.bottom < a.top - e;
@@ -119,6 +125,7 @@ export const lowestTop = (outline: Outline, left: Metres, right: Metres): Metres
     heightAt(outline, right),
     ...outline.top.filter((p) => p.x > left && p.x < right).map((p) => p.y),
   );
+/** The highest place of the wall’s foot between two places along it, m. */
 export const highestFoot = (outline: Outline, left: Metres, right: Metres): Metres => {
   const e = 1e-6;
   return Math.max(

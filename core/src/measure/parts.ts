@@ -302,6 +302,7 @@ export const PART_RULES: Readonly<Record<PartKind, PartRule>> = {
 };
 
 export type FixtureKind = (typeof FIXTURE_KINDS)[number];
+/** Whether it is counted and painted round, not drawn as a face of its own. */
 export const isFixture = (kind: PartKind): kind is FixtureKind => (FIXTURE_KINDS as readonly string[]).includes(kind);
 
 const PLATED = ['off', 'masked', 'cut', 'replaced'] as const;

@@ -62,6 +62,7 @@ export const obstacles = (outline: Outline, openings: readonly Opening[], parts:
   ...parts.filter((p) => PART_RULES[p.kind].breaksRuns).map((p) => placeOf(p, outline)),
 ];
 
+/** Where a part stands on its wall, m; what has no height reaches to the lowest place of the ceiling over it. */
 export const placeOf = (part: Part, outline: Outline): Box =>
   partBox(part, outline, (left, right) => lowestTop(outline, left, right));
 

@@ -56,6 +56,7 @@ const remembered = remember((room: Room, settings: Job['settings'], units: Units
 /** Everything measured of a room; the same room (by identity) under the same settings is not worked out twice. */
 export const takeoffRoom = (job: Context, room: Room): RoomTakeoff => remembered(room, job.settings, job.units);
 
+/** The takeoff of each room, in the job’s order. */
 export const takeoffJob = (job: Pick<Job, 'settings' | 'units' | 'rooms'>): RoomTakeoff[] =>
   rows(job.rooms).map((room) => takeoffRoom(job, room));
 
@@ -193,6 +194,7 @@ export function readingsOf(room: Room): WalkReadings {
   };
 }
 
+/** How well a walk has to close here, m, from the job’s starting values. */
 export const closureSettings = (job: Pick<Job, 'settings'>): ClosureSettings => ({
   least: setting(job, 'closure.least'),
   ratio: setting(job, 'closure.ratio'),

@@ -14,6 +14,7 @@ export function startingPrice(job: Pick<Job, 'settings' | 'region'>, item: Mater
 }
 
 type Priced = Pick<Job, 'settings' | 'region' | 'prices'>;
+/** What a piece costs, minor units: the job’s price, or a starting price. */
 export const pieceOf = (job: Priced, item: MaterialItem): Money => job.prices[item]?.each ?? startingPrice(job, item);
 
 /** Tape along a line: better where the ground is rough. */
@@ -21,6 +22,7 @@ export interface Tape {
   readonly item: 'tape' | 'tape-fine';
   readonly length: Metres;
 }
+/** Tape along a length, m; the better grade on rough ground. */
 export const tapeOf = (length: Metres, rough: boolean): Tape => ({ item: rough ? 'tape-fine' : 'tape', length });
 
 /** A metre of tape, or of a bead along its edge, in minor units. */

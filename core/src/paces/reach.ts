@@ -7,6 +7,7 @@ export type Reach = 'floor' | 'tower' | 'platform';
 
 type Placed = Pick<Surface, 'kind' | 'high' | 'stairs'>;
 
+/** From where a place is reached. @param high its upper end over the floor, m. */
 export const reachOf = (job: Pick<Job, 'settings'>, { high, stairs }: Placed): Reach =>
   stairs ? 'platform' : high > setting(job, 'reach.pole') ? 'tower' : 'floor';
 

@@ -559,4 +559,5 @@ export const OPERATION_RULES = {
   },
 } as const satisfies Record<OperationKind, OperationRule>;
 
+/** The row of an operation: its word, pace, tool and drying. */
 export const ruleOf = (kind: OperationKind): OperationRule => OPERATION_RULES[kind];

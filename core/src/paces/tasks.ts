@@ -49,6 +49,7 @@ export const TASK_RULES = {
   clear: room('none', 'Plates on, uncover and clear'),
 } as const satisfies Record<TaskKind, TaskRule>;
 
+/** The row of a task: its word, and what is in it. */
 export const taskRule = (kind: TaskKind): TaskRule => TASK_RULES[kind];
 
 /** “Cut in wall A, coat 2”, “Fill, visit 2”. */

@@ -64,9 +64,12 @@ export interface Ground {
 const NARROW = 2;
 
 const CUTS: ReadonlySet<string> = new Set(['cut', 'lap', 'prime-cut']);
+/** Whether it is cut in. */
 export const isCut = ({ kind }: Done): boolean => CUTS.has(kind);
+/** Whether it is rolled, with paint or primer. */
 export const isRoll = ({ kind }: Done): boolean => kind === 'roll' || kind === 'prime-roll';
 
+/** What is rolled of a wall or ceiling, and in which direction; null: nothing is. @param cover width of the roller cover, m. */
 export const groundOf = (ask: PlayAsk, cover: Metres): Ground | null =>
   ask.specified.surface.kind === 'ceiling' ? ceilingGround(ask) : wallGround(ask, cover);
 

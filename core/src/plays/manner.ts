@@ -31,6 +31,7 @@ const MINI: Metres = 4 * INCH;
 /** Paint that is dry this soon is not gone over again. */
 const isQuick = (ask: PlayAsk): boolean => ask.specified.product.dry < setting(ask.job, 'dry.quick');
 
+/** How a coat goes onto a surface by hand: bands, laps, direction, what is done dry. */
 export function mannerOf(ask: PlayAsk): Manner {
   const { job, specified: s, coat, coats } = ask;
   const band = setting(job, 'cut.band');

@@ -106,6 +106,7 @@ const cross = (shape: Shape): number =>
 export const areaOf = (shapes: readonly Shape[]): SquareMetres =>
   shapes.reduce((sum, shape) => sum + Math.abs(cross(shape)) / 2, 0);
 
+/** A rectangle as a shape, anticlockwise from its lower left, m. */
 export const boxShape = (left: Metres, right: Metres, bottom: Metres, top: Metres): Shape => [
   { x: left, y: bottom },
   { x: right, y: bottom },

@@ -50,6 +50,7 @@ function dipAreaOf({ job, specified: s, litres }: PlayAsk, { stretch }: Ground):
   return each > 0 ? dipOf(job, effective(s.system.cover)) / each / stretch : Infinity;
 }
 
+/** The strips a face is rolled in, in the order in which they are rolled; together they tile it. */
 export function stripsOf(ask: PlayAsk, ground: Ground, manner: Manner): Strip[] {
   const { box, upright, shape, narrow } = ground;
   const [start, end] = wayOf(ground);

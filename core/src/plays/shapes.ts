@@ -8,13 +8,16 @@ export interface Box {
   readonly bottom: Metres;
   readonly top: Metres;
 }
+/** The box round some points, m. */
 export const boxOf = (points: readonly Point[]): Box => ({
   left: Math.min(...points.map((p) => p.x)),
   right: Math.max(...points.map((p) => p.x)),
   bottom: Math.min(...points.map((p) => p.y)),
   top: Math.max(...points.map((p) => p.y)),
 });
+/** A box as a shape. */
 export const pointsOf = ({ left, right, bottom, top }: Box): Shape => boxShape(left, right, bottom, top);
+/** The middle of a box. */
 export const middleOf = ({ left, right, bottom, top }: Box): Point => ({
   x: (left + right) / 2,
   y: (bottom + top) / 2,

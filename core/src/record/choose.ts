@@ -47,6 +47,7 @@ export interface Opinion {
   /** Lights that it was not looked at in yet. */
   readonly unseen: readonly TimeOfLight[];
 }
+/** What was said of a colour on trial, and in which light nobody has seen it. */
 export function opinionOf({ seen }: Pick<Sample, 'seen'>): Opinion {
   const counts: Record<Liking, number> = { no: 0, unsure: 0, yes: 0 };
   for (const { liking } of seen) counts[liking]++;

@@ -42,6 +42,7 @@ const GIVES_WAY: readonly LabelKey[] = [
 ];
 
 const encoder = new TextEncoder();
+/** Bytes of a text in UTF-8: a code holds so many. */
 export const bytesOf = (text: string): number => encoder.encode(text).length;
 const characters = new Intl.Segmenter('en', { granularity: 'grapheme' });
 
@@ -153,6 +154,7 @@ export function sheenFrom(text: string | undefined): Sheen | null {
 /** “microfibre 10 mm” both ways. */
 export const coverText = (fabric: Fabric | null, pile: Pile | null): string =>
   [fabric, pile === null ? null : `${Math.round(pile * 1000)} mm`].filter((part) => part !== null).join(' ');
+/** Fabric and pile of a cover as a label says them; null: it does not. */
 export function coverFrom(text: string | undefined): { readonly fabric: Fabric | null; readonly pile: Pile | null } {
   const words = (text ?? '').toLowerCase();
   const mm = Number(/(\d+) mm/.exec(words)?.[1]);
@@ -161,6 +163,7 @@ export function coverFrom(text: string | undefined): { readonly fabric: Fabric |
     pile: PILES.find((pile) => Math.round(pile * 1000) === mm) ?? null,
   };
 }
+/** Litres as a label says them; null: it does not. */
 export const litresFrom = (text: string | undefined): number | null =>
   text === undefined ? null : Number(text.replace(',', '.').replace(' L', ''));
 

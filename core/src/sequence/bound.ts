@@ -146,6 +146,7 @@ interface Relations {
   readonly before: readonly (readonly Relation[])[];
   readonly after: readonly (readonly Relation[])[];
 }
+/** Who waits for whom in a compiled network, both ways round, by the index of the task. */
 export function relationsOf({ order, waits, tasks, count }: Compiled): Relations {
   const before: Relation[][] = [];
   const after: Relation[][] = Array.from({ length: count }, () => []);

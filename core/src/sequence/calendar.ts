@@ -225,6 +225,7 @@ function onWall(start: string, zone: string, day: number, time: Minutes): Minute
 /** So many minutes after midnight by the clock on the wall. */
 export const onClock = (crew: Working, day: number, time: Minutes): Minutes =>
   midnight(crew, day) + (crew.start === null ? time : onWall(crew.start, crew.zone, day, time));
+/** A moment of the plan as minutes of the crew’s clock since the first midnight. */
 export const momentOf = (crew: Working, { day, time }: Moment): Minutes => onClock(crew, day, time);
 
 /** ISO date of the nth day; null: the first is not set. */

@@ -35,6 +35,7 @@ const SKILLS: Readonly<Record<TaskKind, readonly Skill[]>> = {
   'touch-up': [],
   clear: [],
 };
+/** What somebody has to be able to do for a task. */
 export const skillsFor = (kind: TaskKind): readonly Skill[] => SKILLS[kind];
 
 /** Work platforms, counted with the crew's things. */

@@ -19,6 +19,7 @@ export interface Score {
 }
 
 const NEAR = 1e-6;
+/** Whether the first plan is better: less late, then sooner done, less idle, less on the way, more slack. */
 export const isBetter = (a: Score, b: Score): boolean =>
   abs(a.late - b.late) > NEAR
     ? a.late < b.late

@@ -59,6 +59,7 @@ function waitsOf({ after }: Task, ends: ReadonlyMap<string, number>): TaskView['
   }));
 }
 
+/** A schedule as it is read: days of each person, each task with its words and reasons, what is done when. */
 export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeoff[]): ScheduleView {
   const held = heldIn(schedule.network, schedule.placed);
   const ends = new Map(schedule.placed.map((p) => [p.task.id, p.pieces.at(-1)?.[1] ?? 0]));

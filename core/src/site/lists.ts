@@ -38,6 +38,7 @@ const BRUSHING: ReadonlySet<Task['kind']> = new Set<Task['kind']>([
   'touch-up',
 ]);
 
+/** What a day’s lists depend on: bases, rooms and kinds of work of its tasks. */
 export function factsOf(job: Listed, tasks: readonly Task[]): DayFacts {
   const bases = tasks.flatMap(({ go }) => paintOf(go)?.base ?? []);
   const specified = tasks.flatMap(({ go }) => go.specified ?? []);

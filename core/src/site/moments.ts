@@ -22,8 +22,10 @@ function firstDate(log: Log, zone: string): string | null {
   return first === null ? null : DateTime.fromISO(first, { zone }).toISODate();
 }
 
+/** Minutes from `zero` (ms since 1970) to a moment written in ISO 8601. */
 export const minutesSince =
   (zero: number) =>
   (at: string): Minutes =>
     (Date.parse(at) - zero) / 60_000;
+/** The moment `t` minutes after `zero` (ms since 1970), in ISO 8601. */
 export const isoAt = (zero: number, t: Minutes): string => new Date(zero + Math.round(t * 60_000)).toISOString();

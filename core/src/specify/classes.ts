@@ -3,11 +3,13 @@ import { bad, good, type Result } from '../units/problem.ts';
 
 /** Hiding classes of EN 13300 by contrast ratio [EN 13300, values from memory]: 1 from 99.5 %, 2 from 98, 3 from 95, else 4. */
 export type HidingClass = 1 | 2 | 3 | 4;
+/** Class of a contrast ratio (from 0 to 1) at a spreading rate, after EN 13300. */
 export const hidingClass = (contrast: number): HidingClass =>
   contrast >= 0.995 ? 1 : contrast >= 0.98 ? 2 : contrast >= 0.95 ? 3 : 4;
 
 /** A class stands for its lower bound: a label promises no more. */
 const LEAST_OF: Readonly<Record<HidingClass, number>> = { 1: 0.995, 2: 0.98, 3: 0.95, 4: 0.9 };
+/** The least contrast ratio of a class, from 0 to 1 (EN 13300). */
 export const contrastOfClass = (of: HidingClass): number => LEAST_OF[of];
 
 /** Contrast ratio as people write it: 97, 97 %, 0.97, or “class 2” of EN 13300. Full hiding cannot be a film's. */

@@ -37,6 +37,7 @@ export function bandsOf(hex: string): Bands {
 
 const asColour = ([r, g, b]: Bands) => ({ mode: 'lrgb', r, g, b }) as const;
 
+/** Linear light in three bands, from 0 to 1, as `#rrggbb` in sRGB. */
 export const hexOf = (bands: Bands): string => serializeHex(convertLrgbToRgb(asColour(bands)));
 
 /** Luminous reflectance Y, 0-1 (Rec. 709 weights, D65). */

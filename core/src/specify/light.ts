@@ -48,5 +48,6 @@ export function bearingsOf(room: Room): ReadonlyMap<Id, number> | null {
 }
 
 const POINTS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
+/** The nearest of eight points. @param bearing in degrees from north, clockwise; any number of turns. */
 export const compassPoint = (bearing: number): (typeof POINTS)[number] =>
   POINTS[Math.round((((bearing % 360) + 360) % 360) / 45) % 8] ?? 'north';

@@ -18,6 +18,7 @@ export interface Primed {
 const ORDER: readonly PrimerKind[] = ['penetrating', 'bonding', 'board', 'sealing', 'blocking', 'undercoat'];
 
 export const NO_PRIMER: PrimerChoice = { kind: 'none', extent: 'none', coats: 0, tint: null, then: null };
+/** One layer of primer and no other. */
 export const only = (layer: PrimerLayer): PrimerChoice => ({ ...layer, then: null });
 
 /** The primers of a choice in the order they go on. */

@@ -102,6 +102,10 @@ const primersIn = remember((products: Job['products']): readonly Product[] =>
   Object.values(products).filter((product) => product.role === 'primer'),
 );
 
+/**
+ * What goes onto a surface and why: its survey, system with reasons, hiding coat by coat, cautions.
+ * @param around light from windows, floor of the room (m2), fixings that come out.
+ */
 export function specifySurface(job: Specifying, surface: Surface, room: Case['room'], around: Around = {}): Specified {
   const { light = DARK, floor = null, fixings = 0 } = around;
   const { product, colour, from } = finishOf(job, surface);
@@ -348,6 +352,7 @@ export const specifyRoom = (job: Specifying, takeoff: RoomTakeoff): Specified[] 
     job.region,
   );
 
+/** All surfaces of a job, room by room. */
 export const specifyJob = (job: Job): Specified[] => takeoffJob(job).flatMap((takeoff) => specifyRoom(job, takeoff));
 
 /** Decisions and finishes whose surface is no longer there: kept, and shown as such. */

@@ -81,6 +81,7 @@ const PAINT: readonly Rule<PaintFamily>[] = [
   { rule: 'paint.ceiling', when: (c) => c.kind === 'ceiling', then: 'ceiling' },
   { rule: 'paint.wall', when: always, then: 'wall' },
 ];
+/** The kind of paint, with its reasons. */
 export const paintFor = (c: Case): Decided<PaintFamily> => decide(PAINT, c);
 
 /** Durability against forgiveness [common practice, no source]. */
@@ -275,6 +276,7 @@ const NEVER: readonly Rule<readonly PrepStep[]>[] = [
 /** Where there is wax, soot or grease, degreasing is a washing. */
 const SPARED: Readonly<Partial<Record<PrepStep, PrepStep>>> = { wash: 'degrease' };
 
+/** Steps of preparation with their reasons, in the order given; what must not be done there is left out. */
 export function prepFor(c: Case, order: readonly PrepStep[]): Decided<readonly PrepStep[]> {
   const fitting = PREP.filter((rule) => rule.when(c));
   const asked = new Set(fitting.flatMap((rule) => rule.then));
@@ -309,6 +311,7 @@ function weighLight(wanted: { value: Sheen; because: Reason[] }, c: Case): { val
   };
 }
 
+/** The sheen, with its reasons: the nearest one that the paint is made in. */
 export const sheenFor = (c: Case): Decided<Sheen> => {
   const wanted = weighLight(decide(SHEEN, c), c);
   if (c.product.sheens.includes(wanted.value)) return wanted;
@@ -381,6 +384,7 @@ export function coverFor(c: Case, sheen: Sheen): Decided<Cover> {
   };
 }
 
+/** The brush, with its reasons; its width in m. */
 export const brushFor = (c: Case): Decided<Brush> => ({
   value: {
     width: (isTrim(c) ? 2 : 2.5) * INCH,
@@ -420,4 +424,5 @@ const SEAL: readonly Rule<Seal>[] = [
   { rule: 'seal.chalk-type', when: isChalkType, then: 'clear-wax' },
   { rule: 'seal.none', when: always, then: 'none' },
 ];
+/** What goes over it at last, with its reasons. */
 export const sealFor = (c: Case): Decided<Seal> => decide(SEAL, c);

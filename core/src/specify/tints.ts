@@ -8,6 +8,7 @@ import { isClear, type Case } from './case.ts';
 /** An untinted primer dries to a broken white [starting judgement]. */
 const PRIMER_WHITE = '#f0f0ea';
 
+/** Colours that are to be hidden, `#rrggbb`: the surface’s own and its patches’. */
 export const oldColours = ({ survey }: Case) => [survey.colour, ...survey.patches];
 
 /** What the finish has to cover: the old colours, or what full primers leave of them. */
@@ -69,6 +70,7 @@ function tintedWith(primer: PrimerChoice, tint: string, alone: boolean): PrimerC
   return primer.then ? { ...primer, then: { ...primer.then, tint } } : { ...primer, tint };
 }
 
+/** A primer, tinted where that saves a finish coat. */
 export const withTint = (plain: Decided<PrimerChoice>, { taken }: Tints): Decided<PrimerChoice> =>
   taken
     ? {

@@ -6,6 +6,7 @@ const DAY = 'yyyy-MM-dd';
 /** The day it is where the reader is. */
 export const today = (now = DateTime.local()): string => now.toFormat(DAY);
 
+/** The day so many days later, or earlier, by the calendar. */
 export const addDays = (day: string, days: number): string =>
   DateTime.fromFormat(day, DAY, { zone: 'utc' }).plus({ days }).toFormat(DAY);
 

@@ -285,6 +285,7 @@ export function scanWhole(text: string, options: LengthOptions): Result<Scanned>
   return scanned;
 }
 
+/** A number with at most so many digits after the point, and no noughts at its end. */
 export function trimNumber(value: number, digits = 4): string {
   return String(Number(value.toFixed(digits)));
 }

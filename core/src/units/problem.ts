@@ -10,8 +10,10 @@ export interface Problem {
 export type Result<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
+/** What was wanted. */
 export const good = <T>(value: T): Result<T> => ({ ok: true, value });
 
+/** One problem, in a sentence; where, as far as that is known. */
 export function bad(message: string, where: Partial<Omit<Problem, 'message'>> = {}): Result<never> {
   return { ok: false, problems: [{ path: '', ...where, message }] };
 }

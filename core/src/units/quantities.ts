@@ -66,17 +66,6 @@ export const parseSpread = parseWith(
   'Write 400 sq ft/gal or 10 m2/L.',
 );
 
-/** Temperature in C: `70 F`, `21 C`. */
-export function parseTemperature(text: string): Result<number> {
-  const found = /^\s*([-−]?\d+(?:[.,]\d+)?)\s*°?\s*([CF])\s*$/i.exec(text);
-  if (!found) return bad(`“${text.trim()}” is not a temperature. Write 70 F or 21 C.`, { column: 1 });
-  const value = Number((found[1] ?? '').replace('−', '-').replace(',', '.'));
-  return good(found[2]?.toUpperCase() === 'F' ? ((value - 32) * 5) / 9 : value);
-}
-
-export const formatTemperature = (celsius: number, system: System): string =>
-  isImperial(system) ? `${Math.round((celsius * 9) / 5 + 32)} °F` : `${trimNumber(celsius, 1)} °C`;
-
 /** A span in minutes: `90 min`, `1 h 30`, `1:30`, `2 h`, `2 days` are elapsed time. */
 export function parseMinutes(text: string): Result<Minutes> {
   const clock = /^\s*(\d+):([0-5]\d)\s*$/.exec(text);
@@ -102,12 +91,14 @@ const plain = [0, 1, 2].map(
   (digits) => new Intl.NumberFormat('en-US', { minimumFractionDigits: digits, maximumFractionDigits: digits }),
 );
 
+/** With as many digits as a tape is good for: 93.1 ft², 8.65 m². */
 export function formatArea(area: SquareMetres, system: System): string {
   const value = isImperial(system) ? area / SQUARE_FOOT : area;
   const digits = isImperial(system) ? (value < 100 ? 1 : 0) : value < 100 ? 2 : 1;
   return `${plain[digits]?.format(value)} ${isImperial(system) ? 'ft²' : 'm²'}`;
 }
 
+/** 2.25 gal, 2.22 qt, 27 fl oz; 1.5 L, 800 mL. */
 export function formatVolume(litres: Litres, system: System): string {
   if (!isImperial(system)) return litres < 1 ? `${Math.round(litres * 1000)} mL` : `${trimNumber(litres, 2)} L`;
   if (litres === 0) return '0 gal';
@@ -117,6 +108,7 @@ export function formatVolume(litres: Litres, system: System): string {
     : `${trimNumber(litres / FLUID_OUNCE, 0)} fl oz`;
 }
 
+/** A spreading rate. @param rate in m2/L. */
 export const formatSpread = (rate: number, system: System): string =>
   isImperial(system) ? `${Math.round((rate * GALLON) / SQUARE_FOOT)} ft²/gal` : `${trimNumber(rate, 1)} m²/L`;
 
@@ -134,6 +126,7 @@ export function parseMoney(text: string): Result<Money> {
 
 const currencies = new Map<string, Intl.NumberFormat>();
 
+/** Minor units as money of a currency (ISO 4217): $6,484.34. */
 export function formatMoney(minor: Money, currency: string): string {
   const format =
     currencies.get(currency) ??
@@ -142,6 +135,7 @@ export function formatMoney(minor: Money, currency: string): string {
   return format.format(minor / 100);
 }
 
+/** A share as per cent: a digit after the point under 10 %; “<0.1 %”. */
 export const formatPercent = (fraction: number): string => {
   const percent = fraction * 100;
   return percent > 0 && percent < 0.1 ? '<0.1 %' : `${trimNumber(percent, percent < 10 ? 1 : 0)} %`;

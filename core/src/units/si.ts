@@ -10,6 +10,7 @@ export type Money = number;
 export type Units = 'imperial' | 'metric';
 /** Units, and whose words with them where those are not the usual ones: American in feet and inches, British in metres. */
 export type System = Units | 'imperial-british' | 'metric-american';
+/** Whether lengths are read and shown in feet and inches. */
 export const isImperial = (system: System): boolean => system === 'imperial' || system === 'imperial-british';
 export type LengthUnit = 'ft' | 'in' | 'm' | 'cm' | 'mm';
 

@@ -5,6 +5,7 @@ import { isImperial, type System } from './si.ts';
 const toFahrenheit = (c: number): number => (c * 9) / 5 + 32;
 const fromFahrenheit = (f: number): number => ((f - 32) * 5) / 9;
 
+/** 68 °F, 20 °C. */
 export const formatTemperature = (celsius: number, system: System): string =>
   isImperial(system) ? `${Math.round(toFahrenheit(celsius))} °F` : `${Number(celsius.toFixed(1))} °C`;
 

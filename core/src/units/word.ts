@@ -10,6 +10,7 @@ export interface Pair {
   /** Where a size is in it: American words in metres, and British ones in feet and inches. */
   readonly mixed?: { readonly american: string; readonly british: string };
 }
+/** A word that America and Britain say differently. */
 export const pair = (american: string, british: string): Word =>
   american === british ? american : { american, british };
 
@@ -66,6 +67,7 @@ export function phrase(text: TemplateStringsArray, ...words: readonly (Word | nu
 export const capital = (word: Word): Word => both(word, (text) => text.charAt(0).toUpperCase() + text.slice(1));
 /** The same, said. */
 export const heading = (word: Word, system: System): string => said(capital(word), system);
+/** Words one after the other, with something between. */
 export const inOrder = (words: readonly Word[], between = ', '): Word =>
   words.reduce<Word>((list, word, i) => (i ? phrase`${list}${between}${word}` : word), '');
 /** “A, B and C”. */

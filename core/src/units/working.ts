@@ -37,6 +37,7 @@ function apply(op: Computed['op'], of: readonly Working[], valueOf: (term: Worki
 }
 const valueOf = (term: Working): number => term.value;
 
+/** A figure that is measured, typed or a starting value: where a working ends. */
 export const given = (name: Word, value: number, dimension: Dimension): Given => ({
   op: 'given',
   name,
@@ -44,6 +45,7 @@ export const given = (name: Word, value: number, dimension: Dimension): Given =>
   dimension,
 });
 
+/** A figure made of others, in SI units of its dimension. */
 export function compute(op: Computed['op'], name: Word, dimension: Dimension, ...of: readonly Working[]): Computed {
   return { op, name, dimension, of, value: apply(op, of, valueOf) };
 }

@@ -79,6 +79,7 @@ export interface TriedPlan {
 }
 /** Plans of a wall that were tried already: the best one and whether one person can do it are sought among the same. */
 const triedOf = remember((_: WetCase) => new Map<string, TriedPlan>());
+/** How a wall comes out that is worked on in this way; worked out once a case. */
 export function tryPlan(found: WetCase, role: Role, strips: number): TriedPlan {
   const known = triedOf(found);
   const key = `${role} ${strips}`;
@@ -105,6 +106,7 @@ export function planWithin(found: WetCase, role: Role, share: number): TriedPlan
   return best;
 }
 
+/** How so many people share a wall unless they say otherwise. */
 export const usualRole = (people: 1 | 2): Role => (people === 1 ? 'stretches' : 'follow');
 
 /** Share of its open time within which an edge laps no oftener than is accepted. */
@@ -113,6 +115,7 @@ export function safeShare(job: Pick<Job, 'settings'>): number {
   const deviate = quantile(1 - setting(job, 'wet.risk'), 0, 1);
   return Math.exp(-deviate * Math.hypot(spread.people, spread.open));
 }
+/** How much people and open times vary from wall to wall, as σ of a log-normal. */
 export const spreadOf = (job: Pick<Job, 'settings'>): Spread => ({
   people: sigmaOf(setting(job, 'wet.people')),
   open: sigmaOf(setting(job, 'wet.open')),

@@ -37,6 +37,7 @@ const inOrder = (cuts: readonly (WetCut & { readonly n: number })[], block: numb
 /** Strips that an arm's reach spans, about. */
 const REACH = 3;
 
+/** A plan for a wall as acts of one or two people, each with what it waits for; minutes. */
 export function programOf(wall: WetWall, plan: Plan): Program {
   const acts: Act[] = [];
   const cutBy = new Int32Array(wall.cuts.length).fill(-1);

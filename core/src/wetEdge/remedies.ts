@@ -43,6 +43,7 @@ export function remedyAt(ask: WetAsk, before: WetAnswer, n: number): Remedy | nu
   return { change: tried.change, value, cost, lap: answer.lap, halo: answer.halo, answer };
 }
 
+/** All that might keep the edge wet, each with what it would change. */
 export const remediesOf = (ask: WetAsk, before: WetAnswer): Remedy[] =>
   Array.from({ length: remedyCount(ask) }, (_, n) => remedyAt(ask, before, n) ?? []).flat();
 

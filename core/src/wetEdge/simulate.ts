@@ -103,6 +103,7 @@ export interface Setup {
   readonly starts: Float64Array;
   readonly ends: Float64Array;
 }
+/** What all runs of a plan share: its acts, cells, and room for their times. */
 export function setUp(wall: WetWall, plan: Plan): Setup {
   const program = programOf(wall, plan);
   const cells = cellsOf(wall, program);

@@ -22,6 +22,7 @@ function visibility(s: Specified, raked: boolean): number {
   const deep = Math.max(0, (DEEP + 25 - labOf(s.colour.hex).l) / (DEEP + 25));
   return Math.min(1, (SHINES[s.sheen] + 0.5 * deep) * (raked ? 1 : 0.6));
 }
+/** How much of a lap mark is seen on this surface, by its sheen, colour and light. */
 export function visibleOn(s: Specified): Visible {
   const v = visibility(s, isRaked(s));
   return v < 0.15 ? 'none' : v < 0.45 ? 'faint' : 'plain';

@@ -165,6 +165,7 @@ export interface InspectView {
   /** When the job's minutes begin, ms since 1970; null: it has no first day and no log. */
   readonly zero: number | null;
 }
+/** What Inspect shows: when each surface may be looked at, and defects with their causes. @param date the day it is. */
 export function inspectView(job: Looking, entries: readonly LogEntry[], date: string): InspectView {
   const log = new Map(entries.map((entry) => [entry.id, entry]));
   const state = stateOf(job, log);

@@ -33,6 +33,7 @@ function together({ people }: Planned['crew']): number {
   return able('cut').some((one) => able('roll').some((other) => other !== one)) ? people.length : 1;
 }
 
+/** For the planner: how the last coat of a surface is kept wet; null: nothing has to be. */
 export function keepFor(job: Planned): Keep {
   if (job.practice.roles === 'cut-all') return () => null;
   const rooms = new Map(

@@ -21,6 +21,7 @@ export interface Ledger {
   readonly ordered: Ordered | null;
 }
 
+/** Paint (L), its greatest risk, work and price of an order, as the ledger has them. */
 export function orderedOf({ paints, labour, price }: JobOrder): Ordered {
   const [worst] = [...paints].sort((a, b) => b.shortfallChance - a.shortfallChance);
   return {
@@ -31,6 +32,7 @@ export function orderedOf({ paints, labour, price }: JobOrder): Ordered {
   };
 }
 
+/** The ledger as far as things are known; null: not yet. */
 export const ledgerOf = (takeoffs: readonly RoomTakeoff[] | null, ordered: Ordered | null): Ledger => ({
   measured: takeoffs && {
     area: takeoffs.flatMap((t) => t.surfaces).reduce((sum, s) => sum + s.area.value, 0),

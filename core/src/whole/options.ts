@@ -19,5 +19,6 @@ export function optionPrice(job: WholeInput, option: JobOption): OptionPrice {
   return { option, price: total(option.id, true) - total(option.id, false) };
 }
 
+/** Each option by itself: what it would add to the price, minor units. */
 export const optionPrices = (job: WholeInput): OptionPrice[] =>
   rows(job.options).map((option) => optionPrice(job, option));

@@ -27,6 +27,7 @@ export interface JobRecord {
   readonly left: readonly Left[];
 }
 
+/** Entries of a log by their ids. */
 export const logFrom = (entries: readonly LogEntry[]): Log => new Map(entries.map((entry) => [entry.id, entry]));
 
 /** The record of a job, from its document and its log. */

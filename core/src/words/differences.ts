@@ -5,14 +5,8 @@ import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { dayText } from '../units/day-text.ts';
 import { formatLength } from '../units/length.ts';
-import {
-  formatMinutes,
-  formatMoney,
-  formatPercent,
-  formatSpread,
-  formatTemperature,
-  formatVolume,
-} from '../units/quantities.ts';
+import { formatMinutes, formatMoney, formatPercent, formatSpread, formatVolume } from '../units/quantities.ts';
+import { formatTemperature } from '../units/temperature.ts';
 import type { System } from '../units/si.ts';
 import { said } from '../units/word.ts';
 import { STARTING } from './defaults.ts';

@@ -15,20 +15,24 @@ const PILES: Readonly<Record<number, Word>> = {
   0.018: bothUnits('3⁄4 in', '18 mm'),
   0.028: bothUnits('1 1⁄8 in', '28 mm'),
 };
+/** The length of a pile, m, as covers are sold by. */
 export const pileSize = (pile: Metres): Word => PILES[pile] ?? inBoth((system) => formatLength(pile, system));
 /** “3⁄8 in nap”, “10 mm pile”. */
 export const pileWord = (pile: Metres): Word => phrase`${pileSize(pile)} ${THE.pile}`;
 
 /** Nominal widths of covers and brushes [common practice, no source]: nobody in Britain asks for a 229 mm sleeve. */
 const NOMINAL: Readonly<Record<number, number>> = { 229: 230, 102: 100, 152: 150, 64: 65, 51: 50, 38: 40, 457: 450 };
+/** The width of a cover, brush or tape, m, as they are sold by. */
 export const across = (width: Metres): Word =>
   inBoth((system) => {
     const mm = Math.round(width * 1000);
     return isImperial(system) ? formatLength(width, system) : `${NOMINAL[mm] ?? mm} mm`;
   });
 
+/** “3/8 in nap, 9″ microfiber”. */
 export const coverWord = ({ pile, fabric, width }: Cover): Word =>
   phrase`${pileWord(pile)}, ${across(width)} ${FABRIC[fabric]}`;
+/** “2 1/2″ angled sash, synthetic”. */
 export const brushWord = ({ width, shape, bristle }: Brush): Word =>
   phrase`${across(width)} ${BRUSH[shape]}, ${BRISTLE[bristle]}`;
 
@@ -36,14 +40,17 @@ export const brushWord = ({ width, shape, bristle }: Brush): Word =>
 export const primerWord = ({ then, ...first }: PrimerChoice): Word =>
   then ? phrase`${layerWord(first)}, then ${layerWord(then)}` : layerWord(first);
 
+/** “spot-prime: blocking primer”, “bonding primer, 2 coats, tinted to …”. */
 export function layerWord({ kind, extent, coats, tint }: PrimerLayer): Word {
   if (extent === 'none' || kind === 'none') return 'none';
   if (extent === 'spot') return phrase`spot-prime: ${PRIMER[kind]}`;
   const times = coats > 1 ? phrase`, ${coatsWord(coats)}` : '';
   return phrase`${PRIMER[kind]}${times}${tint ? `, tinted to ${tint}` : ''}`;
 }
+/** “plates off, wash, fill”. */
 export const prepWord = (steps: readonly PrepStep[]): Word =>
   steps.length ? inOrder(steps.map((step) => PREP[step])) : 'nothing';
+/** “2 coats”. */
 export const coatsWord = (n: number): Word => counted(n, 'coat');
 
 /** 4, 6 or 8 fl oz to the quart; 125, 190 or 250 mL to the litre. */

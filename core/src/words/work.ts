@@ -37,6 +37,7 @@ const MATERIAL: Words<MaterialItem> = {
   'lead-test': 'lead test',
   'asbestos-test': 'laboratory test for asbestos',
 };
+/** A material as a list begins with it. */
 export const itemWord = (item: MaterialItem): Word => capital(MATERIAL[item]);
 interface Sized {
   readonly item: MaterialItem;
@@ -56,6 +57,7 @@ export function materialWord({ item, size }: Sized): Word {
 
 const PIECE: Partial<Words<PieceUnit>> = { cover: THE.cover, tin: THE.can };
 const MANY: Partial<Words<PieceUnit>> = { brush: 'brushes', patch: 'patches', box: 'boxes' };
+/** “3 rolls”, “1 shield”. */
 export function pieceWord(n: number, unit: PieceUnit): Word {
   const one = PIECE[unit] ?? unit;
   return counted(Number(n.toFixed(2)), one, MANY[unit] ?? both(one, (text) => `${text}s`));

@@ -203,6 +203,7 @@ function pathsOf(goes: readonly Go[]): Path[] {
 /** Part of a coat of a surface; tape is not, nor what keeps a window from sticking. */
 const isCoat = (go: Go): boolean =>
   go.specified !== null && go.kind !== 'mend' && go.kind !== 'mask' && go.kind !== 'unmask' && !isFaceWax(go);
+/** Whether it is waxing of a face. */
 export const isFaceWax = ({ operations }: Go): boolean => operations[0]?.kind === 'face-wax';
 
 /** Windows are waxed where they meet when their last coat is dry, before they are looked over. */

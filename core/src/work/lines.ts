@@ -33,6 +33,7 @@ export function primedLines(takeoff: RoomTakeoff, painted: Painted): ReadonlyMap
   }
   return lines;
 }
+/** Length of some meetings together, m. */
 export const lengthOf = (meetings: readonly Meeting[]): Metres => meetings.reduce((sum, m) => sum + m.length, 0);
 
 /** Inside corners where both sides get the same: brushed once, by the side named first. */

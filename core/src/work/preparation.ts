@@ -101,5 +101,6 @@ function fill(job: Labouring, s: Specified): Operation[] {
   });
 }
 
+/** All preparation of a surface as operations, in the order of its steps. */
 export const preparationOf = (job: Labouring, s: Specified): Operation[] =>
   steps(s).flatMap((step) => STEPS[step](job, s));

@@ -38,6 +38,7 @@ export const REMEDY_STEPS: Readonly<Record<RemedyKind, readonly Step[]>> = {
 
 /** Feathered out over so much more than the place itself, m [starting judgement]. */
 const FEATHER: Metres = 0.1;
+/** What a spot of a size takes, feathered out on each side, m2. @param size in m. */
 export const spotArea = (size: Metres): SquareMetres => (size + FEATHER) ** 2;
 
 /** Defects that are to be mended, with what is done about them. */
@@ -45,6 +46,7 @@ export interface Mend {
   readonly defect: Defect & { readonly remedy: RemedyKind };
   readonly specified: Specified;
 }
+/** Open defects that have a remedy, each with its surface. */
 export function mendsOf({ defects }: Pick<Job, 'defects'>, surfaces: readonly Specified[]): Mend[] {
   if (!defects.order.length) return [];
   const byId = new Map(surfaces.map((s) => [s.surface.id, s]));

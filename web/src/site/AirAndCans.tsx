@@ -1,7 +1,8 @@
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { LEVELS, type Level } from '@kovelin/core/job/vocabulary.ts';
 import { conditionerFor } from '@kovelin/core/site/lists.ts';
-import { formatTemperature, formatVolume, parseTemperature, parseVolume } from '@kovelin/core/units/quantities.ts';
+import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
+import { formatTemperature, parseTemperature } from '@kovelin/core/units/temperature.ts';
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { GALLON, isImperial } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
@@ -40,7 +41,7 @@ function Air({ view, log, who, logger }: Props) {
         <DraftField
           label="Temperature"
           value={formatTemperature(air.temperature, view.system)}
-          parse={parseTemperature}
+          parse={(text) => parseTemperature(text, view.system)}
           onCommit={(temperature) => set({ temperature })}
         />
         <DraftField

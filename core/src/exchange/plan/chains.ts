@@ -201,6 +201,7 @@ export function wallsOf({ corners }: Chain, system: System): Result<DraftRoom['w
   );
 }
 
+/** A fault of a drawing, at a line of its text where that is known. */
 export const planProblem = (message: string, line?: number): Problem => ({
   path: '',
   message,
