@@ -140,7 +140,7 @@ test('a foot too much is found before the paint is bought: the class, the tellin
   await expect(page.getByRole('button', { name: /^Wall A, .*perhaps misread/ })).toBeVisible();
   await expect(wall).toHaveValue(`8'4`);
   await suspects.getByRole('button', { name: /^take A as 7′ 4″/ }).click();
-  await expect(page.getByRole('heading', { name: 'The walk closes' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The walk closes' })).toBeFocused();
   expect((await ledger(page))['Paint area']).toBeCloseTo(before['Paint area'] ?? 0, 9);
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('heading', { name: 'The walk does not close' })).toBeVisible();

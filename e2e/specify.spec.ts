@@ -267,6 +267,11 @@ test('a room is asked about in one conversation: a glance, what is left, part by
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall C, / }).click();
   const colour = page.getByLabel(/^Another color/);
+  // neither a name, a code nor a colour: said, and Enter takes nothing
+  await colour.fill('no such thing');
+  await expect(page.getByText('No color here is called that.')).toBeVisible();
+  await colour.press('Enter');
+  await expect(page.locator('.colour-now')).toContainText('W1 warm white');
   await colour.fill('light grey');
   await page.getByRole('button', { name: 'N2 light pebble' }).click();
   const fill = (wall: string) => page.locator(`polygon[data-wall=${wall}]`).getAttribute('fill');

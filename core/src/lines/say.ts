@@ -1,6 +1,7 @@
 import type { SurfaceId } from '../job/table.ts';
 import type { Part } from '../job/measured.ts';
 import { rows } from '../job/table.ts';
+import type { LineMethod } from '../job/vocabulary.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { groupBy } from '../units/group.ts';
 import { INCH, type Metres } from '../units/si.ts';
@@ -36,6 +37,15 @@ function finishWord(side: Side, other: Side): Word {
   return colour && colour !== other.s?.colour.name ? colour : side.s ? nameWord(side.s.surface.name) : '';
 }
 
+/** A way of making a line after “cut …”, where its name alone would not do. */
+const BY: Readonly<Partial<Record<LineMethod, Word>>> = {
+  tape: 'along burnished tape',
+  'tape-sealed': 'along tape, its edge sealed',
+  'tape-caulked': 'along tape, its edge caulked',
+  shield: 'along a shield',
+  edger: 'with an edger',
+};
+
 type Made = Pick<MadeLine, 'line' | 'chosen'>;
 const sidesOf = ({ line, chosen }: Made) => ({
   first: line.sides[chosen.first],
@@ -52,7 +62,7 @@ function wantsWord(made: Made): Word {
   const { first, cut } = sidesOf(made);
   if (line.hidden) return 'rough, trim hides it later';
   const tape = chosen.stays ? phrase` (${STAYS[chosen.stays]})` : '';
-  const how = phrase`${METHOD[chosen.method]}${tape}${endWord(cut)}`;
+  const how = phrase`${BY[chosen.method] ?? METHOD[chosen.method]}${tape}${endWord(cut)}`;
   if (!first.s) return phrase`cut ${how}`;
   const over = line.kind === 'corner' ? 'round the corner' : 'over the line';
   return phrase`${finishWord(first, cut)} laps ${across(lapOf(first))} ${over} first; cut ${finishWord(cut, first)} ${how}`;

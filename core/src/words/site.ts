@@ -1,7 +1,7 @@
 import type { ClockKind, DayPart, Floor, Level, Oddity, StopReason, TaskKind } from '../job/vocabulary.ts';
 import { across } from './systems.ts';
 import { INCH } from '../units/si.ts';
-import { phrase, type Word } from '../units/word.ts';
+import { capital, phrase, type Word } from '../units/word.ts';
 import { THE } from './terms.ts';
 
 /** Things to be done before, during and at the end of a painter's day. */
@@ -15,7 +15,7 @@ export const DAY_ITEMS = {
   box: phrase`Cans of one colour boxed: mixed in one bucket`,
   'rim-holes': 'Holes punched in the groove of the rim, so that it drains',
   'rim-band': 'A band across the can to wipe the brush on: the rim stays clean',
-  lint: phrase`${THE.cover} rid of lint: pinched along, rolled over tape, damped and spun`,
+  lint: phrase`${capital(THE.cover)} rid of lint: pinched along, rolled over tape, damped and spun`,
   'brush-water': phrase`Brush damped with water and shaken out; loaded about ${across(INCH)}, paint kept off the ferrule`,
   'brush-oil': phrase`Natural bristle, dipped in thinner and wiped; loaded about ${across(INCH)}, paint kept off the ferrule`,
   rest: 'First load rests a minute in the cover before it meets the wall',

@@ -113,8 +113,8 @@ export default function RegionDialog({ view, onClose }: { readonly view: JobView
           onCommit={(tins) => set({ tins })}
         />
         <p className="hint">
-          The years for {row.name} are starting values: your own code counts. Other sizes of tins are priced between
-          those there are.
+          The years are starting values ({row.name}): your own code counts. Other sizes of tins are priced between those
+          there are.
         </p>
         <div className="row-buttons">
           <Button variant="contained" onClick={close}>

@@ -6,10 +6,13 @@ import type { Palette } from '../app/palette.ts';
 export const lettering = (colour: string, fontSize = 14) =>
   ({ color: colour, fontFamily: 'Barlow Condensed', fontSize }) as const;
 
-/** What every chart has: still, described, lettered, and a tooltip that needs no style element. */
-export const charted = (palette: Palette): EChartsCoreOption => ({
+/**
+ * What every chart has: still, lettered, and a tooltip that needs no style element. @param says the chart in a sentence, for
+ * those who hear it.
+ */
+export const charted = (palette: Palette, says: string): EChartsCoreOption => ({
   animation: false,
-  aria: { enabled: true },
+  aria: { enabled: true, label: { description: says } },
   textStyle: lettering(palette.ink),
   tooltip: {
     renderMode: 'richText',

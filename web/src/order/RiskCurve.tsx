@@ -44,7 +44,10 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
   const option = useMemo(() => {
     const { ink } = palette;
     const text = lettering(ink);
-    const base = charted(palette);
+    const base = charted(
+      palette,
+      `The more there is, the smaller the chance of not finishing: from ${formatPercent(curve[0]?.chance ?? 0)} with ${formatVolume(from, system)} to ${formatPercent(curve.at(-1)?.chance ?? 0)} with ${formatVolume(to, system)}.`,
+    );
     const x = (value: number) => Number((value / unit).toFixed(3));
     return {
       ...base,

@@ -29,7 +29,7 @@ export default function TimesChart({ paces }: { paces: readonly LearnedPace[] })
       splitLine: { lineStyle: { color: palette.line } },
     };
     return {
-      ...charted(palette),
+      ...charted(palette, `${points.length} timed tasks: minutes planned, and minutes taken.`),
       grid: { left: 44, right: 12, top: 12, bottom: 40 },
       xAxis: { ...axis, name: 'planned, minutes', nameGap: 24, nameTextStyle: text },
       yAxis: { ...axis, name: 'taken, minutes', nameGap: 30, nameTextStyle: text },

@@ -19,7 +19,10 @@ export default function HidingChart({ specified: s }: { specified: Specified }) 
   const option = useMemo(() => {
     const { ink } = palette;
     const text = lettering(ink);
-    const base = charted(palette);
+    const base = charted(
+      palette,
+      `How far thin spots still are from full hiding: ${looks.map((look) => `after ${look.coats} ΔE ${look.thinDelta.toFixed(1)}`).join(', ')}.`,
+    );
     const series = (
       name: string,
       key: 'meanDelta' | 'thinDelta' | 'cutDelta',

@@ -3,6 +3,7 @@ import { setting } from '@kovelin/core/job/defaults.ts';
 import { effective } from '@kovelin/core/specify/reasons.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { buyingRate } from '@kovelin/core/specify/spread.ts';
+import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatMinutes, formatPercent } from '@kovelin/core/units/quantities.ts';
 import {
   MARKS,
@@ -161,8 +162,9 @@ export function PracticeWallView({
     <section className="practice-wall" aria-label="Practice wall">
       <h3>Roll it yourself</h3>
       <p className="hint">
-        {WIDE} m of wall, {FAST} times as fast: load the roller, roll with the pointer or a finger (arrow keys, space
-        for a load), back into the wet before it sets after {formatMinutes(rules.open)}. Then light it from the side.
+        {formatLength(WIDE, view.system)} of wall, {FAST} times as fast: load the roller, roll with the pointer or a
+        finger (arrow keys, space for a load), back into the wet before it sets after {formatMinutes(rules.open)}. Then
+        light it from the side.
       </p>
       <div className="play-shown">
         <canvas

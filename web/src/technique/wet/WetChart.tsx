@@ -27,7 +27,6 @@ export default function WetChart({ answer, system }: { answer: WetAnswer; system
     const { setup, case: found } = answer;
     const unit = isImperial(system) ? FOOT : 1;
     const text = lettering(palette.ink);
-    const base = charted(palette);
     const point = (i: number): [number, number] => {
       const n = setup.cells.of[i] ?? 0;
       const cut = found.wall.cuts[n];
@@ -36,6 +35,11 @@ export default function WetChart({ answer, system }: { answer: WetAnswer; system
     };
     const points = Array.from({ length: setup.cells.count }, (_, i) => point(i));
     const open = found.open.minutes;
+    const oldest = points.reduce((most, [, age]) => Math.max(most, age), 0);
+    const base = charted(
+      palette,
+      `The oldest edge is ${oldest.toFixed(1)} min old when it is gone over; a cut stays open ${open.toFixed(1)} min.`,
+    );
     return {
       ...base,
       grid: { left: 46, right: 18, top: 34, bottom: 42 },
