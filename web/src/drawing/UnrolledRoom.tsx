@@ -140,6 +140,9 @@ function Sheet({
   const trim = (kind: string) => paint(`${takeoff.room.id}/${kind}`).fill;
   const { ceiling } = layout;
   const ceilingCoat = paint(ceilingId);
+  const ground = ceilingCoat.ground ?? ceilingCoat.fill;
+  // lettering that runs over the edge of a narrow ceiling keeps its ground about it
+  const onCeiling = { fill: inkOn(ground), stroke: ground };
   const ring = ringOf(layout, takeoff, selected);
   const sheet = useRef<SVGSVGElement>(null);
   const group = useRef<SVGGElement>(null);
@@ -173,21 +176,11 @@ function Sheet({
               <InMetres at={ceiling.at}>
                 <polygon points={ceiling.points} fill={ceilingCoat.fill} className="edge" />
               </InMetres>
-              <text
-                x={ceiling.x + 9}
-                y={ceiling.y + 20}
-                className="label"
-                style={{ fill: inkOn(ceilingCoat.ground ?? ceilingCoat.fill) }}
-              >
+              <text x={ceiling.x + 9} y={ceiling.y + 20} className="label" style={onCeiling}>
                 Ceiling
               </text>
               {ceilingCoat.note && (
-                <text
-                  x={ceiling.x + 9}
-                  y={ceiling.y + 38}
-                  className="note"
-                  style={{ fill: inkOn(ceilingCoat.ground ?? ceilingCoat.fill) }}
-                >
+                <text x={ceiling.x + 9} y={ceiling.y + 38} className="note" style={onCeiling}>
                   {ceilingCoat.note}
                 </text>
               )}
