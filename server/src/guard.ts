@@ -18,6 +18,7 @@ export function onlyNames(own: readonly string[] = []): RequestHandler {
   };
 }
 
+/** Nothing of this is kept by a browser. */
 export const noStore: RequestHandler = (_, response, next) => {
   response.set('Cache-Control', 'no-store');
   next();
@@ -32,6 +33,7 @@ export function jsonBody(limit: string, expected: string): (RequestHandler | Err
   return [onlyJson, express.json({ limit }), jsonFaults(expected)];
 }
 
+/** Refuses a request with a sentence. */
 export function refuse(response: Response, status: number, problem: string): void {
   response.status(status).json({ problem });
 }

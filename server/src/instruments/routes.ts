@@ -15,6 +15,7 @@ const chip = 'Send {"lab": {"l", "a", "b"}}: l from 0 to 100, a and b from -150 
 const inRange = (value: unknown, low: number, high: number): value is number =>
   typeof value === 'number' && value >= low && value <= high;
 
+/** The simulated meter, reader and climate logger, as `docs/instruments.md` has them. */
 export function instruments(laser: Laser, reader: ColourReader, climate: ClimateLogger): Router {
   const router = Router();
   router.use('/console', express.static(fileURLToPath(new URL('./console', import.meta.url)), { maxAge: 0 }));

@@ -33,6 +33,7 @@ export interface Page {
   readonly View: ComponentType;
 }
 
+/** All pages by their addresses, each loaded when it is visited. */
 export function App({ steps, pages }: { steps: readonly Step[]; pages: readonly Page[] }) {
   return (
     <StepsContext value={steps}>

@@ -52,6 +52,7 @@ function useSession(id: string): Loaded {
   return loaded;
 }
 
+/** The frame round every step of a job. */
 export default function JobFrame() {
   const { id = '' } = useParams();
   const session = useSession(id);

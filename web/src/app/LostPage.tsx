@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 
+/** An address that leads nowhere. */
 export function LostPage() {
   return (
     <main className="lost">

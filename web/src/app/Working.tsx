@@ -47,6 +47,7 @@ export function Figure({ working, system, text }: { working: Working; system: Sy
   );
 }
 
+/** A figure opened into its terms, each of them again. */
 export function WorkingTree({ working, system }: { working: Working; system: System }) {
   const value = <b>{shown(working.value, working.dimension, system)}</b>;
   if (working.op === 'given')

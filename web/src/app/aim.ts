@@ -9,12 +9,14 @@ export interface Target {
 let target: Target | null = null;
 const listeners = new Set<() => void>();
 
+/** A length field took the focus: readings go there from now on. */
 export function aim(at: Target): void {
   target = at;
   for (const listener of listeners) listener();
 }
 /** null when the field is no longer on the page. */
 export const aimedAt = (): Target | null => (target && document.getElementById(target.id) ? target : null);
+/** Hears when readings go to another field. @returns how to stop. */
 export const listenToAim = (listener: () => void): (() => void) => {
   listeners.add(listener);
   return () => listeners.delete(listener);

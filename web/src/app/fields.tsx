@@ -191,6 +191,7 @@ export function readLength(
   return readReading(typed, unitOf(system), options);
 }
 
+/** A length as it is typed, with its sentence when it cannot be read. */
 export function LengthField({ value, system, options, optional, ...rest }: LengthProps) {
   return (
     <DraftField
@@ -229,6 +230,7 @@ export function Choice<T extends string>({ label, value, options, onChange, hide
   );
 }
 
+/** A titled part of a panel. */
 export function Section({ title, children, extra }: { title: string; children: ReactNode; extra?: ReactNode }) {
   return (
     <section className="section">

@@ -22,6 +22,7 @@ export interface JobView {
 
 export const ViewContext = createContext<JobView | null>(null);
 
+/** The open job. @throws outside of one. */
 export function useJob(): JobView {
   const view = useContext(ViewContext);
   if (!view) throw new Error('useJob outside a job');

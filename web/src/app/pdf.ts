@@ -24,6 +24,7 @@ async function put(name: string, url: string): Promise<void> {
   pdfMake.addVirtualFileSystem({ [name]: await base64(await response.blob()) });
 }
 
+/** A document as a PDF in the application’s own typefaces. @throws where one cannot be fetched. */
 export async function pdfOf(document: TDocumentDefinitions): Promise<Blob> {
   await Promise.all(Object.entries(FILES).map(([name, url]) => put(name, url)));
   if (needsWide(document)) await put('wide', wide);

@@ -20,6 +20,7 @@ export function say(text: string, action: Told['action'] = null): void {
 export const unsay = (id: number): void => publish(told.filter((t) => t.id !== id));
 
 export const saidNow = (): readonly Told[] => told;
+/** Hears of each change of what was said. @returns how to stop. */
 export const listenToSaid = (listener: () => void): (() => void) => {
   listeners.add(listener);
   return () => listeners.delete(listener);

@@ -13,6 +13,7 @@ export function takeTyped(): void {
 }
 
 const isTyping = (): boolean => open.size > 0;
+/** Whether anything is typed that is no edit yet. */
 export const useTyping = (): boolean =>
   useSyncExternalStore((listener) => {
     listeners.add(listener);

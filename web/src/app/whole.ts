@@ -14,6 +14,7 @@ export interface WholeView extends JobView {
   readonly specified: Specified | null;
 }
 
+/** The open job with all that follows from it. */
 export function useWhole(): WholeView {
   const view = useJob();
   const derived = wholeOf(view.state.shown);

@@ -107,6 +107,7 @@ const DRAWINGS: Readonly<Record<PrepStep | 'between', ReactNode>> = {
   ),
 };
 
+/** A step of preparation as a picture. */
 export const PrepPicture = ({ step }: { readonly step: PrepStep | 'between' }) => (
   <svg className="prep-picture" viewBox="0 0 72 44" aria-hidden="true">
     <path className="ground" d="M1 1h70v42H1z" />

@@ -98,6 +98,7 @@ const DRAWINGS: Readonly<Record<TestId, React.ReactNode>> = {
   ),
 };
 
+/** A test of a surface as a picture. */
 export const TestDrawing = ({ test }: { test: TestId }) => (
   <svg className="test-drawing" viewBox="0 0 270 76" aria-hidden="true">
     {DRAWINGS[test]}

@@ -19,6 +19,7 @@ function GuideLink({ href = '', children }: { href?: string | undefined; childre
 }
 const COMPONENTS: Components = { a: GuideLink };
 
+/** A guide of `docs/guide`, as it ships with the application. */
 export default function GuidePage() {
   const { guide = '' } = useParams();
   const found = Object.hasOwn(GUIDES, guide) ? GUIDES[guide] : undefined;

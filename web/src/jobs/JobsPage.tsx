@@ -26,6 +26,7 @@ const Start = lazy(() => import('./Start.tsx'));
 const JobCard = lazy(() => import('./JobCard.tsx'));
 const Deleted = lazy(() => import('./Deleted.tsx'));
 
+/** The first page: a room to begin, or the jobs that are here. */
 export default function JobsPage() {
   const [jobs, setJobs] = useState<JobRow[] | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);

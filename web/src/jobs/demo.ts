@@ -3,6 +3,7 @@ import cottage from '../../../examples/keepers-cottage.json?url';
 import { db, newRow } from '../store/db.ts';
 import { freshId } from '../store/ids.ts';
 
+/** Puts the demo job among the jobs, where it is not there yet. @returns its id. */
 export async function openDemo(): Promise<string> {
   const file = await fetch(cottage);
   if (!file.ok) throw new Error(`Failed to fetch the example (${file.status})`);

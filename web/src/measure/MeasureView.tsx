@@ -32,6 +32,7 @@ const WAYS: readonly (readonly [Way, string])[] = [
   ['table', 'Takeoff'],
 ];
 
+/** A room row by row, in shorthand or as its takeoff, under the drawing that follows each key. */
 export default function MeasureView() {
   const view = useJob();
   const [way, setWay] = useState<Way>('rows');

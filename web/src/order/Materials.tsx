@@ -109,6 +109,7 @@ function Owned({ view, line: m }: { view: WholeView; line: MaterialLine }) {
   );
 }
 
+/** One material: where its quantity comes from, its price, what is owned of it. */
 export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'>) {
   const { system, state, session } = view;
   const m = order.materials.find((x) => x.key === chosen);

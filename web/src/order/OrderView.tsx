@@ -27,6 +27,7 @@ const tables = (own: boolean): readonly (readonly [TableKey, string])[] => [
   ['price', own ? 'Time and cost' : 'Labour and price'],
 ];
 
+/** What to buy and what it costs: paint, everything else, the price. */
 export default function OrderView() {
   const view = useWhole();
   const [table, setTable] = useState<TableKey>('paint');

@@ -33,6 +33,7 @@ interface Props {
   readonly picked: boolean;
 }
 
+/** The paint of what is chosen: how much is enough, mixing, its label. */
 export function PaintPanel({ view, line, surface, picked }: Props) {
   const [side, setSide] = useState<Side>(kept);
   const { system } = view;

@@ -12,6 +12,7 @@ interface Props {
   readonly onPick: (key: string) => void;
 }
 
+/** Each paint of the order: wanted, tins to buy, what is left over, two chances, its cost. */
 export function PaintTable({ view, chosen, onPick }: Props) {
   const { derived, system, state } = view;
   const { paints } = derived;

@@ -18,6 +18,7 @@ export async function exportQuote(job: Job, quote: Quote, format: 'pdf' | 'csv')
   }
 }
 
+/** The shopping list as a file. @throws why the PDF could not be made. */
 export async function exportList(job: Job, list: ShoppingList, format: 'pdf' | 'csv' | 'txt'): Promise<void> {
   const name = `${fileName(job)}-to-buy.${format}`;
   if (format === 'pdf') {

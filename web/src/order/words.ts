@@ -6,6 +6,7 @@ export const taxWord = (name: string): string => (/^[A-Z][a-z ]*$/.test(name) ? 
 
 /** Days after which a price is called old. */
 const OLD = 14;
+/** A day, and that it is old where it is. */
 export function ageWord(date: string, form: DateForm): string {
   const days = daysBetween(date, today());
   const text = dayText(date, form);

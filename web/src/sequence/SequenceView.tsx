@@ -35,6 +35,7 @@ const LEGEND = [
   ['look', 'look, touch up'],
 ] as const;
 
+/** Who does what when: the plan as bars, the drawing as it stands at a moment, the crew beside it. */
 export default function SequenceView() {
   const view = useWhole();
   const { takeoff, state, session, system, surface, select, goTo } = view;

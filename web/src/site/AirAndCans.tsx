@@ -18,6 +18,7 @@ import type { Logger } from './useLogger.ts';
 interface Props extends Shared {
   readonly logger: Logger;
 }
+/** The air as it is here, and the tins that are open. */
 export function AirAndCans(props: Props) {
   return (
     <>

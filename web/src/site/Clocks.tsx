@@ -65,6 +65,7 @@ export function Clocks({ view, site, tasks, now, zero, alarms }: Shared & { alar
 interface ClockProps extends Pick<Shared, 'view' | 'tasks' | 'now' | 'zero'> {
   readonly clock: SiteClock;
 }
+/** One clock of what dries or sets: how long still, and what comes then. */
 export function Clock({ clock, view, tasks, now, zero }: ClockProps) {
   const { system, state, goTo, select } = view;
   const { kind, due, since, because, frees, operation, stretch } = clock;

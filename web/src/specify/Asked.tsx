@@ -41,6 +41,7 @@ export interface AskedProps extends Props {
   readonly onBack: (() => void) | null;
   readonly arrived: number;
 }
+/** One question of the survey with its answers, and the test that would tell more. */
 export function Asked({ view, s, question: q, set, onNext, onBack, arrived }: AskedProps) {
   const test = TESTS.find((t) => t.id === q.test);
   // what the test below answers is not offered twice

@@ -47,6 +47,7 @@ interface OverruleProps {
   readonly onPick: (value: SystemValues[Member]) => void;
 }
 
+/** What a decision may be instead; the form it takes is the member’s own. */
 export function Overrule({ member, value, system, s, onPick }: OverruleProps): ReactNode {
   const words = <T extends string>(list: readonly T[], table: Words<T>) =>
     list.map((v) => [v, heading(table[v], system)] as const);

@@ -50,6 +50,7 @@ interface PanelProps {
   /** The question to begin with; null: the first that is open. */
   readonly ask: string | null;
 }
+/** The chosen surface: what is there now, what goes on, how it will look. */
 export function SpecifyPanel({ view, side, onSide, ask }: PanelProps) {
   const { specified: s, takeoff, system } = view;
   const [alone, setAlone] = useState<SurfaceId | null>(null);

@@ -22,6 +22,7 @@ function unevenness(s: Specified, stage: Stage): Pick<Coat, 'thin' | 'cut'> {
   return look ? { thin: look.thin, cut: look.cut } : {};
 }
 
+/** What goes onto each surface and how it will look, coat by coat. */
 export default function SpecifyView() {
   const view = useWhole();
   const [stage, setStage] = useState<Stage>('hidden');

@@ -45,6 +45,7 @@ export interface Arrival {
   readonly isOwn: boolean;
 }
 
+/** What a job of an archive would bring here: new, the same, or otherwise thing by thing; entries and photos not here yet. */
 export async function arrivalOf(db: Database, came: ReadJob, isOwn = false): Promise<Arrival> {
   const { id } = came.job;
   const [row, trashed, log, handed] = await Promise.all([

@@ -8,6 +8,7 @@ import { db } from './db.ts';
 /** What is remembered from job to job. */
 const OWNED = 'owned';
 
+/** What was owned in earlier jobs, by material. */
 export async function ownedBefore(): Promise<Record<string, number>> {
   const row = await db.kept.get(OWNED);
   return { ...(row?.value as Record<string, number> | undefined) };
@@ -36,6 +37,7 @@ export interface Me {
   readonly firm: Firm;
 }
 const NOBODY: Me = { own: false, firm: { name: '', contact: '', address: '' } };
+/** For whom, and under which name, earlier jobs were. */
 export async function meBefore(): Promise<Me> {
   const row = await db.kept.get(ME);
   return { ...NOBODY, ...(row?.value as Partial<Me> | undefined) };

@@ -39,6 +39,7 @@ export async function sweep(database: Database, keep: ReadonlySet<string>): Prom
   });
 }
 
+/** Takes a price list out, with all its rows. */
 export async function removeList(id: string): Promise<void> {
   await db.transaction('rw', db.priceLists, db.priceChunks, async () => {
     await db.priceLists.delete(id);

@@ -17,6 +17,7 @@ export function download(name: string, text: string | Blob, type = 'application/
 export const fileName = ({ name }: { readonly name: string }) =>
   name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'job';
 
+/** The takeoff of a job as CSV. */
 export async function exportTakeoff(job: Job): Promise<void> {
   const { takeoffCsv } = await import('@kovelin/core/exchange/takeoff-csv.ts');
   download(`${fileName(job)}-takeoff.csv`, takeoffCsv(job), 'text/csv');

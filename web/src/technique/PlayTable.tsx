@@ -39,6 +39,7 @@ interface PlayTableProps {
   readonly painted: readonly Specified[];
   readonly specified: Specified;
 }
+/** A coat of a surface stroke by stroke, and its steps in words. */
 export function PlayTable({ view, painted, specified: s }: PlayTableProps) {
   const { state, system } = view;
   const coatsIn = (layer: Layer) => coatsOf({ specified: s, layer });

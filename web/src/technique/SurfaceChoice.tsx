@@ -10,6 +10,7 @@ interface SurfaceChoiceProps {
   readonly painted: readonly Specified[];
   readonly specified: Specified;
 }
+/** Which surface is looked at. */
 export function SurfaceChoice({ view, painted, specified }: SurfaceChoiceProps) {
   return (
     <Choice

@@ -30,6 +30,7 @@ const TABLES = [
 ] as const;
 type TableKey = (typeof TABLES)[number][0];
 
+/** Who laps over whom, and how each surface is painted by hand. */
 export default function TechniqueView() {
   const view = useWhole();
   const { search } = useLocation();
