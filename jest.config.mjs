@@ -19,9 +19,12 @@ export default {
     ],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(culori|colorjs\\.io|immer|comlink|suncalc|minisearch|flatqueue|ical\\.js|@scure)/)',
+    '/node_modules/(?!(culori|colorjs\\.io|immer|comlink|suncalc|minisearch|flatqueue|ical\\.js|@scure|@zip\\.js)/)',
   ],
   // jest resolves with “require”, for which this package exports no single files
-  moduleNameMapper: { '^colorjs\\.io/src/(.*)$': '<rootDir>/node_modules/colorjs.io/src/$1' },
+  moduleNameMapper: {
+    '^colorjs\\.io/src/(.*)$': '<rootDir>/node_modules/colorjs.io/src/$1',
+    '^@zip\\.js/zip\\.js/lib/zip-core-native\\.js$': '<rootDir>/node_modules/@zip.js/zip.js/lib/zip-core-native.js',
+  },
   moduleFileExtensions: ['ts', 'tsx', 'js', 'mjs', 'cjs', 'json'],
 };

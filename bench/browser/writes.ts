@@ -17,7 +17,7 @@ Object.assign(globalThis, {
     const bare = new Dexie('bare', { chromeTransactionDurability: 'strict' });
     bare.version(1).stores({ log: 'id' });
     const own = new Database('own');
-    const ours = await perSecond(() => append(own, 'job', 'van', [said], Date.now()), count);
+    const ours = await perSecond(() => append(own, 'job', 'van', [{ said: [said], at: Date.now() }]), count);
     const theirs = await perSecond((n) => bare.table('log').add({ ...said, id: String(Math.random()), seq: n }), count);
     return { ours, theirs };
   },

@@ -13,6 +13,7 @@ import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
 import { listenToDatabase } from './app/database.ts';
+import { takeTypedOnLeaving } from './app/typed.ts';
 import { say } from './app/say.ts';
 import { onFileGone } from './app/stale.ts';
 import { whyNot } from './store/why.ts';
@@ -35,6 +36,7 @@ window.addEventListener('unhandledrejection', ({ reason }) => say(`Something did
 window.addEventListener('error', ({ error }) => error && say(`Something did not work: ${whyNot(error)}`));
 window.addEventListener('vite:preloadError', onFileGone);
 listenToDatabase();
+takeTypedOnLeaving();
 // when the page is there
 window.addEventListener('load', () => {
   void import('./app/offline.ts').then(({ workOffline }) => workOffline());

@@ -326,15 +326,18 @@ test('replay and schedule --log: what a log comes to, and what is wrong with one
   const log = [
     entry(1, 20, { kind: 'start', operation: first.id }),
     entry(2, 20 + 2 * first.work, { kind: 'done', operation: first.id }),
+    '{"kind":"lunch"}',
     '{"id":"a-3"',
   ].join('\n');
   const read = (path: string) => (path.endsWith('.jsonl') ? log : example(path));
   const replayed = run(['replay', 'loft-bedroom.tape', 'day.jsonl', '--now', '200'], read);
-  const { actual, paces } = JSON.parse(replayed.stdout) as {
+  const { actual, paces, aside } = JSON.parse(replayed.stdout) as {
+    aside: string[];
     actual: { operation: string; minutes: number }[];
     paces: { m: number; own: number; mean: number; sd: number }[];
   };
   expect(actual).toEqual([{ operation: first.id, minutes: expect.closeTo(2 * first.work, 3) }]);
+  expect(aside).toEqual([expect.stringMatching(/^Line 3: An entry has a kind/)]);
   // one entry of half the pace, by the closed form at the starting values
   expect(paces[0]?.mean).toBeCloseTo(-Math.LN2 / 0.09 / (1 / 0.09 + 1 / 0.0625), 3);
   const planned = run(['schedule', 'loft-bedroom.tape', '--log', 'day.jsonl', '--now', '200'], read);
@@ -347,8 +350,8 @@ test('replay and schedule --log: what a log comes to, and what is wrong with one
     [['schedule', 'loft-bedroom.tape', '--now', '5'], '', /--now goes with --log/],
     [['schedule', 'loft-bedroom.tape', '--log', 'x.jsonl', '--now', 'noon'], '', /--now is “noon”; minutes/],
     [['replay', 'loft-bedroom.tape', 'x.jsonl'], '{"kovelin":"log","job":"mill","name":"Mill"}', /another job, “Mill”/],
-    [['replay', 'loft-bedroom.tape', 'x.jsonl'], '{"kind":"lunch"}\n{}\n', /^line 1: An entry has a kind.*“lunch”/],
-    [['replay', 'loft-bedroom.tape', 'x.jsonl'], 'noise\nnoise', /^line 1: This is no JSON/],
+    [['replay', 'loft-bedroom.tape', 'x.jsonl'], '{"kind":"lunch"}\n{}\n', /no log: no line of it is an entry. Line 1: An entry has a kind.*“lunch”/],
+    [['replay', 'loft-bedroom.tape', 'x.jsonl'], 'noise\nnoise', /no log: .*Line 1: this is no JSON/],
   ] as const) {
     const out = bad([...args], text);
     expect([out.code, out.stdout]).toEqual([2, '']);

@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon';
 import type { Job } from '../job/types.ts';
-import { corrected, inOrder, type Log } from '../site/log.ts';
+import { corrected, inOrder, type Aside, type Log } from '../site/log.ts';
 import type { LogEntry } from '../site/entry.ts';
 import { toCsv } from './csv.ts';
 
@@ -26,10 +26,11 @@ const HEAD = [
 
 /**
  * The log as a table (RFC 4180), a row an entry in the order in which things happened: times are those of the job's zone, as they were put
- * right; what was taken back stands there as such, and corrections stand with what they correct.
+ * right; what was taken back stands there as such, and corrections stand with what they correct. What was not understood is at the end, as
+ * it came.
  */
-export function logCsv(log: Log, { crew }: Pick<Job, 'crew'>): string {
-  const holds = new Map(corrected(log).map((entry) => [entry.id, entry]));
+export function logCsv(log: Log, { crew }: Pick<Job, 'crew'>, aside: readonly Aside[] = []): string {
+  const holds = new Map(corrected(log).entries.map((entry) => [entry.id, entry]));
   const name = (who: string): string => crew.people.find(({ id }) => id === who)?.name ?? who;
   const row = (said: LogEntry): (string | number)[] => {
     const entry = holds.get(said.id) ?? said;
@@ -41,7 +42,10 @@ export function logCsv(log: Log, { crew }: Pick<Job, 'crew'>): string {
       standsAs(said, holds.get(said.id)),
     ];
   };
-  return toCsv([[...HEAD], ...[...log.values()].sort(inOrder).map(row)]);
+  const unread = aside.map(({ text }) =>
+    HEAD.map((of) => (of === 'note' ? text : of === 'stands' ? 'not understood' : '')),
+  );
+  return toCsv([[...HEAD], ...[...log.values()].sort(inOrder).map(row), ...unread]);
 }
 
 interface Values {

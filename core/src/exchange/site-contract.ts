@@ -1,7 +1,6 @@
 import type { Job } from '../job/types.ts';
 import { onIt, potsNow, type SiteState, type TaskLog } from '../site/fold.ts';
 import { wetAt, type SiteClock } from '../site/clocks.ts';
-import type { Log } from '../site/log.ts';
 import { bad, good, type Result } from '../units/problem.ts';
 import { said } from '../units/word.ts';
 import { systemOf } from '../job/region.ts';
@@ -9,7 +8,7 @@ import type { Minutes } from '../units/si.ts';
 import { clocksNow, lessonsOf, personIn, replanned, stateOf } from '../whole/site.ts';
 import type { Learned } from '../site/paces.ts';
 import { scheduleContract } from './contracts.ts';
-import { readLog } from './site-log.ts';
+import { readLog, type ReadLog } from './site-log.ts';
 
 export type Options = ReadonlyMap<string, string>;
 export type Read = (path: string) => string;
@@ -18,14 +17,15 @@ export type Read = (path: string) => string;
 export function replayContract(job: Job, options: Options, read: Read): Result<unknown> {
   const opened = logFor(job, options.get('log') ?? '', read);
   if (!opened.ok) return opened;
-  const state = stateOf(job, opened.value);
+  const { log, aside } = opened.value;
+  const state = stateOf(job, log);
   const last = Math.max(
     0,
     ...[...state.tasks.values()].flatMap(({ sessions, done }) => [done ?? 0, ...sessions.map((s) => s.to ?? s.from)]),
   );
   const now = nowFor(options.get('now'), last);
   if (!now.ok) return now;
-  return good(replayed(job, state, now.value));
+  return good({ ...replayed(job, state, now.value), aside: aside.map(({ reason }) => reason) });
 }
 
 function replayed(job: Job, state: SiteState, now: Minutes) {
@@ -89,7 +89,7 @@ export function rescheduleContract(job: Job, options: Options, read: Read): Resu
   if (!opened.ok) return opened;
   const now = nowFor(options.get('now'), null);
   if (!now.ok) return now;
-  const plan = replanned(job, stateOf(job, opened.value), now.value);
+  const plan = replanned(job, stateOf(job, opened.value.log), now.value);
   if (plan.problems.length)
     return { ok: false, problems: plan.problems.map((p) => ({ ...p, message: said(p.message, systemOf(job)) })) };
   const done = new Set(
@@ -99,15 +99,14 @@ export function rescheduleContract(job: Job, options: Options, read: Read): Resu
 }
 
 /** The log of a job from a file. */
-export function logFor(job: Job, path: string, read: Read): Result<Log> {
+export function logFor(job: Job, path: string, read: Read): Result<ReadLog> {
   let text: string;
   try {
     text = read(path);
   } catch (error) {
     return bad(`${path} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
   }
-  const opened = readLog(text, job);
-  return opened.ok ? good(opened.value.log) : opened;
+  return readLog(text, job);
 }
 function nowFor(text: string | undefined, otherwise: Minutes | null): Result<Minutes> {
   if (text === undefined && otherwise !== null) return good(otherwise);

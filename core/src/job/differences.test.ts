@@ -17,7 +17,7 @@ const after = (job: Job, edits: readonly Edit[]): Job =>
   }, job);
 const edits = fc.array(hostileEdit, { minLength: 1, maxLength: 5 });
 function chosen(here: Job, there: Job, side: (key: string) => Side) {
-  const patches = patchesFor(here, there, differencesOf(here, there, null), ({ key }) => side(key));
+  const patches = patchesFor(here, there, differencesOf(here, there, []), ({ key }) => side(key));
   return editJob(here, { name: 'patch', args: { patches } });
 }
 
@@ -26,10 +26,10 @@ describe('two copies of one job', () => {
     fc.assert(
       fc.property(edits, edits, (mine, theirs) => {
         const [here, there] = [after(start, mine), after(start, theirs)];
-        expect(differencesOf(here, here, null)).toEqual([]);
-        expect(patchesFor(here, there, differencesOf(here, there, null), () => 'here')).toEqual([]);
+        expect(differencesOf(here, here, [])).toEqual([]);
+        expect(patchesFor(here, there, differencesOf(here, there, []), () => 'here')).toEqual([]);
         const all = chosen(here, there, () => 'there');
-        expect(all.ok && differencesOf(all.value.job, there, null)).toEqual([]);
+        expect(all.ok && differencesOf(all.value.job, there, [])).toEqual([]);
         expect(all.ok && same(all.value.job, { ...there, id: here.id })).toBe(true);
       }),
       { numRuns: 120 },
@@ -39,17 +39,17 @@ describe('two copies of one job', () => {
     fc.assert(
       fc.property(edits, edits, (mine, theirs) => {
         const [here, there] = [after(start, mine), after(start, theirs)];
-        const differences = differencesOf(here, there, start);
+        const differences = differencesOf(here, there, [start]);
         fc.pre(differences.every(({ changed }) => changed !== 'both'));
         const merged = (a: Job, b: Job) => {
-          const patches = patchesFor(a, b, differencesOf(a, b, start), usualSide);
+          const patches = patchesFor(a, b, differencesOf(a, b, [start]), (one) => usualSide(one) ?? 'here');
           return editJob(a, { name: 'patch', args: { patches } });
         };
         const [one, other] = [merged(here, there), merged(there, here)];
         // what one took away the other may refer to: refused on both sides, for somebody to choose
         expect(one.ok).toBe(other.ok);
         if (!one.ok || !other.ok) return;
-        const left = differencesOf(one.value.job, other.value.job, null);
+        const left = differencesOf(one.value.job, other.value.job, []);
         // two that were added at one place stand one before the other
         expect(left.filter(({ path }) => path.at(-1) !== 'order' && path.at(-1) !== 'people')).toEqual([]);
       }),
@@ -66,14 +66,17 @@ describe('two copies of one job', () => {
       { name: 'addWall', args: { room: room.id, id: 'new', after: wall.id } },
       { name: 'setPricing', args: { set: { client: 'A. Keeper' } } },
     ]);
-    const differences = differencesOf(here, there, start);
+    const differences = differencesOf(here, there, [start]);
     expect(differences.map(({ key, changed }) => [key, changed])).toEqual([
       [`rooms/byId/${room.id}/walls/byId/${wall.id}`, 'here'],
       [`rooms/byId/${room.id}/walls/byId/new`, 'there'],
       ['pricing/client', 'there'],
     ]);
     expect(differences[0]?.fields).toEqual([{ path: ['length'], here: length, there: wall.length }]);
-    const done = editJob(here, { name: 'patch', args: { patches: patchesFor(here, there, differences, usualSide) } });
+    const done = editJob(here, {
+      name: 'patch',
+      args: { patches: patchesFor(here, there, differences, (one) => usualSide(one) ?? 'here') },
+    });
     if (!done.ok) throw new Error(JSON.stringify(done.problems));
     const walls = done.value.job.rooms.byId[room.id]?.walls;
     expect([walls?.byId[wall.id]?.length, walls?.order.indexOf('new')]).toEqual([
@@ -83,11 +86,29 @@ describe('two copies of one job', () => {
     const back = editJob(done.value.job, { name: 'patch', args: { patches: done.value.inverse } });
     expect(back.ok && back.value.job).toEqual(here);
   });
-  test('with nothing known of who changed what, what one side has alone is kept and the rest stays as it is', () => {
-    const there = after(start, [{ name: 'addRoom', args: { id: 'attic', name: 'Attic' } }]);
-    const [mine] = differencesOf(there, start, null);
-    const [theirs] = differencesOf(start, there, null);
-    expect([mine && usualSide(mine), theirs && usualSide(theirs)]).toEqual(['here', 'there']);
+  test('who changed a thing is named only where all that both began from says the same; else nothing is chosen for anybody', () => {
+    const named = (name: string): Job => after(start, [{ name: 'renameJob', args: { name } }]);
+    const [here, there] = [named('Here'), named('There')];
+    const sides = (bases: readonly Job[]) =>
+      differencesOf(here, there, bases).map((one) => [one.changed, usualSide(one)]);
+    expect(sides([])).toEqual([[null, null]]);
+    expect(sides([start])).toEqual([['both', null]]);
+    expect(sides([here])).toEqual([['there', 'there']]);
+    expect(sides([there, there])).toEqual([['here', 'here']]);
+    expect(sides([here, start])).toEqual([[null, null]]);
+  });
+  test('rooms in another order there, and one more here: each side changed what it changed', () => {
+    const here = after(start, [{ name: 'addRoom', args: { id: 'attic', name: 'Attic' } }]);
+    const base = after(start, [{ name: 'addRoom', args: { id: 'hall', name: 'Hall' } }]);
+    const there = { ...base, rooms: { ...base.rooms, order: [...base.rooms.order].reverse() } };
+    const mine = {
+      ...here,
+      rooms: { byId: { ...here.rooms.byId, ...base.rooms.byId }, order: [...base.rooms.order, 'attic'] },
+    };
+    expect(differencesOf(mine, there, [base]).map(({ key, changed }) => [key, changed])).toEqual([
+      ['rooms/byId/attic', 'here'],
+      ['rooms/order', 'there'],
+    ]);
   });
   test('a finish of a paint that is not taken with it is refused, with a sentence', () => {
     const [product] = Object.values(start.products);
@@ -111,7 +132,7 @@ describe('two copies of one job', () => {
       { name: 'setCrew', args: { set: { hours: [[450, 720]] } } },
       { name: 'decide', args: { surface: `${wall.id}/field`, member: 'coats', value: 3 } },
     ]);
-    const said = differencesOf(start, there, null).map(sayDifferences(start, there));
+    const said = differencesOf(start, there, []).map(sayDifferences(start, there));
     expect(said.map(({ group, title, lines }) => [group, title, lines[0]?.there])).toEqual([
       [`Measurements, ${room.name}`, `Wall ${wall.label}`, '4.2 m'],
       ['Specification', `Decided for ${room.name}, wall ${wall.label}`, expect.stringContaining('coats 3')],

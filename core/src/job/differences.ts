@@ -23,7 +23,7 @@ export interface Difference {
   readonly there: unknown;
   /** What of it differs; empty where one side has it alone. */
   readonly fields: readonly FieldDifference[];
-  /** Who changed it since both were the same; null: that is not known. */
+  /** Who changed it since both were the same; null: that is not known, as what both began from is not, or tells both ways. */
   readonly changed: Side | 'both' | null;
 }
 
@@ -94,9 +94,10 @@ function ordersAgree(here: unknown, there: unknown): boolean {
 }
 
 /**
- * The things that two copies of a job say otherwise. @param base what both were when they parted, where that is known
+ * The things that two copies of a job say otherwise. @param bases what both were when they parted, as far as that is known; more than one
+ * where each took from the other
  */
-export function differencesOf(here: Job, there: Job, base: Job | null): Difference[] {
+export function differencesOf(here: Job, there: Job, bases: readonly Job[]): Difference[] {
   const found: Difference[] = [];
   const walk = (path: Path, a: unknown, b: unknown): void => {
     if (same(a, b) || (path.length === 1 && NAMING.has(path[0] ?? ''))) return;
@@ -117,23 +118,24 @@ export function differencesOf(here: Job, there: Job, base: Job | null): Differen
     here: a,
     there: b,
     fields: a === undefined || b === undefined ? [] : fieldsOf(a, b),
-    changed: base ? changedBy(at(base, path), a, b) : null,
+    changed: changedBy(path, bases, a, b),
   });
   walk([], here, there);
   return found;
 }
-function changedBy(base: unknown, here: unknown, there: unknown): Side | 'both' {
-  return same(base, here) ? 'there' : same(base, there) ? 'here' : 'both';
+function changedBy(path: Path, bases: readonly Job[], here: unknown, there: unknown): Difference['changed'] {
+  const agree = path.at(-1) === 'order' ? ordersAgree : same;
+  const stood = bases.map((base) => at(base, path));
+  const [asHere, asThere] = [here, there].map((side) => stood.filter((base) => agree(base, side)).length);
+  if (!stood.length) return null;
+  if (asHere === stood.length) return 'there';
+  if (asThere === stood.length) return 'here';
+  return asHere || asThere ? null : 'both';
 }
 
-/**
- * What is taken unless somebody chooses otherwise: who alone changed a thing is right; where nobody knows, a thing that one side has
- * alone is kept; else what stands here.
- */
-export function usualSide({ changed, here, there }: Difference): Side {
-  if (changed === 'here' || changed === 'there') return changed;
-  return changed === null && here === undefined && there !== undefined ? 'there' : 'here';
-}
+/** What is taken unless somebody chooses otherwise: who alone changed a thing is right; else nobody but a person can say. */
+export const usualSide = ({ changed }: Difference): Side | null =>
+  changed === 'here' || changed === 'there' ? changed : null;
 
 /** Ids in the order of `first`, those that it lacks behind whatever they stand behind in `second`. */
 function ordered(first: readonly string[], second: readonly string[], kept: ReadonlySet<string>): string[] {

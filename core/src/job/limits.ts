@@ -15,6 +15,9 @@ export const MOST = {
   notes: 4000,
   batch: 40,
   key: 300,
+  /** Of a surface, or a scope of them; of an operation, which may be at two surfaces. */
+  scope: 200,
+  operation: 1000,
   rooms: 500,
   walls: 400,
   openings: 400,
@@ -42,6 +45,12 @@ export const MOST = {
   /** Days after the first. */
   day: 3652,
   tasks: 20_000,
+  /** Lines of a log's file, characters of one, and lines of it that are kept although they are no entries. */
+  logLines: 200_000,
+  logLine: 65_536,
+  aside: 10_000,
+  /** Copies that a copy of a job remembers it was made from. */
+  exchanges: 64,
   stretches: 6,
   shelf: 500,
   options: 100,
@@ -103,6 +112,8 @@ export const ENDS = {
   /** Open time of a paint, minutes. */
   open: [0.5, 240],
   year: [1000, 2100],
+  /** When an entry of a log can have been written, ms since 1970: a clock beyond these is wrong. */
+  moment: [Date.UTC(2020, 0, 1), Date.UTC(2100, 0, 1)],
   latitude: [-90, 90],
   longitude: [-180, 180],
   /** Of a defect, m. */

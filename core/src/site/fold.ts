@@ -59,6 +59,8 @@ const LISTED = 'list:';
 interface Doing {
   sessions: { who: string; from: Minutes; to: Minutes | null; reason: StopReason | null }[];
   done: Minutes | null;
+  /** Those still on it, by who. */
+  open: Map<string, Doing['sessions'][number]>;
 }
 
 /**
@@ -70,24 +72,24 @@ export function foldLog(
   minutesOf: (at: string) => Minutes,
   personOf: (who: string) => string = (who) => who,
 ): SiteState {
-  const entries = corrected(log);
+  const { entries, odd: unclear } = corrected(log);
   const tasks = new Map<string, Doing>();
   const covered = new Map<string, Covered>();
   const ticks = new Map<string, Minutes>();
   const reasons = new Map<string, string>();
-  const odd: { entry: LogEntry; because: Oddity }[] = [];
+  const odd: { entry: LogEntry; because: Oddity }[] = [...unclear];
   const taskOf = (operation: string): Doing => {
-    const known = tasks.get(operation) ?? { sessions: [], done: null };
+    const known = tasks.get(operation) ?? { sessions: [], done: null, open: new Map() };
     tasks.set(operation, known);
     return known;
   };
-  const openOf = (doing: Doing, who: string) => doing.sessions.find((own) => own.who === who && own.to === null);
-  /** Nobody is at two things at once. */
-  const leaves = (who: string, at: Minutes, reason: StopReason, but: string | null): void => {
-    for (const [operation, doing] of tasks) {
-      const session = operation === but ? undefined : openOf(doing, who);
-      if (session) Object.assign(session, { to: at, reason });
-    }
+  /** What each is on: nobody is at two things at once. */
+  const on = new Map<string, Doing>();
+  const leaves = (who: string, at: Minutes, reason: StopReason): void => {
+    const session = on.get(who)?.open.get(who);
+    if (session) Object.assign(session, { to: at, reason });
+    on.get(who)?.open.delete(who);
+    on.delete(who);
   };
   for (const entry of entries) {
     const at = minutesOf(entry.at);
@@ -95,20 +97,20 @@ export function foldLog(
     const who = personOf(entry.who);
     if (entry.kind === 'start' && entry.operation) {
       const doing = taskOf(entry.operation);
-      if (openOf(doing, who)) {
+      if (doing.open.has(who)) {
         says('again');
         continue;
       }
-      leaves(who, at, 'went-on', entry.operation);
+      leaves(who, at, 'went-on');
       // what is taken up again was not done after all
       doing.done = null;
-      doing.sessions.push({ who, from: at, to: null, reason: null });
+      const session = { who, from: at, to: null, reason: null };
+      doing.sessions.push(session);
+      doing.open.set(who, session);
+      on.set(who, doing);
     } else if (entry.kind === 'stop') {
-      const doing = entry.operation ? tasks.get(entry.operation) : undefined;
-      const session = doing && openOf(doing, who);
-      if (session) Object.assign(session, { to: at, reason: entry.value.reason });
-      else if (entry.operation) says('not-on-it');
-      else leaves(who, at, entry.value.reason, null);
+      if (entry.operation && !tasks.get(entry.operation)?.open.has(who)) says('not-on-it');
+      else leaves(who, at, entry.value.reason);
     } else if (entry.operation?.startsWith(LISTED)) {
       if (entry.kind === 'done') ticks.set(entry.operation, at);
       if (entry.note?.trim()) reasons.set(entry.operation, entry.note.trim());
@@ -119,7 +121,11 @@ export function foldLog(
         continue;
       }
       if (!doing.sessions.length) says('done-first');
-      for (const session of doing.sessions) session.to ??= at;
+      for (const [person, session] of doing.open) {
+        session.to = at;
+        on.delete(person);
+      }
+      doing.open.clear();
       doing.done = at;
     } else if (entry.kind === 'cover') {
       if (!covered.has(entry.value.thing)) covered.set(entry.value.thing, { thing: entry.value.thing, since: at, who });
@@ -128,7 +134,7 @@ export function foldLog(
     }
   }
   return {
-    tasks: new Map([...tasks].map(([operation, doing]) => [operation, { operation, ...doing }])),
+    tasks: new Map([...tasks].map(([operation, { sessions, done }]) => [operation, { operation, sessions, done }])),
     air: entries.flatMap((entry) => (entry.kind === 'air' ? [{ at: minutesOf(entry.at), air: entry.value }] : [])),
     covered: [...covered.values()],
     ticks,

@@ -1,30 +1,32 @@
 import Joi from 'joi';
-import { ENDS, MOST } from '../job/limits.ts';
+import { ENDS, MOST, within } from '../job/limits.ts';
 import { bad, good, type Result } from '../units/problem.ts';
 import { LEVELS, STOP_REASONS } from '../job/vocabulary.ts';
-import type { EntryKind, LogEntry } from './entry.ts';
+import type { EntryKind, LogEntry, SaidEntry } from './entry.ts';
 
-/** The door of the log: an entry that is written, imported or merged is held against this. */
+/** The one validator of the log: what is noted, corrected, read from a file or a backup, merged or stored is validated here. */
 
 const id = Joi.string()
   .pattern(/^[A-Za-z0-9][\w-]{0,79}$/, 'an id')
   .required();
 const text = (most: number) => Joi.string().max(most);
-const place = text(200);
+const place = text(MOST.scope);
+/** Ids of operations hold those of the two surfaces that meet. */
+const operation = text(MOST.operation);
 const at = Joi.string()
   .pattern(
     /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,3})?)?(Z|[+-]\d\d:\d\d)$/,
     'a moment such as 2026-12-01T08:30:00.000Z',
   )
-  .custom((value: string, helpers) =>
-    Number.isNaN(Date.parse(value)) ? helpers.error('at') : new Date(value).toISOString(),
-  )
-  .messages({ at: '{#label} is no moment there is; 2026-12-01T08:30:00.000Z is one' });
+  .custom((value: string, helpers) => {
+    const moment = Date.parse(value);
+    return within(moment, ENDS.moment) ? new Date(moment).toISOString() : helpers.error('at');
+  })
+  .messages({ at: '{#label} is no moment from 2020 to 2099; 2026-12-01T08:30:00.000Z is one' });
 const litres = Joi.number().min(0).max(ENDS.can[1]).required();
 
-const VALUES: Readonly<Record<EntryKind, Joi.Schema>> = {
-  start: Joi.forbidden(),
-  done: Joi.forbidden(),
+/** Kinds with a value of their own. */
+const SAID = {
   stop: Joi.object({ reason: Joi.valid(...STOP_REASONS).required() }).required(),
   air: Joi.object({
     temperature: Joi.number().min(ENDS.temperature[0]).max(ENDS.temperature[1]).required(),
@@ -41,25 +43,33 @@ const VALUES: Readonly<Record<EntryKind, Joi.Schema>> = {
     left: litres,
     by: Joi.valid(...LEVELS).required(),
   }).required(),
-  cover: Joi.object({ thing: text(MOST.name).required() }).required(),
-  uncover: Joi.object({ thing: text(MOST.name).required() }).required(),
-  note: Joi.forbidden(),
+  cover: Joi.object({ thing: place.required() }).required(),
+  uncover: Joi.object({ thing: place.required() }).required(),
   photo: Joi.object({
     photo: id,
     width: Joi.number().integer().min(1).max(20_000).required(),
     height: Joi.number().integer().min(1).max(20_000).required(),
   }).required(),
-  correct: Joi.alternatives(
+};
+/** A correction may be of a correction, and that of another: no deeper. Whether it fits its entry is seen where it is applied. */
+const correction = (deeper: number): Joi.Schema =>
+  Joi.alternatives(
     Joi.object({ removed: Joi.valid(true).required() }),
     Joi.object({
       at,
       who: text(MOST.name),
-      operation: place,
+      operation,
       surface: place,
       note: text(MOST.notes).allow(''),
-      value: Joi.object(),
+      value: Joi.alternatives(...Object.values(SAID), ...(deeper ? [correction(deeper - 1)] : [])),
     }),
-  ).required(),
+  );
+const VALUES: Readonly<Record<EntryKind, Joi.Schema>> = {
+  ...SAID,
+  start: Joi.forbidden(),
+  done: Joi.forbidden(),
+  note: Joi.forbidden(),
+  correct: correction(2).required(),
 };
 /** Entries that say nothing without one of these. */
 const NEEDS: Partial<Record<EntryKind, 'operation' | 'note'>> = { start: 'operation', done: 'operation', note: 'note' };
@@ -74,15 +84,15 @@ const entryOf = (kind: EntryKind): Joi.ObjectSchema => {
     who: text(MOST.name).required(),
     kind: Joi.valid(kind).required(),
     surface: place,
-    operation: place.presence(needs('operation')),
-    note: text(MOST.notes).presence(needs('note')),
+    operation: operation.presence(needs('operation')),
+    note: needs('note') === 'required' ? text(MOST.notes).required() : text(MOST.notes).allow(''),
     value: VALUES[kind],
     corrects: kind === 'correct' ? id : Joi.forbidden(),
   });
 };
 const SCHEMAS = new Map((Object.keys(VALUES) as EntryKind[]).map((kind) => [kind, entryOf(kind)]));
 
-/** One entry at the door. Errors: a sentence that says what is wrong with it. */
+/** An entry, as its kind has it. Errors: a sentence that says what is wrong with it. */
 export function readEntry(value: unknown): Result<LogEntry> {
   const kind = typeof value === 'object' && value !== null && 'kind' in value ? (value.kind as EntryKind) : null;
   const schema = kind && SCHEMAS.get(kind);
@@ -93,5 +103,13 @@ export function readEntry(value: unknown): Result<LogEntry> {
   const read = schema.validate(value, { convert: true });
   if (read.error) return bad(`${capital(read.error.message.replaceAll('"', ''))}.`);
   return good(read.value as LogEntry);
+}
+
+/** Of an entry that is about to be noted, what the log itself adds. */
+const STAMP = { id: 'new', at: '2026-12-01T08:00:00.000Z', seq: 1, device: 'new' };
+/** Why something cannot be noted, as a sentence; null: it can. */
+export function faultOfSaid(said: SaidEntry): string | null {
+  const read = readEntry({ ...said, ...STAMP });
+  return read.ok ? null : `This cannot be noted: ${read.problems[0]?.message ?? ''}`;
 }
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -16,15 +16,27 @@ import {
 
 type Factors = Readonly<Record<string, number>>;
 
-function parseWith(factors: Factors, accepted: string, bare?: string) {
+function parseWith(factors: Factors, accepted: string) {
   return (text: string): Result<number> => {
     const found = /^\s*(-?)(\d+(?:[.,]\d+)?)\s*(.*?)\s*$/.exec(text);
-    const unit = found?.[3]?.toLowerCase() || bare;
-    const factor = unit === undefined ? undefined : factors[unit];
-    if (!found || factor === undefined) return bad(`“${text.trim()}” was not understood. ${accepted}`, { column: 1 });
+    const unit = found?.[3]?.toLowerCase() ?? '';
+    const factor = Object.hasOwn(factors, unit) ? (factors[unit] ?? 0) : null;
+    if (!found || factor === null) return bad(`“${shown(text)}” was not understood. ${accepted}`, { column: 1 });
     if (found[1]) return bad(`A negative quantity cannot be. ${accepted}`, { column: 1 });
-    return good(Number((found[2] ?? '').replace(',', '.')) * factor);
+    return finite(Number((found[2] ?? '').replace(',', '.')) * factor, text);
   };
+}
+/** What was typed, as much of it as fits into a sentence. */
+const shown = (text: string): string => [...text.trim()].slice(0, 40).join('');
+/** A figure that is one: hundreds of digits are none. */
+const finite = (value: number, text: string): Result<number> =>
+  Number.isFinite(value) ? good(value) : bad(`“${shown(text)}” is more than any figure here.`, { column: 1 });
+
+/** A share of 0 to 1, written as per cent: 55, 55 %, 55,5. Errors: anything else, and nothing at all. */
+export function parsePercent(text: string): Result<number> {
+  const found = /^\s*(\d{1,3}(?:[.,]\d+)?)\s*%?\s*$/.exec(text);
+  const share = found ? Number((found[1] ?? '').replace(',', '.')) / 100 : NaN;
+  return share <= 1 ? good(share) : bad(`“${shown(text)}” is no share of 0 to 100 %; 55 is.`, { column: 1 });
 }
 
 /** Areas in m2: `100 sq ft`, `100 ft2`, `9.3 m²`. */
@@ -69,7 +81,7 @@ export const parseSpread = parseWith(
 /** A span in minutes: `90 min`, `1 h 30`, `1:30`, `2 h`, `2 days` are elapsed time. */
 export function parseMinutes(text: string): Result<Minutes> {
   const clock = /^\s*(\d+):([0-5]\d)\s*$/.exec(text);
-  if (clock) return good(Number(clock[1]) * 60 + Number(clock[2]));
+  if (clock) return finite(Number(clock[1]) * 60 + Number(clock[2]), text);
   const words =
     /^\s*(?:(\d+(?:[.,]\d+)?)\s*d(?:ays?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*h(?:ours?|rs?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:m|min|minutes?)?)?\s*$/i.exec(
       text,
@@ -77,7 +89,7 @@ export function parseMinutes(text: string): Result<Minutes> {
   if (!words || !text.trim())
     return bad(`“${text.trim()}” is not a time. Write 90 min, 1 h 30 or 1:30.`, { column: 1 });
   const part = (index: number) => Number((words[index] ?? '0').replace(',', '.'));
-  return good(part(1) * 1440 + part(2) * 60 + part(3));
+  return finite(part(1) * 1440 + part(2) * 60 + part(3), text);
 }
 
 /** 11 h 20 min, 40 min. */

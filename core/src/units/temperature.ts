@@ -17,7 +17,9 @@ const read = (text: string, system: System): { readonly value: number; readonly 
   const found = /^\s*([-−]?\d+(?:[.,]\d+)?)\s*°?\s*([CF])?\s*$/i.exec(text);
   if (!found) return null;
   const value = Number((found[1] ?? '').replace(',', '.').replace('−', '-'));
-  return { value, fahrenheit: found[2] ? found[2].toUpperCase() === 'F' : isImperial(system) };
+  return Number.isFinite(value)
+    ? { value, fahrenheit: found[2] ? found[2].toUpperCase() === 'F' : isImperial(system) }
+    : null;
 };
 
 /** Reads a temperature as it is written: 20, 68 F, 20 °C; without a letter, in the degrees of the job. */

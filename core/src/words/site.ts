@@ -70,6 +70,9 @@ export const ODD: Readonly<Record<Oddity, Word>> = {
   again: 'said twice: the first counts',
   'not-on-it': 'stopped, though nobody was on it',
   'not-covered': 'uncovered, though it was not noted as covered',
+  clock: 'the clock of this device ran ahead: taken to be of the time of its next entry',
+  impossible: 'corrects an entry to what it cannot be: that one stands as it was',
+  circle: 'corrections that correct each other: none of them counts',
 };
 
 /** Kinds of work, as a pace is told of them. */

@@ -42,8 +42,9 @@ export function TakePhoto({ job, log, about, note = '', onTaken, className = 'ac
         ...(note.trim() ? { note: note.trim() } : {}),
         value: { photo: photo.id, width, height },
       };
-      log.show([entry], [photo]);
-      onTaken?.();
+      const fault = log.note([entry], [photo]);
+      if (fault === null) onTaken?.();
+      else say(`${file.name} was not taken. ${fault}`);
     }
   };
   return (

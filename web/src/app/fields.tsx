@@ -79,12 +79,14 @@ export function DraftField<T>(props: TextFieldProps<T>) {
     if (props.onEnter) props.onEnter();
     else document.getElementById(id)?.focus();
   };
-  useTyped(text !== null && text !== before, () => {
+  useTyped(text !== null && text !== before, (isGone) => {
+    if (text === null || text === before) return true;
+    const refusal = read?.ok ? (props.onCommit(read.value) ?? null) : why(read ?? good(null));
+    if (refusal !== null && !isGone) return false;
+    if (refusal !== null) say(`“${text.slice(0, 40)}” for ${props.label} was not taken: ${refusal}`);
     session?.setDraft(owner, null);
-    if (text === null || text === before) return;
-    if (read?.ok) props.onCommit(read.value);
-    else say(`“${text.slice(0, 40)}” for ${props.label} was not taken: ${read ? why(read) : ''}`);
     setText(null);
+    return refusal === null;
   });
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
     if (event.key === 'Enter' && (!props.lines || event.ctrlKey || event.metaKey)) {

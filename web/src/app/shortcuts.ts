@@ -86,7 +86,7 @@ export function useShortcuts(onHelp: () => void): void {
   });
 }
 
-/** What is being typed is taken, and what is not saved yet noted down; where that cannot be, the browser asks first. */
+/** What is not saved yet is noted down, with what is being typed; where that cannot be, the browser asks first. */
 export function useLeaving(session: JobSession): void {
   useEffect(() => {
     const onLeave = (event: Event) => {

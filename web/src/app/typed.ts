@@ -1,15 +1,23 @@
 import { useEffect, useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 
 /** Fields in which something was typed that is no edit yet: it counts as unsaved, and is taken when the page or the field goes. */
-const open = new Map<object, () => void>();
+const open = new Map<object, Take>();
+/** Makes the edit of what stands in a field. @param isGone the field is no longer there: what cannot be taken is said. @returns whether it was made. */
+type Take = (isGone: boolean) => boolean;
 const listeners = new Set<() => void>();
 const changed = () => {
   for (const listener of listeners) listener();
 };
 
-/** Takes everything that is being typed, wherever it can be read. */
-export function takeTyped(): void {
-  for (const take of [...open.values()]) take();
+/** Takes everything that is being typed, wherever it can be read. @returns whether all of it could be. */
+export const takeTyped = (): boolean => [...open.values()].map((take) => take(false)).every(Boolean);
+
+/** A page that is left takes what is typed with it; where that cannot be, the browser asks first. */
+export function takeTypedOnLeaving(): void {
+  window.addEventListener('pagehide', takeTyped);
+  window.addEventListener('beforeunload', (event) => {
+    if (!takeTyped()) event.preventDefault();
+  });
 }
 
 const isTyping = (): boolean => open.size > 0;
@@ -20,8 +28,8 @@ export const useTyping = (): boolean =>
     return () => listeners.delete(listener);
   }, isTyping);
 
-/** @param take makes the edit of what stands in the field, or says why it cannot; called when the field leaves the page, too. */
-export function useTyped(dirty: boolean, take: () => void): void {
+/** @param take called when the page is left, and when the field leaves the page. */
+export function useTyped(dirty: boolean, take: Take): void {
   const latest = useRef(take);
   useLayoutEffect(() => {
     latest.current = take;
@@ -29,7 +37,7 @@ export function useTyped(dirty: boolean, take: () => void): void {
   useEffect(() => {
     if (!dirty) return;
     const owner = {};
-    open.set(owner, () => latest.current());
+    open.set(owner, (isGone) => latest.current(isGone));
     changed();
     return () => {
       open.delete(owner);
@@ -37,5 +45,5 @@ export function useTyped(dirty: boolean, take: () => void): void {
     };
   }, [dirty]);
   // the field itself goes: a step, a room or a row was left in the middle of typing
-  useEffect(() => () => latest.current(), []);
+  useEffect(() => () => void latest.current(true), []);
 }

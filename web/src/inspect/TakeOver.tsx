@@ -8,6 +8,7 @@ import { LIGHT_AT, VIEWING } from '@kovelin/core/words/found.ts';
 import SignaturePad from 'signature_pad';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { Choice, DraftField, LengthField, readText, Section } from '../app/fields.tsx';
 import { numbered } from './DefectList.tsx';
 import type { Inspecting } from './shared.ts';
@@ -20,10 +21,11 @@ export function TakeOver({ view }: Inspecting) {
   const { job } = state;
   const room = takeoff?.room;
   const accepted = room && job.accepted[room.id];
-  const [by, setBy] = useState('');
+  const place = `${job.id}|${room?.id}`;
+  const [by, setBy] = useHalfTyped(`${place}|by`, '');
   const [distance, setDistance] = useState(() => (isImperial(system) ? 39 * INCH : 1));
   const [light, setLight] = useState<Acceptance['light']>('noon');
-  const [note, setNote] = useState('');
+  const [note, setNote] = useHalfTyped(`${place}|taking-over`, '');
   const [strokes, setStrokes] = useState<Acceptance['signature']>([]);
   if (!room) return null;
   const open = numbered(view).filter(

@@ -17,6 +17,7 @@ import { freshId } from '../store/ids.ts';
 import { countryBefore, countryHere, createJob } from '../store/jobs.ts';
 import { meBefore, ownedBefore, rememberMe, rememberOwned, rememberRegion, type Me } from '../store/kept.ts';
 import { askToKeep } from '../store/keep.ts';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { Kit } from '../app/Kit.tsx';
 import { FOR_WHOM } from '../app/for-whom.ts';
 import { StartDrawing } from './StartDrawing.tsx';
@@ -29,6 +30,16 @@ interface Props {
 type Key = 'length' | 'width' | 'height';
 type Said = Omit<PlainRoom, Key> & Record<Key, Reading | null>;
 
+const NOTHING_SAID: Said = {
+  name: 'Living room',
+  length: null,
+  width: null,
+  height: null,
+  doors: 1,
+  windows: 1,
+  baseboard: true,
+};
+
 const WALL = { max: 60, what: 'a wall' };
 const HEIGHT = { max: 20, what: 'a height' };
 /** What is drawn before anything is typed, m: a room of the middling kind. */
@@ -38,15 +49,7 @@ const COUNTS = Array.from({ length: 7 }, (_, n) => [`${n}`, `${n}`] as const);
 /** The ways into a first room: two lengths and a height, walls one by one, a file, or the example. */
 export default function Start({ onOpen, onFile, onCottage }: Props) {
   const [country, setCountry] = useState<Country | null>(null);
-  const [plain, setPlain] = useState<Said>({
-    name: 'Living room',
-    length: null,
-    width: null,
-    height: null,
-    doors: 1,
-    windows: 1,
-    baseboard: true,
-  });
+  const [plain, setPlain] = useHalfTyped('start', NOTHING_SAID);
   const [me, setMe] = useState<Pick<Me, 'own'>>({ own: false });
   const [owned, setOwned] = useState<Readonly<Record<string, number>>>({});
   const [missing, setMissing] = useState<'length' | 'width' | null>(null);
@@ -94,6 +97,7 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
       await rememberRegion(country);
       return createJob(freshId(), plain.name, draw);
     });
+    if (made !== null) setPlain(NOTHING_SAID);
     onOpen(made);
   };
   const draw = () => {

@@ -5,11 +5,14 @@ import type { Arrival } from '../store/archive.ts';
 
 export interface Choice {
   readonly isWanted: boolean;
-  /** By the key of a difference. */
-  readonly sides: Readonly<Record<string, Side>>;
+  /** By the key of a difference; null: nobody has chosen yet. */
+  readonly sides: Readonly<Record<string, Side | null>>;
 }
-const isSame = ({ row, isUnfit, differences, entries, photos }: Arrival): boolean =>
-  row !== null && !isUnfit && !differences.length && !entries && !photos;
+const isSame = ({ row, isUnfit, differences, entries, aside, photos }: Arrival): boolean =>
+  row !== null && !isUnfit && !differences.length && !entries && !aside && !photos;
+/** Things of a job that is wanted of which nobody has chosen yet. */
+export const toChoose = ({ isWanted, sides }: Choice): number =>
+  isWanted ? Object.values(sides).filter((side) => side === null).length : 0;
 
 /** What is taken unless somebody chooses otherwise. */
 export const startingChoice = (arrival: Arrival): Choice => ({
@@ -27,7 +30,7 @@ interface Props {
 
 /** One job that came in: new, the same, or with what it says otherwise than the one here. */
 export function ArrivalCard({ arrival, choice, onChoice }: Props) {
-  const { came, row, isUnfit, differences, entries, photos } = arrival;
+  const { came, row, isUnfit, differences, entries, aside, photos } = arrival;
   const { job } = came;
   const with_ = [entries ? `${some(entries, 'entry', 'entries')} of its log` : '', photos ? some(photos, 'photo') : '']
     .filter(Boolean)
@@ -63,6 +66,12 @@ export function ArrivalCard({ arrival, choice, onChoice }: Props) {
           changes.
         </p>
       )}
+      {aside > 0 && (
+        <p>
+          {some(aside, 'line')} of its log {aside === 1 ? 'is' : 'are'} not understood here: kept, and counted for
+          nothing.
+        </p>
+      )}
       {row !== null && differences.length > 0 && (
         <Differences arrival={arrival} here={row.job} choice={choice} onChoice={onChoice} />
       )}
@@ -70,10 +79,21 @@ export function ArrivalCard({ arrival, choice, onChoice }: Props) {
   );
 }
 
-const CHANGED = { here: 'changed here', there: 'changed there', both: 'changed on both sides' } as const;
+const CHANGED = {
+  here: 'changed here',
+  there: 'changed there',
+  both: 'changed on both sides',
+  unknown: 'who changed it is not known',
+} as const;
+/** Why nobody can say who changed what. */
+const LOST = {
+  gone: 'What both copies began from is no longer kept on this device, so who changed what is not known.',
+  unknown: 'These two copies have nothing in common that is known here, so who changed what is not known.',
+  own: 'This is how it stood on this device then.',
+} as const;
 
 function Differences({ arrival, here, choice, onChoice }: Props & { here: Arrival['came']['job'] }) {
-  const { differences, came } = arrival;
+  const { differences, came, lost } = arrival;
   const say = sayDifferences(here, came.job);
   const said = differences.map((difference) => ({ difference, words: say(difference) }));
   const all = (side: Side | null): void =>
@@ -85,8 +105,8 @@ function Differences({ arrival, here, choice, onChoice }: Props & { here: Arriva
   return (
     <>
       <p className="difference-all">
-        {some(differences.length, 'thing')} {differences.length === 1 ? 'is' : 'are'} otherwise. Take of each what is
-        right, or{' '}
+        {some(differences.length, 'thing')} {differences.length === 1 ? 'is' : 'are'} otherwise.{' '}
+        {lost !== null && `${LOST[lost]} `}Take of each what is right, or{' '}
         <button type="button" className="link" onClick={() => all('here')}>
           all as it is here
         </button>
@@ -94,10 +114,14 @@ function Differences({ arrival, here, choice, onChoice }: Props & { here: Arriva
         <button type="button" className="link" onClick={() => all('there')}>
           all as it came
         </button>
-        ,{' '}
-        <button type="button" className="link" onClick={() => all(null)}>
-          each from where it was changed
-        </button>
+        {lost === null && (
+          <>
+            ,{' '}
+            <button type="button" className="link" onClick={() => all(null)}>
+              each from where it was changed
+            </button>
+          </>
+        )}
         .
       </p>
       {[...groupBy(said, ({ words }) => words.group)].map(([group, own]) => (
@@ -113,7 +137,7 @@ function Differences({ arrival, here, choice, onChoice }: Props & { here: Arriva
               key={difference.key}
               difference={difference}
               words={words}
-              side={choice.sides[difference.key] ?? 'here'}
+              side={choice.sides[difference.key] ?? null}
               onSide={(side) => set(difference.key, side)}
             />
           ))}
@@ -126,7 +150,7 @@ function Differences({ arrival, here, choice, onChoice }: Props & { here: Arriva
 interface OneProps {
   readonly difference: Difference;
   readonly words: DifferenceWords;
-  readonly side: Side;
+  readonly side: Side | null;
   readonly onSide: (side: Side) => void;
 }
 function OneDifference({ difference, words, side, onSide }: OneProps) {
@@ -135,7 +159,7 @@ function OneDifference({ difference, words, side, onSide }: OneProps) {
     <fieldset className="difference">
       <legend>
         {words.title}
-        {changed && <small>{CHANGED[changed]}</small>}
+        <small>{CHANGED[changed ?? 'unknown']}</small>
       </legend>
       {(['here', 'there'] as const).map((one) => (
         <label key={one} className={one === side ? 'chosen' : ''} data-side={one === 'here' ? 'Here' : 'Came'}>

@@ -1,10 +1,11 @@
-import { joinFrames, missingFrames, takeFrame, type FrameSet } from '@kovelin/core/exchange/frames.ts';
+import { joinFrames, missingFrames, MOST_FRAMES, takeFrame, type FrameSet } from '@kovelin/core/exchange/frames.ts';
 import type { ReadArchive } from '@kovelin/core/exchange/archive.ts';
-import type { Result } from '@kovelin/core/units/problem.ts';
+import { bad, type Result } from '@kovelin/core/units/problem.ts';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { FilePick } from '../app/FilePick.tsx';
 import { PageTop } from '../app/PageTop.tsx';
+import { ReadingBar, type Opening } from '../app/ReadingBar.tsx';
 import { say } from '../app/say.ts';
 import { Scanner } from '../app/Scanner.tsx';
 import { arrivalOf, takeIn, type Arrival } from '../store/archive.ts';
@@ -12,7 +13,8 @@ import { backUp } from '../store/backups.ts';
 import { db } from '../store/db.ts';
 import { whyNot } from '../store/why.ts';
 import { unpack } from '../workers/archive.ts';
-import { ArrivalCard, startingChoice, type Choice } from './ArrivalCard.tsx';
+import { whyNotRead } from '../workers/files.ts';
+import { ArrivalCard, startingChoice, toChoose, type Choice } from './ArrivalCard.tsx';
 import { clear, peek, takeShared } from '../app/inbox.ts';
 import './kept.css';
 
@@ -32,23 +34,27 @@ export default function BringInPage() {
   const [opened, setOpened] = useState<Opened | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState<string | null>(null);
+  /** What is being read, and a way to stop it. */
+  const [reading, setReading] = useState<Opening | null>(null);
   const [choices, setChoices] = useState<readonly Choice[]>([]);
   const [frames, setFrames] = useState<FrameSet | null>(null);
   const open = async (file: File, isOwn = false): Promise<void> => {
     setProblem(null);
     setOpened(null);
-    setBusy(`Opening ${file.name} …`);
+    const stop = new AbortController();
+    const told = (share: number | null) => setReading({ name: file.name, share, cancel: () => stop.abort() });
+    told(null);
     try {
-      const read = await readFile(file);
+      const read = await readFile(file, stop.signal, (done, of) => told(done / of));
       if (read.ok) {
         const arrivals = await Promise.all(read.value.jobs.map((came) => arrivalOf(db, came, isOwn)));
         setOpened({ name: file.name, made: read.value.made, warnings: read.value.warnings, arrivals });
         setChoices(arrivals.map(startingChoice));
       } else setProblem(read.problems.map(({ message }) => message).join(' '));
     } catch (error) {
-      setProblem(`${file.name} was not opened: ${whyNot(error)}`);
+      setProblem(whyNotRead(file.name, error));
     }
-    setBusy(null);
+    setReading(null);
   };
   useEffect(() => {
     document.title = 'Bring in · Kovelin';
@@ -62,7 +68,8 @@ export default function BringInPage() {
     setBusy('Taking it in …');
     // what stands here is kept as it is, first
     try {
-      await backUp(db, 'before');
+      for (const fault of await backUp(db, 'before'))
+        say(`The backup of what is here cannot be read back whole: ${fault}`);
     } catch (error) {
       setBusy(null);
       setProblem(`Nothing was taken in, for what is here could not be backed up first: ${whyNot(error)}`);
@@ -84,8 +91,9 @@ export default function BringInPage() {
     setBusy(null);
     if (refused.length) {
       // what was taken is here now, and what another tab changed meanwhile is to be looked at
-      const again = opened.arrivals.map(({ came, isOwn }) => arrivalOf(db, came, isOwn));
-      setOpened({ ...opened, arrivals: await Promise.all(again) });
+      const again = await Promise.all(opened.arrivals.map(({ came, isOwn }) => arrivalOf(db, came, isOwn)));
+      setOpened({ ...opened, arrivals: again });
+      setChoices(again.map((arrival, i) => choiceAgain(arrival, choices[i])));
       return setProblem(refused.join(' '));
     }
     say(done.length === 1 ? 'Taken in. What was here before is in the backups.' : `${done.length} jobs taken in.`);
@@ -109,6 +117,7 @@ export default function BringInPage() {
     return true;
   };
   const some = opened?.arrivals.some((_, i) => choices[i]?.isWanted) ?? false;
+  const left = choices.reduce((sum, choice) => sum + toChoose(choice), 0);
   return (
     <div className="jobs-page">
       <PageTop />
@@ -138,6 +147,7 @@ export default function BringInPage() {
             </section>
           </>
         )}
+        {reading && <ReadingBar reading={reading} />}
         {busy && <p role="status">{busy}</p>}
         {problem && (
           <div className="problems" role="alert">
@@ -159,7 +169,7 @@ export default function BringInPage() {
               return (
                 choice && (
                   <ArrivalCard
-                    key={arrival.came.job.id}
+                    key={i}
                     arrival={arrival}
                     choice={choice}
                     onChoice={(next) => setChoices(choices.map((one, n) => (n === i ? next : one)))}
@@ -168,7 +178,15 @@ export default function BringInPage() {
               );
             })}
             <div className="kept-act">
-              <button type="button" className="act start" disabled={!some || busy !== null} onClick={() => void take()}>
+              {left > 0 && (
+                <p role="status">{left === 1 ? 'One thing is' : `${left} things are`} still to be chosen.</p>
+              )}
+              <button
+                type="button"
+                className="act start"
+                disabled={!some || left > 0 || busy !== null}
+                onClick={() => void take()}
+              >
                 Take it in
               </button>
               <button type="button" className="act small" onClick={() => setOpened(null)}>
@@ -182,10 +200,26 @@ export default function BringInPage() {
   );
 }
 
+/** What was chosen of what still differs in the same way. */
+function choiceAgain(arrival: Arrival, before: Choice | undefined): Choice {
+  const fresh = startingChoice(arrival);
+  if (!before) return fresh;
+  const sides = Object.entries(fresh.sides).map(([key, side]) => [
+    key,
+    side === null ? null : (before.sides[key] ?? side),
+  ]);
+  return { isWanted: fresh.isWanted && before.isWanted, sides: Object.fromEntries(sides) as Choice['sides'] };
+}
+
 /** A zip, or the frames of one. */
-async function readFile(file: File): Promise<Result<ReadArchive>> {
+async function readFile(
+  file: File,
+  signal: AbortSignal,
+  told: (done: number, of: number) => void,
+): Promise<Result<ReadArchive>> {
   const start = await file.slice(0, 32).text();
-  if (!FRAMES.test(start)) return unpack(file);
+  if (!FRAMES.test(start)) return unpack(file, signal, told);
+  if (file.size > MOST_FRAMES * 1000) return bad('This file has more codes than a job makes. It was not read.');
   let set: FrameSet | null = null;
   for (const line of (await file.text()).split(/\r?\n/)) {
     if (!line.trim()) continue;
@@ -194,6 +228,6 @@ async function readFile(file: File): Promise<Result<ReadArchive>> {
     set = taken.value;
   }
   const joined = set && joinFrames(set);
-  if (!joined) return unpack(file);
-  return joined.ok ? unpack(new Blob([joined.value as Uint8Array<ArrayBuffer>])) : joined;
+  if (!joined) return unpack(file, signal, told);
+  return joined.ok ? unpack(new Blob([joined.value as Uint8Array<ArrayBuffer>]), signal, told) : joined;
 }

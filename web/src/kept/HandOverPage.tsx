@@ -4,7 +4,6 @@ import { Link, useParams } from 'react-router';
 import { PageTop } from '../app/PageTop.tsx';
 import { attempt } from '../app/database.ts';
 import { say } from '../app/say.ts';
-import { handedOver } from '../store/archive.ts';
 import { db } from '../store/db.ts';
 import { download, fileName } from '../store/take-out.ts';
 import { pack } from '../workers/archive.ts';
@@ -41,12 +40,9 @@ export default function HandOverPage() {
   }, [id]);
   const packed = async (photos: boolean) => {
     setBusy(true);
-    const made = await attempt('The job was not packed', () => pack([id], photos));
+    const made = await attempt('The job was not packed', () => pack('given', [id], photos));
     setBusy(false);
-    const [job] = made?.jobs ?? [];
-    if (!made || !job) return null;
-    await attempt('What was handed over was not noted', () => handedOver(db, { ...job, log: [] }));
-    return made.file;
+    return made?.jobs.length ? made.file : null;
   };
   const save = async (): Promise<void> => {
     const file = await packed(withPhotos);

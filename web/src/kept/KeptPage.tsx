@@ -34,15 +34,16 @@ export default function KeptPage() {
   }, []);
   const everything = async (): Promise<void> => {
     setBusy(true);
-    const made = await attempt('The file was not made', () => pack(undefined, true));
+    const made = await attempt('The file was not made', () => pack('given', undefined, true));
     setBusy(false);
     const date = new Date().toISOString().slice(0, 10);
     if (made) download(`kovelin-${date}.kovelin.zip`, made.file, 'application/zip');
   };
   const now = async (): Promise<void> => {
     setBusy(true);
-    await attempt('The backup was not made', () => backUp(db, 'rolling'));
+    const faults = await attempt('The backup was not made', () => backUp(db, 'rolling'));
     setBusy(false);
+    for (const fault of faults ?? []) say(`The backup cannot be read back whole: ${fault}`);
   };
   const open = (backup: BackupRow): void => {
     putIn(new File([backup.file], `The backup of ${new Date(backup.at).toLocaleString()}`), true);
@@ -85,6 +86,11 @@ export default function KeptPage() {
                   {backup.jobs.length} {backup.jobs.length === 1 ? 'job' : 'jobs'}, {bytesText(backup.file.size)}
                   {backup.why === 'before' && ', before something was brought in'}
                   <small>{backup.jobs.map(({ name }) => name).join(', ')}</small>
+                  {backup.faults?.map((fault) => (
+                    <small key={fault} className="problem">
+                      Cannot be read back whole: {fault}
+                    </small>
+                  ))}
                 </span>
                 <button type="button" className="act small" onClick={() => open(backup)}>
                   Look into it

@@ -11,6 +11,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { Choice } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { useSpelt } from '../app/useSpelt.ts';
@@ -51,7 +52,7 @@ export default function BringIn(props: Props) {
 
 function FromList({ view, room, onClose }: Props) {
   const { session, system } = view;
-  const [text, setText] = useState('');
+  const [text, setText] = useHalfTyped(`${room.id}|readings`, '');
   const [refused, setRefused] = useState<string | null>(null);
   const { data, error, isFetching } = useQuery({
     queryKey: ['readings', text, room, system],

@@ -70,10 +70,14 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
     setText(null);
     setSeed(freshId());
   };
-  useTyped(text !== null, () => {
+  useTyped(text !== null, (isGone) => {
+    if (result && !result.ok) {
+      if (isGone) say(`The shorthand of ${stored.name} was not taken: ${result.problems[0] ?? ''}`);
+      else return false;
+    }
     session.setDraft(owner, null);
-    if (result && !result.ok) say(`The shorthand of ${stored.name} was not taken: ${result.problems[0] ?? ''}`);
     commit();
+    return true;
   });
   return (
     <div className="shorthand">

@@ -11,6 +11,7 @@ import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { attempt } from '../app/database.ts';
 import { Choice } from '../app/fields.tsx';
 import { useOrder, type WholeView } from '../app/whole.ts';
@@ -219,7 +220,7 @@ function TakeFromList({
   const { state, session, system } = view;
   const { job } = state;
   const materials = useOrder(view)?.materials ?? [];
-  const [text, setText] = useState('');
+  const [text, setText] = useHalfTyped(`${job.id}|price-list`, '');
   const [target, setTarget] = useState(line?.product.id ?? NEW);
   const [told, setTold] = useState('');
   const priced = { source: list.name, date: list.imported };

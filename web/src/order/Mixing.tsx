@@ -11,6 +11,7 @@ import { heading, inOrder, phrase, said, spelt, type Word } from '@kovelin/core/
 import { namesWord, type Name } from '@kovelin/core/words/names.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { DraftField, Section } from '../app/fields.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
@@ -106,8 +107,9 @@ function pourWords(pours: readonly Pour[], boxed: readonly BoxCan[], system: Who
 
 function Shelf({ view, line }: Props) {
   const { session, state, system } = view;
-  const [litres, setLitres] = useState<number | null>(null);
-  const [batch, setBatch] = useState('');
+  const place = `${state.job.id}|${line.key}`;
+  const [litres, setLitres] = useHalfTyped<number | null>(`${place}|shelf`, null);
+  const [batch, setBatch] = useHalfTyped(`${place}|batch`, '');
   const mine = rows(state.shown.shelf).filter(
     (can) => can.product === line.product.id && can.sheen === line.sheen && can.colour === (line.colour?.id ?? null),
   );

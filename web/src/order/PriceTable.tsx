@@ -9,6 +9,7 @@ import { nameWord } from '@kovelin/core/words/names.ts';
 import { LABOUR } from '@kovelin/core/words/work.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
 import { useArrival } from '../app/useArrival.ts';
 import { useSpelt } from '../app/useSpelt.ts';
@@ -258,7 +259,7 @@ function Options({ view }: { view: WholeView }) {
   const { job } = state;
   const { data: prices = [], isFetching } = useOptionPrices(job);
   const priceOf = new Map(prices.map((p) => [p.option.id, p.price]));
-  const [name, setName] = useState('');
+  const [name, setName] = useHalfTyped(`${job.id}|option`, '');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [colour, setColour] = useState('');
   const [changed, setChanged] = useState(0);

@@ -14,6 +14,7 @@ import { today } from '@kovelin/core/units/date.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { LIGHT_AT, LIKED, SAMPLE } from '@kovelin/core/words/found.ts';
 import { lazy, Suspense, useState } from 'react';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { Choice, DraftField, readText } from '../app/fields.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
@@ -98,13 +99,15 @@ export function Choose(props: Props) {
 function AddSample({ view, scope, onShow }: Props) {
   const spell = useSpelt();
   const { session, system } = view;
-  const [open, setOpen] = useState(false);
-  const [name, setName] = useState('');
-  const [code, setCode] = useState('');
+  const [opened, setOpen] = useState(false);
+  const { job } = view.state;
+  const [name, setName] = useHalfTyped(`${job.id}|${scope}|sample`, '');
+  const [code, setCode] = useHalfTyped(`${job.id}|${scope}|code`, '');
   const [hex, setHex] = useState('#d5d6d2');
   const [kind, setKind] = useState<SampleKind>('painted');
+  // what was half typed is seen again
+  const open = opened || name !== '' || code !== '';
   const [reading, setReading] = useState(false);
-  const { job } = view.state;
   const add = () => {
     const called = name.trim() || code.trim() || hex;
     const known = Object.values(job.colours).find(

@@ -10,7 +10,7 @@ import { lazy, Suspense, useRef, useState } from 'react';
 import { Choice, DraftField } from '../app/fields.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
-import { keepDraft } from './half-typed.ts';
+import { keepHalfTyped } from '../app/half-typed.ts';
 
 const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
 
@@ -70,13 +70,13 @@ export function EarlierForm({ view, start, place, isKnown, onTake, onRemove, onC
   const [chipped, setChipped] = useState(false);
   const set = (change: Partial<EarlierPaint>) => {
     latest.current = { ...latest.current, ...change };
-    if (!ended.current) keepDraft(place, latest.current);
+    if (!ended.current) keepHalfTyped(place, latest.current);
     setPaint(latest.current);
     return null;
   };
   const end = (): void => {
     ended.current = true;
-    keepDraft(place, null);
+    keepHalfTyped(place, null);
   };
   const open = (word: string): readonly [string, string] => ['', word];
   return (

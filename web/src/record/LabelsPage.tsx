@@ -7,6 +7,7 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { PdfButton } from '../app/PdfButton.tsx';
 import { Choice, DraftField, readText } from '../app/fields.tsx';
 import { useLog } from '../app/useLog.ts';
@@ -24,7 +25,7 @@ export default function LabelsPage() {
   const [sheet, setSheet] = useState<LabelSheet>(() => sheetsFor(job.region.paper)[0] ?? 'a4-8');
   const [skip, setSkip] = useState(0);
   const [each, setEach] = useState(2);
-  const [note, setNote] = useState('');
+  const [note, setNote] = useHalfTyped(`${job.id}|labels`, '');
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
   const record = jobRecord(job, log.entries ?? []);
   const groups = labelGroups(record.surfaces, (own) => labelFor(record, own, note)).map((group) => {

@@ -1,4 +1,5 @@
 import type { EarlierPaint } from '@kovelin/core/job/recorded.ts';
+import { halfTyped } from '../app/half-typed.ts';
 import { freshId } from '../store/ids.ts';
 
 /** Of which nothing is known yet. */
@@ -26,26 +27,11 @@ export const unknownPaint = (): EarlierPaint => ({
   certain: false,
 });
 
-/** Where a tab keeps what is said of an earlier paint until it is put on record: a reload or another step takes nothing away. */
-export const placeOfDraft = (job: string, surface: string): string => `kovelin-earlier|${job}|${surface}`;
+/** Where a tab keeps what is said of an earlier paint until it is put on record. */
+export const placeOfDraft = (job: string, surface: string): string => `${job}|${surface}|earlier`;
 
-/** @returns null where nothing is half typed; what a draft leaves out is taken from `blank`. */
+/** @returns null where nothing is half said; what a draft leaves out is taken from `blank`. */
 export function draftAt(place: string, blank: EarlierPaint): EarlierPaint | null {
-  try {
-    const kept = JSON.parse(sessionStorage.getItem(place) ?? 'null') as Partial<EarlierPaint> | null;
-    return kept && { ...blank, ...kept };
-  } catch {
-    // a browser that keeps nothing has nothing half typed
-    return null;
-  }
-}
-
-/** @param paint null: it is on record, or was given up. */
-export function keepDraft(place: string, paint: EarlierPaint | null): void {
-  try {
-    if (paint) sessionStorage.setItem(place, JSON.stringify(paint));
-    else sessionStorage.removeItem(place);
-  } catch {
-    // then it lasts as long as the form is open
-  }
+  const kept = halfTyped<Partial<EarlierPaint>>(place);
+  return kept && { ...blank, ...kept };
 }

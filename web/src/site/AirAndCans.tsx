@@ -1,15 +1,15 @@
-import { MOST } from '@kovelin/core/job/limits.ts';
+import { ENDS, MOST } from '@kovelin/core/job/limits.ts';
 import { LEVELS, type Level } from '@kovelin/core/job/vocabulary.ts';
 import { conditionerFor } from '@kovelin/core/site/lists.ts';
-import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
+import { formatVolume, parsePercent, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { formatTemperature, parseTemperature } from '@kovelin/core/units/temperature.ts';
-import { bad, good } from '@kovelin/core/units/problem.ts';
 import { GALLON, isImperial } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { LEVEL_BY } from '@kovelin/core/words/site.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { useState } from 'react';
-import { DraftField, Section } from '../app/fields.tsx';
+import { useHalfTyped } from '../app/half-typed.ts';
+import { between, DraftField, Section } from '../app/fields.tsx';
 import { Scanner } from '../app/Scanner.tsx';
 import type { Shared } from './shared.ts';
 import type { Logger } from './useLogger.ts';
@@ -31,27 +31,24 @@ export function AirAndCans(props: Props) {
 function Air({ view, log, who, logger }: Props) {
   const last = log.entries?.findLast((entry) => entry.kind === 'air');
   const air = last?.kind === 'air' ? last.value : view.state.job.air;
-  const set = (change: Partial<typeof air>): null => {
+  const set = (change: Partial<typeof air>): string | null => {
     const { temperature, humidity, draught } = { ...air, ...change };
-    log.say({ kind: 'air', who, value: { temperature, humidity, draught } });
-    return null;
+    return log.note([{ kind: 'air', who, value: { temperature, humidity, draught } }]);
   };
+  const show = (celsius: number): string => formatTemperature(celsius, view.system);
   return (
     <Section title="Air">
       <div className="field-row">
         <DraftField
           label="Temperature"
-          value={formatTemperature(air.temperature, view.system)}
-          parse={(text) => parseTemperature(text, view.system)}
+          value={show(air.temperature)}
+          parse={between((text) => parseTemperature(text, view.system), ENDS.temperature, show)}
           onCommit={(temperature) => set({ temperature })}
         />
         <DraftField
           label="Humidity, %"
           value={String(Math.round(air.humidity * 100))}
-          parse={(text) => {
-            const share = Number(text.replace(',', '.').replace('%', '')) / 100;
-            return share >= 0 && share <= 1 ? good(share) : bad('Humidity is a share of 0 to 100 %.');
-          }}
+          parse={parsePercent}
           onCommit={(humidity) => set({ humidity })}
         />
       </div>
@@ -118,11 +115,15 @@ function Cans({ view, site, log, who }: Shared) {
 function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & { paint: string }) {
   const { system } = view;
   const [by, setBy] = useState<Level>('dip');
-  const [batch, setBatch] = useState('');
+  const [batch, setBatch] = useHalfTyped(`${view.state.job.id}|${paint}|opened`, '');
   const [scanning, setScanning] = useState(false);
   // a bare number is in the unit of the job
-  const volume = (text: string) =>
-    parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'gal' : 'L'}`);
+  const volume = (least: number) =>
+    between(
+      (text) => parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'gal' : 'L'}`),
+      [least, ENDS.can[1]],
+      (litres) => formatVolume(litres, system),
+    );
   return (
     <details>
       <summary>Open a can, read a level</summary>
@@ -150,11 +151,11 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
           label="Opened"
           value=""
           placeholder={formatVolume(isImperial(system) ? GALLON : 5, system)}
-          parse={volume}
+          parse={volume(ENDS.can[0])}
           onCommit={(litres) => {
-            log.say({ kind: 'can', who, value: { paint, litres, batch: batch.trim() } });
-            setBatch('');
-            return null;
+            const fault = log.note([{ kind: 'can', who, value: { paint, litres, batch: batch.trim() } }]);
+            if (fault === null) setBatch('');
+            return fault;
           }}
         />
       </div>
@@ -162,11 +163,8 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
         <DraftField
           label="Left, in all open cans"
           value=""
-          parse={volume}
-          onCommit={(left) => {
-            log.say({ kind: 'litres', who, value: { paint, left, by } });
-            return null;
-          }}
+          parse={volume(0)}
+          onCommit={(left) => log.note([{ kind: 'litres', who, value: { paint, left, by } }])}
         />
         <label className="field">
           <span>Read</span>

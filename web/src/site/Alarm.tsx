@@ -30,6 +30,12 @@ export function Alarm({ view, site, tasks, log, now, alarms, onShow }: AlarmProp
           </button>
         </p>
       )}
+      {log.late && log.failed === null && (
+        <p role="status" className="alarm late">
+          {log.waiting === 1 ? 'One thing that was noted is' : `${log.waiting} things that were noted are`} still being
+          written. Keep this page open.
+        </p>
+      )}
       {count > 0 && (
         <p role="alert" className="alarm ringing">
           <button type="button" className="link" onClick={onShow}>

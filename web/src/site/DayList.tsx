@@ -5,6 +5,7 @@ import { said } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { DAY_ITEMS, DAY_PART, DRIP } from '@kovelin/core/words/site.ts';
 import { useState } from 'react';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { Section } from '../app/fields.tsx';
 import type { Shared } from './shared.ts';
 
@@ -93,8 +94,8 @@ function Detectors({ site, log, who, things }: Pick<Shared, 'site' | 'log' | 'wh
 }
 
 /** The end of the day: closed by nobody while something stays covered and nobody wrote why. */
-function Close({ site, log, who }: Shared) {
-  const [reason, setReason] = useState('');
+function Close({ view, site, log, who }: Shared) {
+  const [reason, setReason] = useHalfTyped(`${view.state.job.id}|covered`, '');
   if (!site) return null;
   const closed = site.ticks.includes(tickId(site.day, 'closed'));
   const open = site.keepsOpen;
@@ -119,8 +120,13 @@ function Close({ site, log, who }: Shared) {
             className="act small"
             disabled={reason.trim().length < 8}
             onClick={() => {
-              log.say({ kind: 'note', who, operation: tickId(site.day, 'covered'), note: reason.trim() });
-              setReason('');
+              const isNoted = log.say({
+                kind: 'note',
+                who,
+                operation: tickId(site.day, 'covered'),
+                note: reason.trim(),
+              });
+              if (isNoted) setReason('');
             }}
           >
             Note it

@@ -1,21 +1,27 @@
 import { logCsv } from '@kovelin/core/exchange/log-csv.ts';
-import { readLog, writeLog } from '@kovelin/core/exchange/site-log.ts';
+import { writeLog } from '@kovelin/core/exchange/site-log.ts';
+import { MOST } from '@kovelin/core/job/limits.ts';
 import type { LogEntry } from '@kovelin/core/site/entry.ts';
-import { corrected, type Log } from '@kovelin/core/site/log.ts';
+import { corrected, type Aside, type Corrected, type Log } from '@kovelin/core/site/log.ts';
 import { minutesSince } from '@kovelin/core/site/moments.ts';
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import { sentence } from '@kovelin/core/units/problem.ts';
 import { formatVolume } from '@kovelin/core/units/quantities.ts';
 import { capital, said } from '@kovelin/core/units/word.ts';
 import { ODD, STOPPED } from '@kovelin/core/words/site.ts';
 import { DateTime } from 'luxon';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
+import { attempt } from '../app/database.ts';
 import { FilePick } from '../app/FilePick.tsx';
 import { Section } from '../app/fields.tsx';
+import { useHalfTyped } from '../app/half-typed.ts';
+import { ReadingBar } from '../app/ReadingBar.tsx';
 import { say } from '../app/say.ts';
 import { db } from '../store/db.ts';
 import { takeOver } from '../store/site-log.ts';
 import { download, fileName } from '../store/take-out.ts';
+import { useReading } from '../workers/files.ts';
 import { Lessons } from './Lessons.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import type { Shared } from './shared.ts';
@@ -30,39 +36,54 @@ const SHOWN = 40;
 export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
   const { job } = view.state;
   const [shown, setShown] = useState(SHOWN);
-  const [note, setNote] = useState('');
+  const [note, setNote] = useHalfTyped(`${job.id}|note`, '');
+  const reading = useReading();
   const all: Log = new Map((log.entries ?? []).map((entry) => [entry.id, entry]));
-  const entries = corrected(all);
+  const { entries, odd: unclear } = corrected(all);
   const odd = new Map(site?.odd.map(({ entry, because }) => [entry, because]));
   const open = async (file: File): Promise<void> => {
-    const read = readLog(await file.text(), job);
-    if (!read.ok)
-      return say(read.problems.map(({ line, message }) => (line ? `Line ${line}: ${message}` : message)).join(' '));
-    const taken = await takeOver(db, job.id, [...read.value.log.values()]);
+    const read = await reading.read(file.name, (api) => api.log(file, { id: job.id, name: job.name }), say);
+    if (!read) return;
+    if (!read.ok) return say(read.problems.map(sentence).join(' '));
+    const { log: came, aside, warnings } = read.value;
+    const taken = await attempt('Nothing was taken over', () => takeOver(db, job.id, { log: came.values(), aside }));
+    if (!taken) return;
+    const isOne = taken.entries === 1;
     say(
-      taken.ok
-        ? [
-            `${taken.value} ${taken.value === 1 ? 'entry' : 'entries'} taken over; what was here already stays.`,
-            ...read.value.warnings,
-          ].join(' ')
-        : (taken.problems[0]?.message ?? ''),
+      [
+        `${taken.entries} ${isOne ? 'entry' : 'entries'} taken over; what was here already stays.`,
+        ...(taken.aside
+          ? [`${taken.aside} of its lines are not understood: they are kept, and stand below the log.`]
+          : []),
+        ...warnings,
+      ].join(' '),
     );
   };
+  const fault = note.length > MOST.notes ? `${note.length} characters: at most ${MOST.notes} are accepted.` : null;
   return (
     <>
       <Section title="A note">
         <label className="field">
           <span className="unseen">Note</span>
-          <textarea rows={2} value={note} onChange={(event) => setNote(event.target.value)} />
+          <textarea
+            rows={2}
+            value={note}
+            aria-invalid={fault !== null}
+            onChange={(event) => setNote(event.target.value)}
+          />
         </label>
+        {fault !== null && (
+          <p role="alert" className="problem">
+            {fault}
+          </p>
+        )}
         <button
           type="button"
           className="act small"
-          disabled={!note.trim()}
+          disabled={!note.trim() || fault !== null}
           onClick={() => {
             const on = view.surface;
-            log.say({ kind: 'note', who, note: note.trim(), ...(on ? { surface: on.id } : {}) });
-            setNote('');
+            if (log.say({ kind: 'note', who, note: note.trim(), ...(on ? { surface: on.id } : {}) })) setNote('');
           }}
         >
           Note it
@@ -94,14 +115,14 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
           <button
             type="button"
             className="link"
-            onClick={() => download(`${fileName(job)}.log.jsonl`, writeLog(all, job))}
+            onClick={() => download(`${fileName(job)}.log.jsonl`, writeLog(all, job, log.aside))}
           >
             Export the log
           </button>
           <button
             type="button"
             className="link"
-            onClick={() => download(`${fileName(job)}-log.csv`, logCsv(all, job), 'text/csv')}
+            onClick={() => download(`${fileName(job)}-log.csv`, logCsv(all, job, log.aside), 'text/csv')}
           >
             As a table
           </button>
@@ -110,12 +131,47 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
             Take one over
           </FilePick>
         </p>
+        <ReadingBar reading={reading} />
       </Section>
+      <NotUnderstood
+        aside={log.aside}
+        unclear={unclear.filter(({ entry }) => entry.kind === 'correct')}
+        {...{ view, zero, now }}
+      />
       <Suspense fallback={null}>
         <EarlierLessons view={view} />
       </Suspense>
       <Lessons view={view} site={site} />
     </>
+  );
+}
+
+interface UnclearProps extends Pick<Shared, 'view' | 'zero' | 'now'> {
+  readonly aside: readonly Aside[];
+  readonly unclear: Corrected['odd'];
+}
+/** What is in the log and counts for nothing: kept, and exported with it. */
+function NotUnderstood({ aside, unclear, view, zero, now }: UnclearProps) {
+  const { system, state } = view;
+  const count = aside.length + unclear.length;
+  if (!count) return null;
+  const timed = (at: string): string => onWall(zero === null ? 0 : minutesSince(zero)(at), now, zero, state.job.crew);
+  return (
+    <Section title="Not understood" extra={<small>{count}</small>}>
+      <p className="hint">Kept and exported with the log as they came; nothing follows from them.</p>
+      <ul className="log-aside">
+        {unclear.slice(0, SHOWN).map(({ entry, because }) => (
+          <li key={entry.id}>
+            {said(capital(ODD[because]), system)} <small>{timed(entry.at)}</small>
+          </li>
+        ))}
+        {aside.slice(0, SHOWN).map(({ text, reason }) => (
+          <li key={text}>
+            {reason} <code>{text.slice(0, 200)}</code>
+          </li>
+        ))}
+      </ul>
+    </Section>
   );
 }
 
@@ -138,8 +194,7 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
       .toUTC()
       .toISO();
     if (moved === null) return;
-    log.say({ kind: 'correct', who, corrects: entry.id, value: { at: moved } });
-    setMending(false);
+    if (log.say({ kind: 'correct', who, corrects: entry.id, value: { at: moved } })) setMending(false);
   };
   return (
     <li>

@@ -37,10 +37,9 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
   useEffect(() => {
     follow();
   }, [id]);
-  const say = (kind: 'start' | 'done', operation: string): void => log.say({ kind, who, operation });
+  const say = (kind: 'start' | 'done', operation: string): boolean => log.say({ kind, who, operation });
   const stop = (reason: StopReason): void => {
-    if (on) log.say({ kind: 'stop', who, operation: on.id, value: { reason } });
-    setStopping(false);
+    if (!on || log.say({ kind: 'stop', who, operation: on.id, value: { reason } })) setStopping(false);
   };
   if (!site) return <p className="waiting">Reading the log …</p>;
   if (!task)

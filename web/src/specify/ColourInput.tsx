@@ -8,7 +8,7 @@ export function ColourInput({ label, value, onPick }: { label: string; value: st
     if (draft && draft !== value) onPick(draft);
     setDraft(null);
   };
-  useTyped(draft !== null, take);
+  useTyped(draft !== null, () => (take(), true));
   return (
     <label className="field">
       <span>{label}</span>

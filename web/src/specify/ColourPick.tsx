@@ -6,6 +6,7 @@ import { lrvOf, undertone } from '@kovelin/core/specify/colour.ts';
 import { likeIt, placeColour, type Place } from '@kovelin/core/specify/place-colour.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { lazy, Suspense, useId, useState } from 'react';
+import { useHalfTyped } from '../app/half-typed.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
@@ -22,7 +23,7 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
   const spell = useSpelt();
   const { session, state, derived } = view;
   const { colours, finishes } = state.shown;
-  const [text, setText] = useState('');
+  const [text, setText] = useHalfTyped(`${state.job.id}|${s.surface.id}|colour`, '');
   const [file, setFile] = useState(false);
   const [reading, setReading] = useState(false);
   /** The colour that was there before the last pick: it may be wanted elsewhere too. */

@@ -9,13 +9,22 @@ const DAY = 24 * HOUR;
 /** So many of the last are kept, then one a day, then one a week. */
 const KEPT = { last: 3, days: 7, weeks: 4 } as const;
 
-/** Is a new one due: something was changed since the last, and that is an hour old? */
-export const isDue = (last: Milliseconds | null, changed: Milliseconds | null, now: Milliseconds): boolean =>
-  changed !== null && (last === null || (changed > last && now - last >= HOUR));
+/** When the last was made, and of what. */
+interface Made {
+  readonly at: Milliseconds;
+  readonly state: string;
+}
+/** Is a new one due: something is otherwise than when the last was made, and that is an hour ago (or ahead: the clock was wrong)? */
+export const isDue = (last: Made | null, state: string | null, now: Milliseconds): boolean =>
+  state !== null && (last === null || (state !== last.state && Math.abs(now - last.at) >= HOUR));
 
-/** Which of the backups stay: the last ones, the last of each of some days, the last of each of some weeks. */
-export function staying<T extends Pick<BackupRow, 'at'>>(backups: readonly T[]): T[] {
-  const newest = [...backups].sort((a, b) => b.at - a.at);
+/**
+ * Which of the backups stay: the last ones, the last of each of some days, the last of each of some weeks. Those that a wrong clock dated
+ * ahead give way to all others.
+ */
+export function staying<T extends Pick<BackupRow, 'at'>>(backups: readonly T[], now: Milliseconds): T[] {
+  const isAhead = ({ at }: T): boolean => at > now + DAY;
+  const newest = [...backups].sort((a, b) => Number(isAhead(a)) - Number(isAhead(b)) || b.at - a.at);
   const lastOf = (length: Milliseconds, most: number): T[] => {
     const seen = new Map<number, T>();
     for (const backup of newest) {
@@ -28,40 +37,37 @@ export function staying<T extends Pick<BackupRow, 'at'>>(backups: readonly T[]):
   return newest.filter((backup) => stay.has(backup));
 }
 
-/** When a job or a log was changed last; null: there is nothing. */
-async function lastChange(db: Database): Promise<Milliseconds | null> {
-  const job = await db.jobs.orderBy('updated').last();
-  const entries = await db.log.count();
-  const counted = await db.kept.get(COUNTED);
-  // an append-only log changed where it is longer
-  const grew = entries > Number(counted?.value ?? 0);
-  return job ? (grew ? Date.now() : job.updated) : null;
+/** What is here, so far as it tells one state from another; null: there is nothing. */
+async function stateOf(db: Database): Promise<string | null> {
+  const saved = (await db.jobs.orderBy('updated').keys()) as number[];
+  const entries = [await db.log.count(), await db.aside.count()];
+  return saved.length ? [saved.length, saved.at(-1), saved.reduce((a, b) => a + b, 0), ...entries].join(' ') : null;
 }
-/** Entries of all logs when the last backup was made. */
-const COUNTED = 'backed-up-entries';
+/** Where it is kept what the last backup was made of. */
+const MADE = 'backed-up';
 
-/** Keeps all jobs and logs as they are now, and lets go of backups that are older than what is kept. */
-export async function backUp(db: Database, why: BackupRow['why']): Promise<void> {
-  const entries = await db.log.count();
-  const { file, jobs } = await pack(undefined, false);
-  const row: BackupRow = {
-    id: freshId(),
-    at: Date.now(),
-    why,
-    jobs: jobs.map(({ id, name }) => ({ id, name })),
-    file,
-  };
+/**
+ * Keeps all jobs and logs as they are now, and lets go of backups that are older than what is kept. It is read back at once.
+ * @returns what of it could not be, a sentence each.
+ */
+export async function backUp(db: Database, why: BackupRow['why']): Promise<readonly string[]> {
+  const state = await stateOf(db);
+  const { file, jobs, faults } = await pack('kept', undefined, false);
+  const at = Date.now();
+  const row: BackupRow = { id: freshId(), at, why, jobs, file, faults };
   await db.transaction('rw', db.backups, db.kept, async () => {
     const before = await db.backups.toArray();
-    const stay = new Set(staying([...before, row]).map(({ id }) => id));
+    const stay = new Set(staying([...before, row], at).map(({ id }) => id));
     await db.backups.bulkDelete(before.map(({ id }) => id).filter((id) => !stay.has(id)));
     await db.backups.put(row);
-    await db.kept.put({ key: COUNTED, value: entries });
+    await db.kept.put({ key: MADE, value: { at, state } });
   });
+  return faults;
 }
 
-/** Makes a backup where one is due. */
-export async function backUpWhereDue(db: Database): Promise<void> {
-  const last = await db.backups.orderBy('at').last();
-  if (isDue(last?.at ?? null, await lastChange(db), Date.now())) await backUp(db, 'rolling');
+/** Makes a backup where one is due. @returns what of it could not be read back. */
+export async function backUpWhereDue(db: Database): Promise<readonly string[]> {
+  const made = await db.kept.get(MADE);
+  const isWanted = isDue((made?.value as Made | undefined) ?? null, await stateOf(db), Date.now());
+  return isWanted ? backUp(db, 'rolling') : [];
 }

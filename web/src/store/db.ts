@@ -42,6 +42,25 @@ export interface TrashRow {
 /** What happened on site, append-only: see Site. The same id with another content is refused. */
 export type LogRow = LogEntry & { readonly job: string };
 
+/** A line of a log that is no entry for this Kovelin: kept as it came. */
+export interface AsideRow {
+  n?: number;
+  job: string;
+  text: string;
+}
+
+/** A copy of a job that was given to another device or came from one (`exchange.ts`). */
+export interface BaseRow {
+  n?: number;
+  id: string;
+  job: string;
+  /** Copies whose content is in it. */
+  from: readonly string[];
+  doc: Job;
+  /** Characters, as JSON. */
+  size: number;
+}
+
 /** A photo of the log, small and without anything of where it was taken (`site/photo.worker.ts`); it is never changed. */
 export interface PhotoRow {
   id: string;
@@ -58,6 +77,8 @@ export interface BackupRow {
   /** Ids and names of the jobs in it. */
   jobs: readonly { readonly id: string; readonly name: string }[];
   file: Blob;
+  /** What of it could not be read back when it was made, a sentence each. */
+  faults?: readonly string[];
 }
 
 /** A price list brought in; it is there once all its rows are. */
@@ -89,6 +110,8 @@ export class Database extends Dexie {
   kept!: EntityTable<KeptRow, 'key'>;
   trash!: EntityTable<TrashRow, 'id'>;
   log!: Table<LogRow, string>;
+  aside!: EntityTable<AsideRow, 'n'>;
+  bases!: EntityTable<BaseRow, 'n'>;
   photos!: EntityTable<PhotoRow, 'id'>;
   backups!: EntityTable<BackupRow, 'id'>;
 
@@ -98,6 +121,7 @@ export class Database extends Dexie {
     const lists = { priceLists: 'id, imported', priceChunks: '[list+n], list', kept: 'key' };
     const own = { trash: 'id', log: 'id, [job+device+seq]' };
     const copies = { photos: 'id, job', backups: 'id, at' };
+    const exchanged = { aside: '++n, job', bases: '++n, job, [id+job], [n+size]' };
     // the database's own versions; the job's are migrations.ts
     const whole = { ...tables, ...lists, ...own };
     const early = [tables, tables, tables, { ...tables, ...lists }];
@@ -113,6 +137,7 @@ export class Database extends Dexie {
       { ...whole, ...copies },
       { ...whole, ...copies },
       { ...whole, ...copies },
+      { ...whole, ...copies, ...exchanged },
     ];
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {

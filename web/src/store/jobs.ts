@@ -5,9 +5,10 @@ import { COUNTRIES, COUNTRY_ROWS, type Country } from '@kovelin/core/job/region.
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Units } from '@kovelin/core/units/si.ts';
 import { db, newRow, touchesOf, type JobRow } from './db.ts';
+import { forgetCopies } from './exchange.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
-import { handedKey, meBefore, ownedBefore, regionBefore } from './kept.ts';
+import { meBefore, ownedBefore, regionBefore } from './kept.ts';
 import { logRows } from './site-log.ts';
 
 /** Whole jobs: made, copied, removed and brought in. Each a single transaction; what cannot be written throws. */
@@ -56,14 +57,16 @@ export const restoreJob = (id: string): Promise<void> => db.trash.delete(id);
 
 /** Takes out for good what was deleted before `until`, with all that belongs to it. */
 export async function emptyTrash(until: number, ids?: readonly string[]): Promise<void> {
-  const gone = await db.transaction('rw', db.jobs, db.touches, db.trash, db.log, db.kept, async () => {
+  const tables = [db.jobs, db.touches, db.trash, db.log, db.aside, db.bases, db.kept];
+  const gone = await db.transaction('rw', tables, async () => {
     const rows = await db.trash.toArray();
     const late = rows.filter((row) => row.at <= until && (ids?.includes(row.id) ?? true)).map((row) => row.id);
     await db.jobs.bulkDelete(late);
     for (const id of late) {
       await touchesOf(db, id).delete();
       await logRows(db, id).delete();
-      await db.kept.delete(handedKey(id));
+      await db.aside.where('job').equals(id).delete();
+      await forgetCopies(db, id);
     }
     await db.trash.bulkDelete(late);
     return late;

@@ -58,9 +58,6 @@ export async function columnsBefore(headings: readonly string[]): Promise<PriceC
 export const rememberColumns = (headings: readonly string[], columns: PriceColumns): Promise<unknown> =>
   db.kept.put({ key: columnsKey(headings), value: columns });
 
-/** What a job was when it was last given to another device, or came from one: what both sides began from. */
-export const handedKey = (job: string): string => `handed|${job}`;
-
 const LEARNED = 'learned';
 /** What logs of other jobs taught, by the names of people and paints. */
 export async function carriedBefore(): Promise<Carried> {

@@ -1,32 +1,29 @@
-import type { SaidEntry } from '@kovelin/core/site/entry.ts';
-import type { PhotoRow } from './db.ts';
+import type { Noted } from './site-log.ts';
 
-/** What was said and is not on the disk yet, with the time at which it was said. */
-interface Waiting {
-  readonly said: readonly SaidEntry[];
-  readonly at: number;
-  readonly photos: readonly PhotoRow[];
-}
 export interface WriterState {
   /** Sayings that wait to be written. */
   readonly waiting: number;
+  /** They have waited so long that it is said. */
+  readonly late: boolean;
   /** Why the first of them could not be; null: nothing failed. */
   readonly failed: string | null;
 }
 
 /** What could not be written is tried again after so long, ms. */
 const AGAIN = 8000;
+/** Nobody waits longer without being told, ms. */
+const LATE = 1000;
 
-/** Writes what is said, one after the other, in the order in which it was said; what fails waits, and is tried again. */
+/** Writes what is said, in the order in which it was said, all that waits at a time; what fails waits, and is tried again. */
 export class LogWriter {
-  private readonly queue: Waiting[] = [];
+  private queue: readonly Noted[] = [];
   private readonly listeners = new Set<() => void>();
-  private now: WriterState = { waiting: 0, failed: null };
+  private now: WriterState = { waiting: 0, late: false, failed: null };
   private busy = false;
 
   constructor(
-    private readonly write: (waiting: Waiting) => Promise<unknown>,
-    private readonly later: (run: () => void) => void = (run) => void setTimeout(run, AGAIN),
+    private readonly write: (waiting: readonly Noted[]) => Promise<unknown>,
+    private readonly later: (run: () => void, ms: number) => void = (run, ms) => void setTimeout(run, ms),
   ) {}
 
   get state(): WriterState {
@@ -37,9 +34,10 @@ export class LogWriter {
     return () => this.listeners.delete(listener);
   }
 
-  say(said: readonly SaidEntry[], at: number, photos: readonly PhotoRow[] = []): void {
-    this.queue.push({ said, at, photos });
+  say(noted: Noted): void {
+    this.queue = [...this.queue, noted];
     this.tell({ waiting: this.queue.length });
+    this.later(() => this.queue.includes(noted) && this.tell({ late: true }), LATE);
     void this.run();
   }
   again(): void {
@@ -54,14 +52,15 @@ export class LogWriter {
     if (this.busy) return;
     this.busy = true;
     try {
-      for (let next = this.queue[0]; next; next = this.queue[0]) {
-        await this.write(next);
-        this.queue.shift();
-        this.tell({ waiting: this.queue.length, failed: null });
+      while (this.queue.length) {
+        const waiting = this.queue;
+        await this.write(waiting);
+        this.queue = this.queue.slice(waiting.length);
+        this.tell({ waiting: this.queue.length, late: false, failed: null });
       }
     } catch (reason) {
       this.tell({ failed: whyNot(reason) });
-      this.later(() => this.again());
+      this.later(() => this.again(), AGAIN);
     } finally {
       this.busy = false;
     }

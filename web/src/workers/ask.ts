@@ -39,18 +39,20 @@ const when = (signal: AbortSignal, why: () => Error): Promise<never> =>
 
 /**
  * Asks workers one question each: cancelling ends that worker and nobody else's; one that has answered waits for the next
- * question. @param start makes a worker: its file owns the `new Worker(...)`. @param seconds a question may take at most.
+ * question. @param start makes a worker: its file owns the `new Worker(...)`. @param seconds a question may take at most, where it does not
+ * say otherwise.
  */
 export function askers<Api>(start: () => Worker, seconds?: number) {
   let idle: Desk<Api> | null = null;
   return async <P extends Promise<unknown>>(
     question: (api: Remote<Api>) => P,
     signal: AbortSignal,
+    most = seconds,
   ): Promise<Awaited<P>> => {
     const at = idle ?? desk<Api>(start());
     idle = null;
     const ends = [at.broken, when(signal, () => new DOMException('cancelled', 'AbortError'))];
-    if (seconds) ends.push(when(AbortSignal.timeout(seconds * 1000), () => new TooLong(seconds)));
+    if (most) ends.push(when(AbortSignal.timeout(most * 1000), () => new TooLong(most)));
     try {
       const answer = await Promise.race<Awaited<P>>([question(at.api) as Promise<Awaited<P>>, ...ends]);
       if (idle) at.worker.terminate();

@@ -1,4 +1,5 @@
 import { readClimateLog, type ClimateLog } from '@kovelin/core/exchange/climate-log.ts';
+import { readLog, type ReadLog } from '@kovelin/core/exchange/site-log.ts';
 import { readPalette, type Palette } from '@kovelin/core/exchange/palette.ts';
 import { outlinesOf, type Chain, type PlanFile } from '@kovelin/core/exchange/plan/chains.ts';
 import { readPlan } from '@kovelin/core/exchange/plan/read.ts';
@@ -16,6 +17,7 @@ export type PlanHead = Omit<PlanFile, 'layers'> & { readonly layers: readonly st
 /** Everything that reads a file, beside the page. */
 const api = {
   job: async (text: string, name: string): Promise<Result<Job>> => readForView(text, name),
+  log: async (file: File, job: Pick<Job, 'id' | 'name'>): Promise<Result<ReadLog>> => readLog(await file.text(), job),
   climate: async (text: string): Promise<Result<ClimateLog>> => readClimateLog(text),
   palette: async (text: string): Promise<Result<Palette>> => readPalette(text),
   async plan(text: string): Promise<Result<PlanHead>> {

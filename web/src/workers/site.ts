@@ -1,5 +1,6 @@
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { LogEntry } from '@kovelin/core/site/entry.ts';
+import { dated } from '@kovelin/core/site/log.ts';
 import { zeroOf } from '@kovelin/core/site/moments.ts';
 import { WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
@@ -32,16 +33,24 @@ const EVERY = 60_000;
  */
 export function minutesOn(job: Job, log: readonly LogEntry[], now: Milliseconds): number {
   const zero = zeroOf(job.crew, new Map(log.map((entry) => [entry.id, entry])));
-  const then = Math.max(now, lastAhead(log, now) ?? now);
+  const ahead = lastAhead(log, now);
+  const then = ahead && !ahead.isWrong ? Math.max(now, ahead.at) : now;
   return zero === null ? 0 : (then - zero) / 60_000;
 }
-/** When the last entry of a log in order was, where that is later than the clock by more than clocks of two devices differ; null: it is not. */
-export function lastAhead(log: readonly LogEntry[], now: Milliseconds): Milliseconds | null {
-  const last = log.at(-1);
+/**
+ * When the last entry of a log in order was, where that is later than the clock by more than clocks of two devices differ; null: it is not.
+ * `isWrong`: by more than a day, so that the clock that wrote it cannot be followed.
+ */
+export function lastAhead(
+  log: readonly LogEntry[],
+  now: Milliseconds,
+): { readonly at: Milliseconds; readonly isWrong: boolean } | null {
+  const last = dated(log).at(-1);
   const at = last ? Date.parse(last.at) : now;
-  return at > now + DIFFER ? at : null;
+  return at > now + DIFFER ? { at, isWrong: at > now + DAY } : null;
 }
 const DIFFER: Milliseconds = 120_000;
+const DAY: Milliseconds = 86_400_000;
 
 /** What a new plan of the rest would change; asked when somebody wants to know. */
 export function useChange(job: Job, entries: readonly LogEntry[] | null, now: Milliseconds, round: number) {
