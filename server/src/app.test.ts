@@ -125,6 +125,36 @@ test('its protocol: press, listen, catch up; nonsense is refused with a sentence
   expect(await page.text()).toContain('Laser meter');
 });
 
+test('no more shots a second than a hand presses; who listens and never reads is let go', async () => {
+  const press = () =>
+    fetch(`${url}/instruments/laser/shots`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: '{"distance":2}',
+    });
+  const many = await Promise.all(Array.from({ length: 60 }, press));
+  const refused = many.filter(({ status }) => status === 429);
+  expect(refused.length).toBeGreaterThan(10);
+  expect(await refused[0]?.json()).toEqual({ problem: expect.stringMatching(/At most 20 shots a second/) });
+  // a stream that is never read, in an application of its own so that shots need no second
+  const laser = new Laser(seeded(5), () => new Date(0));
+  const own = createApp(mkdtempSync(join(tmpdir(), 'kovelin-')), laser).listen(0, '127.0.0.1');
+  await new Promise((resolve) => own.once('listening', resolve));
+  const socket = connect((own.address() as AddressInfo).port, '127.0.0.1');
+  socket.write('GET /instruments/laser/events HTTP/1.1\r\nHost: localhost\r\n\r\n');
+  await new Promise((resolve) => socket.once('data', resolve));
+  socket.pause();
+  const held = () => (laser as unknown as { listeners: Set<unknown> }).listeners.size;
+  expect(held()).toBe(1);
+  for (let n = 0; n < 2000 && held(); n++) {
+    for (let shot = 0; shot < 500; shot++) laser.press(2);
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  expect(held()).toBe(0);
+  socket.destroy();
+  own.close();
+});
+
 test('only JSON is read, only so many listen, and a reader that comes back is told what it missed', async () => {
   const asForm = await fetch(`${url}/desk/prices`, { method: 'POST', body: new URLSearchParams({ currency: 'USD' }) });
   expect([asForm.status, await asForm.text()]).toEqual([415, expect.stringContaining('Only JSON is read')]);
@@ -234,6 +264,8 @@ test('the price desk quotes what it sells, the same all day, near its list; nobo
     [{ currency: 'CHF', items }, /does not quote in CHF/],
     [{ currency: 'GBP', country: 'US', items }, /does not quote in GBP there/],
     [{ currency: 'USD', items: [{ code: 'x', litres: -1 }] }, /not a list of items/],
+    [{ currency: { toString: 1 }, items }, /not a list of items/],
+    [{ currency: 'USD', country: ['US'], items }, /not a list of items/],
     ['{', /could not be read/],
   ] as const) {
     const refused = await ask(body);

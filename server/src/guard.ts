@@ -1,3 +1,4 @@
+import { rateLimit } from 'express-rate-limit';
 import express, { type ErrorRequestHandler, type Request, type RequestHandler, type Response } from 'express';
 
 /** Names a browser on this machine uses for it; a page of another name that was pointed here is no page of ours. */
@@ -32,6 +33,17 @@ export function jsonBody(limit: string, expected: string): (RequestHandler | Err
   };
   return [onlyJson, express.json({ limit }), jsonFaults(expected)];
 }
+
+/** At most so many requests a second, from everybody together: no hand is quicker. */
+export const atMost = (perSecond: number, what: string): RequestHandler =>
+  rateLimit({
+    windowMs: 1000,
+    limit: perSecond,
+    keyGenerator: () => 'everybody',
+    standardHeaders: false,
+    legacyHeaders: false,
+    handler: (_, response) => refuse(response, 429, `At most ${perSecond} ${what} a second; wait a moment.`),
+  });
 
 /** Refuses a request with a sentence. */
 export function refuse(response: Response, status: number, problem: string): void {

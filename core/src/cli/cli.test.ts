@@ -350,7 +350,11 @@ test('replay and schedule --log: what a log comes to, and what is wrong with one
     [['schedule', 'loft-bedroom.tape', '--now', '5'], '', /--now goes with --log/],
     [['schedule', 'loft-bedroom.tape', '--log', 'x.jsonl', '--now', 'noon'], '', /--now is “noon”; minutes/],
     [['replay', 'loft-bedroom.tape', 'x.jsonl'], '{"kovelin":"log","job":"mill","name":"Mill"}', /another job, “Mill”/],
-    [['replay', 'loft-bedroom.tape', 'x.jsonl'], '{"kind":"lunch"}\n{}\n', /no log: no line of it is an entry. Line 1: An entry has a kind.*“lunch”/],
+    [
+      ['replay', 'loft-bedroom.tape', 'x.jsonl'],
+      '{"kind":"lunch"}\n{}\n',
+      /no log: no line of it is an entry. Line 1: An entry has a kind.*“lunch”/,
+    ],
     [['replay', 'loft-bedroom.tape', 'x.jsonl'], 'noise\nnoise', /no log: .*Line 1: this is no JSON/],
   ] as const) {
     const out = bad([...args], text);

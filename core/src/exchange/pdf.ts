@@ -16,7 +16,8 @@ type Run = { text: string; font?: 'TextExt' | 'Wide' };
 /** Text in runs of the fonts that can show it. */
 export function runs(text: string): Run[] {
   const list: Run[] = [];
-  for (const raw of text) {
+  // a PDF is laid out as it is written: marks of direction would only show as boxes
+  for (const raw of text.replace(/[\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '')) {
     const char = PLAIN[raw] ?? raw;
     const font = OWN.test(char) ? undefined : EXTENDED.test(char) ? 'TextExt' : 'Wide';
     const last = list.at(-1);

@@ -55,5 +55,5 @@ function entriesFor(job: Job, options: Options, read: Read): Result<LogEntry[]> 
   const path = options.get('log');
   if (path === undefined) return good([]);
   const log = logFor(job, path, read);
-  return log.ok ? good([...log.value.values()]) : log;
+  return log.ok ? good([...log.value.log.values()]) : log;
 }

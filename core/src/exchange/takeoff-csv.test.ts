@@ -83,6 +83,6 @@ test('the finish schedule as CSV counts overrules, and surfaces with one system 
 });
 
 test('text that a spreadsheet would run is neutralised in any width; figures stay figures', () => {
-  const cells = ['=1+1', '＝1+1', ' ＋2', '－3', '@sum', '\t=4', 'Bay', -5];
-  expect(toCsv([cells])).toBe(`"'=1+1","'＝1+1","' ＋2","'－3","'@sum","'\t=4",Bay,-5\r\n`);
+  const cells = ['=1+1', '＝1+1', ' ＋2', '－3', '@sum', '\t=4', '\u200b=5', 'Bay', -5];
+  expect(toCsv([cells])).toBe(`"'=1+1","'＝1+1","' ＋2","'－3","'@sum","'\t=4","'\u200b=5",Bay,-5\r\n`);
 });

@@ -30,6 +30,16 @@ describe('one law: what an edit accepts, the door accepts; what the door accepts
     );
   });
 
+  test.each([
+    ['a dado of ten kilometres', ['rooms', 'byId', 'r1', 'parts', 'byId', 'p1', 'height'], 10_000],
+    ['walls of a kilometre', ['rooms', 'byId', 'r1', 'height'], 1000],
+  ])('%s, which the bench found', (_, path, metres) => {
+    const changed = structuredClone(job);
+    const owner = path.slice(0, -1).reduce<Record<string, unknown>>((at, key) => at[key] as never, changed as never);
+    owner[path.at(-1) ?? ''] = { typed: `${metres} m`, metres };
+    expect(tryMutations(changed, [])).toEqual({ opened: true, fault: null });
+  });
+
   test('a file with any of its places changed is refused, or opens to finite figures', () => {
     let opened = 0;
     fc.assert(

@@ -338,7 +338,9 @@ export function fixtureCut(job: Pick<Job, 'settings'>, part: Part): Metres {
 export function partBox(part: Part, outline: Outline, lowest: (left: Metres, right: Metres) => Metres): Box {
   const left = part.at?.metres ?? 0;
   const right = part.kind === 'dado' ? outline.length : left + (part.width?.metres ?? 0);
-  const height = part.height?.metres ?? 0;
+  // a dado as high as the wall, or higher, is all of it
+  const most = part.kind === 'dado' ? Math.max(...outline.top.map(({ y }) => y)) : Infinity;
+  const height = Math.min(part.height?.metres ?? 0, most);
   const bottom = part.kind === 'soffit' ? lowest(left, right) - height : (part.sill?.metres ?? 0);
   return { left, right, bottom, top: bottom + height };
 }

@@ -22,7 +22,12 @@ export const hostileText = fc.oneof(
 const mostly = <T>(good: fc.Arbitrary<T>, bad: fc.Arbitrary<unknown>): fc.Arbitrary<T> =>
   fc.oneof({ weight: 5, arbitrary: good }, { weight: 1, arbitrary: bad as fc.Arbitrary<T> });
 const length = fc.integer({ min: 1, max: 6000 }).map((mm): Reading => ({ typed: `${mm} mm`, metres: mm / 1000 }));
-const reading = mostly(length, fc.record({ typed: hostileText, metres: hostileNumber }));
+/** As small and as large as the validator accepts. */
+const ends = fc.constantFrom(0.001, 100, 1000, 10_000).map((metres): Reading => ({ typed: `${metres} m`, metres }));
+const reading = mostly(
+  fc.oneof({ weight: 4, arbitrary: length }, { weight: 1, arbitrary: ends }),
+  fc.record({ typed: hostileText, metres: hostileNumber }),
+);
 const maybe = fc.option(reading);
 const from = <T>(values: readonly T[]) => mostly(fc.constantFrom(...values), hostileText);
 const count = mostly(fc.integer({ min: 1, max: 12 }), hostileNumber);

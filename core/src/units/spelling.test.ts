@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { american } from './spelling.ts';
-import { phrase, said, spelt } from './word.ts';
+import { isolated, phrase, said, spelt } from './word.ts';
 
 describe('our own texts are spelt as the reader’s country spells [common usage, no source]', () => {
   test.each([
@@ -57,4 +57,29 @@ describe('our own texts are spelt as the reader’s country spells [common usage
       'two colours',
     ]);
   });
+});
+
+test('law: a name that turns the direction of text turns nothing beside it (Unicode Standard Annex 9, from memory)', () => {
+  const mark = fc.constantFrom(
+    '\u202a',
+    '\u202b',
+    '\u202c',
+    '\u202d',
+    '\u202e',
+    '\u2066',
+    '\u2067',
+    '\u2068',
+    '\u2069',
+    'a',
+    'ב',
+  );
+  const name = fc.array(mark, { maxLength: 8 }).map((marks) => marks.join(''));
+  fc.assert(
+    fc.property(name, name, (one, other) => {
+      const text = said(phrase`${phrase`wall of ${one}`} and ${other}, done`, 'metric');
+      // an isolate ends at its mark, and whatever was opened within it (rules X5c and X6a)
+      expect(text.replace(/\u2068[^\u2066-\u2069]*\u2069/g, '')).toMatch(/^[^\u202a-\u202e\u2066-\u2069]*, done$/);
+    }),
+  );
+  expect(isolated('Parlour')).toBe('Parlour');
 });

@@ -7,6 +7,7 @@ import {
   parseArea,
   parseMinutes,
   parseMoney,
+  parsePercent,
   parseSpread,
   parseVolume,
 } from './quantities.ts';
@@ -15,6 +16,7 @@ import { addDays, daysBetween } from './date.ts';
 import { dayAt, isDay } from './day.ts';
 import { dayText, readDayText } from './day-text.ts';
 import { readReading, unitOf } from './reading.ts';
+import { parseDegrees, parseTemperature } from './temperature.ts';
 import { compute, evaluate, given } from './working.ts';
 
 const metres = (text: string, unit?: 'ft' | 'm') => {
@@ -279,4 +281,51 @@ describe('days as people write them', () => {
       ),
     );
   });
+});
+
+test('law: no reader gives a figure that is none, whatever was typed: words of JavaScript and hundreds of digits too', () => {
+  const readers: Readonly<Record<string, (text: string) => ReturnType<typeof parseArea>>> = {
+    parseArea,
+    parseVolume,
+    parseSpread,
+    parseMinutes,
+    parseMoney,
+    parsePercent,
+    parseLength,
+    parseTemperature: (text) => parseTemperature(text, 'imperial'),
+    parseDegrees: (text) => parseDegrees(text, 'metric'),
+  };
+  const number = fc.oneof(
+    fc.constantFrom('0', '-0', '1', '20', '9'.repeat(400), `0.${'0'.repeat(400)}1`, '1e999', 'NaN', ''),
+    fc.double().map(String),
+  );
+  const unit = fc.oneof(
+    fc.constantFrom(
+      '',
+      'constructor',
+      '__proto__',
+      'toString',
+      'valueOf',
+      'gal',
+      'L',
+      'm2',
+      'sq ft/gal',
+      'h',
+      '%',
+      'F',
+    ),
+    fc.string({ maxLength: 5 }),
+  );
+  fc.assert(
+    fc.property(number, unit, fc.constantFrom(...Object.entries(readers)), (typed, of, [name, read]) => {
+      const found = read(`${typed} ${of}`);
+      expect([name, typed, of, found.ok ? Number.isFinite(found.value) : true]).toEqual([name, typed, of, true]);
+    }),
+    { numRuns: 2000 },
+  );
+  expect([parsePercent('').ok, parsePercent('101').ok, parsePercent('55,5 %')]).toEqual([
+    false,
+    false,
+    { ok: true, value: expect.closeTo(0.555, 12) },
+  ]);
 });

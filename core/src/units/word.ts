@@ -46,6 +46,14 @@ export const both = (word: Word, change: (text: string) => string): Word =>
 export const spelt = (text: string, system: System): string =>
   system === 'imperial' || system === 'metric-american' ? american(text) : text;
 
+/** What turns the direction of all text after it (Unicode Standard Annex 9): in a name it must turn the name alone. */
+const TURNS = /[\u202A-\u202E\u2066-\u2069]/;
+/** What is between isolating marks already. */
+const ISOLATED = /\u2068[^\u2066-\u2069]*\u2069/g;
+/** A text that people wrote, so that it turns nothing beside it: between isolating marks where it holds what would. */
+export const isolated = (text: string): string =>
+  TURNS.test(text.replace(ISOLATED, '')) ? `\u2068${text.replace(/[\u2066-\u2069]/g, '')}\u2069` : text;
+
 /**
  * Words put together: one text where all of them are the same on both sides, else a pair. The text between them is ours, and
  * spelt as each side spells.
@@ -54,7 +62,8 @@ export function phrase(text: TemplateStringsArray, ...words: readonly (Word | nu
   const on = (system: System): string => {
     let whole = spelt(text[0] ?? '', system);
     words.forEach((word, i) => {
-      whole += (typeof word === 'number' ? String(word) : said(word, system)) + spelt(text[i + 1] ?? '', system);
+      whole +=
+        (typeof word === 'number' ? String(word) : isolated(said(word, system))) + spelt(text[i + 1] ?? '', system);
     });
     return whole;
   };

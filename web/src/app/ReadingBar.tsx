@@ -20,7 +20,9 @@ export function ReadingBar({ reading: { name, share = null, cancel } }: { readin
         sx={{ width: 160 }}
         {...(share === null ? {} : { variant: 'determinate' as const, value: 100 * share })}
       />
-      <span>Reading {name} …</span>
+      <span>
+        Reading <bdi>{name}</bdi> …
+      </span>
       <Button variant="outlined" onClick={cancel}>
         Cancel
       </Button>

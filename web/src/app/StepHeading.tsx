@@ -8,7 +8,7 @@ export function StepHeading() {
   if (step?.key !== page) return null;
   return (
     <h1 className="unseen">
-      {step.word}, {state.job.name}
+      {step.word}, <bdi>{state.job.name}</bdi>
     </h1>
   );
 }

@@ -1,6 +1,7 @@
 import { joinFrames, missingFrames, MOST_FRAMES, takeFrame, type FrameSet } from '@kovelin/core/exchange/frames.ts';
 import type { ReadArchive } from '@kovelin/core/exchange/archive.ts';
 import { bad, type Result } from '@kovelin/core/units/problem.ts';
+import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { FilePick } from '../app/FilePick.tsx';
@@ -37,6 +38,8 @@ export default function BringInPage() {
   /** What is being read, and a way to stop it. */
   const [reading, setReading] = useState<Opening | null>(null);
   const [choices, setChoices] = useState<readonly Choice[]>([]);
+  /** Sent here by another application, or by a page that somebody looked at. */
+  const [shared, setShared] = useState<File | null>(null);
   const [frames, setFrames] = useState<FrameSet | null>(null);
   const open = async (file: File, isOwn = false): Promise<void> => {
     setProblem(null);
@@ -60,8 +63,8 @@ export default function BringInPage() {
     document.title = 'Bring in · Kovelin';
     const waiting = peek();
     clear();
-    const came = waiting ? Promise.resolve(waiting.file) : search.has('shared') ? takeShared() : Promise.resolve(null);
-    void came.then((found) => found && open(found, waiting?.isOwn));
+    if (waiting) void open(waiting.file, waiting.isOwn);
+    else if (search.has('shared')) void takeShared().then(setShared);
   }, [search]);
   const take = async (): Promise<void> => {
     if (!opened) return;
@@ -123,6 +126,28 @@ export default function BringInPage() {
       <PageTop />
       <main className="kept-page">
         <h1>Bring in</h1>
+        {shared && (
+          <section className="kept-part" aria-label="Shared with Kovelin">
+            <p>
+              Something sent <b>{shared.name}</b> ({Math.ceil(shared.size / 1000)} kB) to Kovelin. If it was you, look
+              into it.
+            </p>
+            <div className="row-buttons">
+              <Button
+                variant="contained"
+                onClick={() => {
+                  setShared(null);
+                  void open(shared);
+                }}
+              >
+                Look into it
+              </Button>
+              <Button variant="outlined" onClick={() => setShared(null)}>
+                Throw it away
+              </Button>
+            </div>
+          </section>
+        )}
         {!opened && (
           <>
             <p>

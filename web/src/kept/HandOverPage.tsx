@@ -65,7 +65,9 @@ export default function HandOverPage() {
     <div className="jobs-page">
       <PageTop />
       <main className="kept-page">
-        <h1>Hand over{going ? ` ${going.name}` : ''}</h1>
+        <h1>
+          Hand over <bdi>{going?.name}</bdi>
+        </h1>
         <p>
           The job and its log go to another device, and come back the same way. Coming back, both logs are united, and
           what was changed on both sides is shown for you to choose: nothing is written over.

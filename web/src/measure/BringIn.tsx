@@ -34,7 +34,9 @@ export default function BringIn(props: Props) {
   return (
     <Dialog open onClose={props.onClose} aria-labelledby="bring-in" maxWidth="md">
       <div className="dialog bring-in">
-        <h2 id="bring-in">Bring measurements into {props.room.name}</h2>
+        <h2 id="bring-in">
+          Bring measurements into <bdi>{props.room.name}</bdi>
+        </h2>
         <Choice<'list' | 'plan'>
           label="From"
           value={what}

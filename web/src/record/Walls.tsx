@@ -21,7 +21,9 @@ export function Walls({ view, record }: Recording) {
   ];
   return (
     <div className="table-wrap">
-      <h3>What is on {takeoff.room.name}</h3>
+      <h3>
+        What is on <bdi>{takeoff.room.name}</bdi>
+      </h3>
       <table aria-label="On the walls" className="schedule record-table">
         <thead>
           <tr>

@@ -25,7 +25,7 @@ export function Next({ view, site, tasks, log, who, now, zero, person }: Shared 
               <li key={id}>
                 <b>{onWall(from, now, zero, crew)}</b>
                 <span>
-                  {said(taskWord(task), system)}, {task.roomName} <small>{formatMinutes(task.work)}</small>
+                  {said(taskWord(task), system)}, <bdi>{task.roomName}</bdi> <small>{formatMinutes(task.work)}</small>
                 </span>
                 <button type="button" className="link" onClick={() => log.say({ kind: 'start', who, operation: id })}>
                   Start this

@@ -86,7 +86,7 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
         <HowTo view={view} task={task} />
         {then && (
           <p className="now-then">
-            Then: {said(taskWord(then), system)}, {then.roomName}
+            Then: {said(taskWord(then), system)}, <bdi>{then.roomName}</bdi>
           </p>
         )}
         <p className="now-more">

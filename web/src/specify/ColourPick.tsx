@@ -85,7 +85,7 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
         )}
         {old && left > 0 && (
           <button type="button" className="option" onClick={() => place(s.colour.id, { instead: old.id })}>
-            Everywhere {old.name} is <small>{left === 1 ? '1 surface' : `${left} surfaces`}</small>
+            Everywhere <bdi>{old.name}</bdi> is <small>{left === 1 ? '1 surface' : `${left} surfaces`}</small>
           </button>
         )}
         {s.finishFrom === s.surface.id && (

@@ -91,7 +91,8 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                     )}
                   </td>
                   <td data-label={spell('Paint and colour')}>
-                    <span className="chip" style={{ background: s.colour.hex }} /> {s.product.name}, {s.colour.name}
+                    <span className="chip" style={{ background: s.colour.hex }} /> <bdi>{s.product.name}</bdi>,{' '}
+                    <bdi>{s.colour.name}</bdi>
                   </td>
                   <td data-label="Sheen">{heading(SHEEN[s.sheen], system)}</td>
                   <td data-label="Primer">{heading(primerWord(effective(s.system.primer)), system)}</td>

@@ -85,7 +85,7 @@ function WetRoomPaint({ view, s }: Props) {
       className="take"
       onClick={() => session.run({ name: 'takeUp', args: { scope, product, colour: s.colour.id } })}
     >
-      Take {product.name}
+      Take <bdi>{product.name}</bdi>
     </button>
   );
 }
