@@ -1,4 +1,4 @@
-import { chromium as playwright } from '@playwright/test';
+import { chromium as playwright, type Browser, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -6,113 +6,109 @@ import { join } from 'node:path';
 import args from '../scripts/chromium-args.json' with { type: 'json' };
 import { serve } from '../scripts/serve.ts';
 import { chromiumHere } from '../scripts/setup.mjs';
+import { bundle } from './bundle.ts';
 import { line } from './rooms.ts';
 
-const KILLS = Number(process.env['KILLS'] ?? 200);
+const KILLS = Number(process.env['KILLS'] ?? 1000);
+/** Every so many kills the whole browser goes, all its processes at once; else the tab that writes. */
+const BROWSER = 10;
 
 /** A browser of its own process group on a profile that outlives it. */
-export async function open(profile: string): Promise<{ process: ChildProcess; endpoint: string }> {
-  const browser = spawn(
+async function open(profile: string): Promise<{ process: ChildProcess; browser: Browser }> {
+  const own = spawn(
     chromiumHere() ?? '',
     [...args, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'],
     { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
   );
   const endpoint = await new Promise<string>((resolve, reject) => {
     let said = '';
-    browser.stderr?.on('data', (data: Buffer) => {
+    own.stderr?.on('data', (data: Buffer) => {
       said += data.toString();
       const found = /ws:\/\/\S+/.exec(said);
       if (found) resolve(found[0]);
     });
-    browser.once('exit', () => reject(new Error(`The browser did not start: ${said.slice(-300)}`)));
+    own.once('exit', () => reject(new Error(`The browser did not start: ${said.slice(-300)}`)));
   });
-  return { process: browser, endpoint };
+  return { process: own, browser: await playwright.connectOverCDP(endpoint) };
+}
+
+/** A library asks what it runs in; the application's own build says so. */
+const HTML = '<script>process = { env: {} }</script><script type="module" src="/stores.js"></script>';
+/** A page that has nothing but the stores of the application. */
+async function storesOf(browser: Browser, url: string, code: string): Promise<Page> {
+  const page = await (browser.contexts()[0] ?? (await browser.newContext())).newPage();
+  await page.route('**/stores.html', (route) => route.fulfill({ contentType: 'text/html', body: HTML }));
+  await page.route('**/stores.js', (route) => route.fulfill({ contentType: 'text/javascript', body: code }));
+  page.on('pageerror', (error) => console.log(`page: ${error.message}`));
+  await page.goto(`${url}/stores.html`);
+  await page.waitForFunction('"write" in globalThis');
+  return page;
 }
 
 /**
- * Kills the browser, all its processes at once, at random moments while lengths are typed one after the other. After each
- * kill the job is opened again: what was shown as Saved has to be there, and the job has to open.
+ * Kills tabs, and now and then the browser, at random moments while edits are saved, entries noted and jobs taken in: what was shown as
+ * written has to be there afterwards, and nothing by halves.
  */
 export async function benchKills(): Promise<void> {
-  console.log(`\nKills: the browser killed ${KILLS} times while it saves`);
+  console.log(`\nKills: ${KILLS} of each, every ${BROWSER}th of them the whole browser`);
+  const code = await bundle('kills');
   const { url, stop } = await serve();
   const profile = mkdtempSync(join(tmpdir(), 'kovelin-kills-'));
-  let [next, sure, lost, unopened, edits] = [1, 0, 0, 0, 0];
+  let own = await open(profile);
+  const kill = async (page: Page, whole: boolean): Promise<void> => {
+    if (whole) {
+      const exited = new Promise((resolve) => own.process.once('exit', resolve));
+      process.kill(-(own.process.pid as number), 'SIGKILL');
+      await exited;
+      await own.browser.close().catch(() => undefined);
+      own = await open(profile);
+      return;
+    }
+    const crashed = page.waitForEvent('crash');
+    const cdp = await page.context().newCDPSession(page);
+    void cdp.send('Page.crash').catch(() => undefined);
+    await crashed;
+    await page.close();
+  };
   try {
-    for (let kill = 0; kill <= KILLS; kill++) {
-      const { process: browser, endpoint } = await open(profile);
-      const connected = await playwright.connectOverCDP(endpoint);
-      const page = await (connected.contexts()[0] ?? (await connected.newContext())).newPage();
-      // the loader of this file names inner functions by a helper that the page has not
-      await page.addInitScript({ content: 'globalThis.__name = (f) => f' });
-      await page.goto(`${url}/demo`);
-      const opened = await page
-        .locator('input[id^=length-]')
-        .first()
-        .waitFor({ timeout: 30_000 })
-        .then(
-          () => true,
-          () => false,
-        );
-      if (!opened) unopened++;
-      else {
-        const typed = await page.locator('input[id^=length-]').first().inputValue();
-        const found = kill === 0 ? 0 : Math.round(parseFloat(typed) * 1000);
+    for (const kind of ['edits', 'entries', 'take-ins']) {
+      let [sure, lost, half, written] = [0, 0, 0, 0];
+      for (let n = 0; n <= KILLS; n++) {
+        const page = await storesOf(own.browser, url, code);
+        if (n === 0) await page.evaluate(`begin('${kind}')`);
+        const [last = 0, ...others] = (await page.evaluate(`look('${kind}')`)) as number[];
         // a later one that was on its way may be there as well; an earlier one may not
-        if (found < sure) lost++;
-        next = Math.max(next, found + 1);
-      }
-      const exited = new Promise((resolve) => browser.once('exit', resolve));
-      const end = async () => {
-        process.kill(-(browser.pid as number), 'SIGKILL');
-        await exited;
-        await connected.close().catch(() => undefined);
-      };
-      if (kill === KILLS) {
-        await end();
-        break;
-      }
-      await page.exposeFunction('shownSaved', (n: number) => {
-        sure = Math.max(sure, n);
-        edits++;
-      });
-      // each length is a millimetre longer; it counts once the page shows Saved
-      void page
-        .evaluate(
-          async (start) => {
-            const field = document.querySelector('input[id^=length-]') as HTMLInputElement;
-            const write = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-            const status = document.querySelector('.saving') as HTMLElement;
-            for (let n = start; ; n++) {
-              field.focus();
-              write?.call(field, `${(n / 1000).toFixed(3)} m`);
-              field.dispatchEvent(new InputEvent('input', { bubbles: true }));
-              field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
-              await new Promise<void>((resolve) => {
-                const look = () => (status.textContent === 'Saved' ? resolve() : requestAnimationFrame(look));
-                requestAnimationFrame(look);
-              });
-              await (window as unknown as { shownSaved: (n: number) => Promise<void> }).shownSaved(n);
-            }
-          },
-          Math.max(next, 1500),
-        )
-        .catch((error: Error) => {
+        if (last < sure) {
+          console.log(
+            `  ${kind}, kill ${n}: ${last} is there, ${sure} was shown; ${String(await page.evaluate('held()'))}`,
+          );
+          lost++;
+          // each loss counts once
+          sure = last;
+        }
+        if (others.some((other) => other !== last)) half++;
+        if (n === KILLS) {
+          await page.close();
+          break;
+        }
+        await page.exposeFunction('shown', (shown: number) => {
+          sure = Math.max(sure, shown);
+          written++;
+        });
+        void page.evaluate(`write('${kind}', ${last + 1})`).catch((error: Error) => {
           // killed in the middle of it, as it should be
           if (!/closed|crash|disconnect/i.test(error.message)) throw error;
         });
-      const moment = 100 + Math.random() * 900;
-      await new Promise((resolve) => setTimeout(resolve, moment));
-      await end();
+        await new Promise((resolve) => setTimeout(resolve, 20 + Math.random() * 300));
+        await kill(page, n % BROWSER === BROWSER - 1);
+      }
+      line(kind, `${KILLS}`, `${written} shown as written before the kills, ${lost} lost, ${half} by halves`);
+      if (lost || half) process.exitCode = 1;
     }
   } finally {
+    await own.browser.close().catch(() => undefined);
+    process.kill(-(own.process.pid as number), 'SIGKILL');
     stop();
   }
-  line(
-    'kills',
-    `${KILLS}`,
-    `${edits} edits shown as Saved before them, ${lost} lost, ${unopened} times the job did not open`,
-  );
-  if (lost || unopened) process.exitCode = 1;
   rmSync(profile, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 });
 }

@@ -1,8 +1,8 @@
 import { benchFullDisk } from './full-disk.ts';
+import { benchExchange } from './exchange.ts';
 import { benchHostile, benchHostileFiles } from './hostile.ts';
 import { benchKills } from './kills.ts';
 import { benchLines } from './lines.ts';
-import { benchLogKills } from './log-kills.ts';
 import { benchMeasure } from './measure.ts';
 import { benchOrder } from './order.ts';
 import { benchPlan } from './plan.ts';
@@ -16,7 +16,7 @@ import { benchWork } from './work.ts';
 
 /**
  * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site record size keys open slider memory` for parts; `hostile`,
- * `kills`, `log-kills` and `full-disk` take minutes and are run when they are asked for.
+ * `kills`, `exchange` and `full-disk` take minutes and are run when they are asked for.
  */
 const parts = process.argv.slice(2);
 const wanted = (part: string) => parts.length === 0 || parts.includes(part);
@@ -33,12 +33,9 @@ if (wanted('site')) await benchSite();
 if (wanted('record')) await benchRecord();
 if (parts.includes('hostile')) {
   benchHostileFiles();
-  benchHostile();
+  await benchHostile();
 }
-if (parts.includes('kills')) {
-  await benchKills();
-  await benchLogKills();
-}
-if (parts.includes('log-kills')) await benchLogKills();
+if (parts.includes('kills')) await benchKills();
+if (parts.includes('exchange')) await benchExchange();
 if (parts.includes('kills') || parts.includes('full-disk')) await benchFullDisk();
 if (['size', 'keys', 'open', 'slider', 'memory'].some(wanted)) await benchWeb(wanted);

@@ -2,7 +2,6 @@ import type { Browser, Page } from '@playwright/test';
 import { rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { build, type Rolldown } from 'vite';
 import { readLog, writeLog } from '../core/src/exchange/site-log.ts';
 import { loggedPlan, writer, EIGHT } from '../core/src/testing/site-log.ts';
 import type { LogEntry } from '../core/src/site/entry.ts';
@@ -14,6 +13,7 @@ import { basePlan } from '../core/src/whole/plan.ts';
 // @ts-expect-error a plain script without types
 import { launch } from '../scripts/browser.mjs';
 import { serve } from '../scripts/serve.ts';
+import { bundle } from './bundle.ts';
 import { line, manyRooms, median, ms, times } from './rooms.ts';
 
 const ENTRIES = 20_000;
@@ -48,7 +48,7 @@ export async function benchSite(): Promise<void> {
   const text = writeLog(map, job);
   const parsed = median(() => text.split('\n').forEach((own) => own && void JSON.parse(own)), 5);
   line(
-    'read from a file, each entry held against its schema',
+    'read from a file, each entry validated',
     ms(median(() => void readLog(text, job), 5)),
     `parsing alone ${ms(parsed)}`,
   );
@@ -70,25 +70,9 @@ export async function benchSite(): Promise<void> {
   }
 }
 
-/** Our store and a bare Dexie table, built for a page of their own (`browser/writes.ts`). */
-async function bundle(): Promise<string> {
-  const built = (await build({
-    root: '.',
-    configFile: false,
-    logLevel: 'error',
-    build: {
-      write: false,
-      lib: { entry: 'bench/browser/writes.ts', formats: ['es'], fileName: 'writes' },
-      rolldownOptions: { output: { codeSplitting: false } },
-    },
-  })) as Rolldown.RolldownOutput[];
-  const [chunk] = built[0]?.output ?? [];
-  return chunk?.code ?? '';
-}
-
 async function inBrowser(browser: Browser, url: string): Promise<void> {
   const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
-  const code = await bundle();
+  const code = await bundle('writes');
   await page.route('**/assets/writes.js', (route) => route.fulfill({ contentType: 'text/javascript', body: code }));
   await page.goto(`${url}/kept`);
   await page.addScriptTag({ url: '/assets/writes.js', type: 'module' });

@@ -192,6 +192,7 @@ test('with server and network gone the whole application and all data are there 
     await fetch('/bring-in', { method: 'POST', body, redirect: 'manual' });
   });
   await page.goto('/bring-in?shared');
+  await page.getByRole('button', { name: 'Look into it' }).click();
   await expect(page.getByRole('alert')).toContainText('This is no zip file');
   // guides and the words of the trade, in both Englishes, and back
   await page.goBack();

@@ -13,9 +13,10 @@ import { wholeOf } from '../whole/whole.ts';
 import { mutated, type Mutation } from './hostile.ts';
 
 /** Path of the first number below a value that is no figure; null: all are. */
-function notFinite(value: unknown, path = ''): string | null {
+export function notFinite(value: unknown, path = ''): string | null {
   if (typeof value === 'number') return Number.isFinite(value) ? null : `${path} = ${value}`;
   if (typeof value !== 'object' || value === null) return null;
+  if (value instanceof Map) return notFinite([...value], path);
   for (const [key, item] of Object.entries(value)) {
     const found = notFinite(item, `${path}/${key}`);
     if (found) return found;

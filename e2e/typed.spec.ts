@@ -1,0 +1,127 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, goTo, openPart, settled, test, visit } from './helpers.ts';
+
+/** What nobody has typed before, and what a field of figures cannot read. */
+let typed = 0;
+const fresh = (): string => `Zq${++typed}z`;
+
+/** Would the browser ask before it leaves? What can be taken is taken by this, as it is by leaving. */
+const asks = (page: Page): Promise<boolean> =>
+  page.evaluate(() => !dispatchEvent(new Event('beforeunload', { cancelable: true })));
+/** All that is to be typed into stands open. */
+const unfold = (page: Page): Promise<void> =>
+  page.evaluate(() => document.querySelectorAll('details').forEach((one) => (one.open = true)));
+const fieldsOf = (within: Locator): Locator =>
+  within.locator('input:not([type]), input[type=text], input[type=search], textarea');
+
+/** Types into every field there: the browser asks about it, or it is to be found again. @returns what is to be found. */
+async function typeIntoAll(page: Page, within: Locator, where: string): Promise<[where: string, text: string][]> {
+  await unfold(page);
+  const fields = fieldsOf(within);
+  const left: [string, string][] = [];
+  for (let n = 0; n < (await fields.count()); n++) {
+    const field = fields.nth(n);
+    if (!(await field.isVisible()) || !(await field.isEditable())) continue;
+    // typed into on another side
+    if (/Zq\d+z/.test(await field.inputValue())) continue;
+    const text = fresh();
+    const name = await field.evaluate((one: HTMLInputElement) => one.labels?.[0]?.textContent ?? one.id);
+    await field.fill(text);
+    if (!(await asks(page))) left.push([`${where}: ${name}`, text]);
+    else {
+      // a figure that cannot be read: back to what stood there
+      await field.press('Escape');
+      expect(await asks(page), `${where}: ${name}`).toBe(false);
+    }
+  }
+  return left;
+}
+const found = (page: Page, text: string): Promise<boolean> =>
+  page.evaluate(
+    (wanted) =>
+      document.body.innerText.includes(wanted) ||
+      [...document.querySelectorAll<HTMLInputElement>('input, textarea')].some(({ value }) => value.includes(wanted)),
+    text,
+  );
+
+for (const steps of [
+  ['Measure', 'Specify', 'Order', 'Technique'],
+  ['Sequence', 'Site', 'Inspect', 'Record'],
+])
+  test(`what is typed into any field of ${steps.join(', ')} is there after a reload, or the browser asks first`, async ({
+    page,
+  }) => {
+    await openPart(page, 'Loft bedroom');
+    const missing: string[] = [];
+    let tried = 0;
+    for (const step of steps) {
+      await goTo(page, step);
+      await page.locator('.drawing > svg').waitFor();
+      await settled(page);
+      const sides = page.locator('main .sides button, aside .sides button').filter({ visible: true });
+      const start = await page
+        .locator('main .sides [aria-pressed=true], aside .sides [aria-pressed=true]')
+        .allTextContents();
+      /** Shows a side, and a side within it, from where the step begins. */
+      const show = async (path: readonly string[]): Promise<void> => {
+        for (const side of [...start, ...path]) {
+          const button = page
+            .locator('main .sides, aside .sides')
+            .getByRole('button', { name: side, exact: true })
+            .first();
+          if (path.includes(side) || (await button.isVisible())) await button.click();
+        }
+        await unfold(page);
+      };
+      const paths: string[][] = [[]];
+      const seen = new Set<string>();
+      const left: [path: readonly string[], url: string, texts: [string, string][]][] = [];
+      for (const path of paths) {
+        await show(path);
+        const url = page.url();
+        left.push([path, url, await typeIntoAll(page, page.locator('#root'), [step, ...path].join(', '))]);
+        for (const side of await sides.allTextContents()) if (!seen.has(side)) paths.push([...path, side]);
+        for (const side of await sides.allTextContents()) seen.add(side);
+      }
+      await page.reload();
+      await page.locator('.drawing > svg').waitFor();
+      await expect(page.locator('.saving')).toHaveText(/Saved|Typing/);
+      for (const [path, url, texts] of left) {
+        // another surface was chosen since
+        if (page.url() !== url) await page.goto(url);
+        await page.locator('.drawing > svg').waitFor();
+        await show(path);
+        for (const [where, text] of texts) {
+          tried++;
+          await expect
+            .poll(() => found(page, text), { timeout: 5000 })
+            .toBe(true)
+            .catch(() => missing.push(where));
+        }
+      }
+    }
+    expect(missing).toEqual([]);
+    expect(tried).toBeGreaterThan(5);
+  });
+
+test('what is typed on the first page, into labels and into a dialog is there after a reload', async ({ page }) => {
+  await page.goto('/');
+  await page.locator('.start-card').waitFor();
+  const first = await typeIntoAll(page, page.locator('.start-card'), 'first page');
+  await page.reload();
+  await page.locator('.start-card').waitFor();
+  for (const [where, text] of first) expect(await found(page, text), where).toBe(true);
+  await openPart(page, 'Loft bedroom');
+  await page.getByRole('button', { name: 'Bring in …' }).click();
+  await page.getByLabel(/^A length a row/).fill('A 4 m');
+  await page.reload();
+  await page.locator('.drawing > svg').waitFor();
+  await page.getByRole('button', { name: 'Bring in …' }).click();
+  await expect(page.getByLabel(/^A length a row/)).toHaveValue('A 4 m');
+  await page.keyboard.press('Escape');
+  await visit(page, new URL(page.url()).pathname.replace('measure', 'labels'));
+  await page.getByLabel('Note on all').fill('kept in the shed');
+  expect(await asks(page)).toBe(false);
+  await page.reload();
+  await expect(page.getByLabel('Note on all')).toHaveValue('kept in the shed');
+});
