@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readLog, writeLog } from '../exchange/site-log.ts';
+import { logFiles, tryLog } from '../testing/hostile-logs.ts';
 import { faultOfSaid, readEntry } from './schema.ts';
 
 const BASE = { id: 'a-1', at: '2026-12-01T08:00:00.000Z', seq: 1, device: 'a', who: 'ana' };
@@ -110,6 +111,12 @@ describe('files', () => {
     const read = readLog(`\uFEFF\r\n${line({})}\r\n\r\n${line({ id: 'a-2', seq: 2 })}\r\n`, job);
     expect(read.ok && read.value.log.size).toBe(2);
     expect(read.ok && read.value.warnings).toEqual([]);
+  });
+  test('law: of a log whose lines were changed anyhow each is an entry or set aside, and the export has all of them', () => {
+    fc.assert(
+      fc.property(logFiles(7), (text) => expect(tryLog(text)).toBeNull()),
+      { numRuns: 200 },
+    );
   });
   test('the same line twice is one entry', () => {
     const twice = readLog([line({}), line({})].join('\n'), job);

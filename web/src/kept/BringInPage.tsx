@@ -63,8 +63,8 @@ export default function BringInPage() {
     document.title = 'Bring in · Kovelin';
     const waiting = peek();
     clear();
-    if (waiting) void open(waiting.file, waiting.isOwn);
-    else if (search.has('shared')) void takeShared().then(setShared);
+    const shared = search.has('shared') ? takeShared() : Promise.resolve(null);
+    void Promise.resolve(waiting).then((found) => (found ? open(found.file, found.isOwn) : shared.then(setShared)));
   }, [search]);
   const take = async (): Promise<void> => {
     if (!opened) return;

@@ -1,18 +1,25 @@
 import 'fake-indexeddb/auto';
-import { afterAll, beforeEach, expect, test } from '@jest/globals';
+import { afterAll, beforeEach, expect, jest, test } from '@jest/globals';
 import { readArchive, writeArchive } from '@kovelin/core/exchange/archive.ts';
+import { readLog, writeLog } from '@kovelin/core/exchange/site-log.ts';
 import { editJob } from '@kovelin/core/job/admit.ts';
 import { usualSide, type Difference, type Side } from '@kovelin/core/job/differences.ts';
 import type { Edit } from '@kovelin/core/job/edits.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { LogEntry } from '@kovelin/core/site/entry.ts';
+import { contentOf } from '@kovelin/core/site/log.ts';
+import { faultOfSaid } from '@kovelin/core/site/schema.ts';
+import { anySaid } from '@kovelin/core/testing/hostile-logs.ts';
 import { smallJob } from '@kovelin/core/testing/hostile.ts';
+import fc from 'fast-check';
 import { archived, arrivalOf, takeIn } from './archive.ts';
 import { anyOf, aroundOf, history } from '../testing/ring.ts';
 import { isDue, staying } from './backups.ts';
 import { Database, newRow, type LogRow } from './db.ts';
 import { append, deviceOf, logOf } from './site-log.ts';
 
+// the laws among these take their time on a slow machine; what ends in the middle would go on into the next
+jest.setTimeout(60_000);
 const [desk, phone] = [new Database('desk'), new Database('phone')];
 beforeEach(async () => {
   for (const db of [desk, phone]) await Promise.all(db.tables.map((table) => table.clear()));
@@ -110,6 +117,37 @@ test('what an earlier Kovelin stored and is no entry is set aside; what it did n
   const there = await sent(desk, phone);
   expect([there.entries, there.aside, (await takeIn(phone, there, usual)).ok]).toEqual([2, 2, true]);
   expect((await entriesOf(phone)).map(({ note: text }) => text).sort()).toEqual(['fine', 'known now']);
+});
+
+test('law: whatever is noted comes back the same through the export, a backup and a hand-over, every kind of entry with values at their ends', async () => {
+  const lines = (entries: Iterable<LogEntry>) => [...entries].map((entry) => contentOf(entry)).sort();
+  const brought = async (isGiven: boolean) => {
+    const read = await readArchive(
+      await writeArchive(await archived(desk, isGiven, ['house']), [], '2026-12-01T08:00:00.000Z'),
+    );
+    if (!read.ok || !read.value.jobs[0]) throw new Error('not read');
+    return { came: read.value.jobs[0], warnings: read.value.warnings };
+  };
+  await desk.jobs.add(newRow(job, 'made'));
+  await fc.assert(
+    fc.asyncProperty(fc.array(anySaid, { minLength: 1, maxLength: 12 }), async (all) => {
+      await Promise.all([desk.log.clear(), phone.log.clear(), phone.jobs.clear(), phone.bases.clear()]);
+      expect(all.map(faultOfSaid)).toEqual(all.map(() => null));
+      const written = lines(
+        await append(desk, 'house', 'van', [{ said: all, at: Date.parse('2026-12-01T08:00:00Z') }]),
+      );
+      expect(written).toHaveLength(all.length);
+      const { log, aside } = await logOf(desk, 'house');
+      expect([lines(log.values()), aside]).toEqual([written, []]);
+      const file = readLog(writeLog(log, job), job);
+      expect(file.ok && [lines(file.value.log.values()), file.value.aside]).toEqual([written, []]);
+      const backup = await brought(false);
+      expect([lines(backup.came.log), backup.warnings]).toEqual([written, []]);
+      await takeIn(phone, await arrivalOf(phone, (await brought(true)).came), usual);
+      expect(lines(await entriesOf(phone))).toEqual(written);
+    }),
+    { numRuns: 12 },
+  );
 });
 
 test('a copied profile signs as its original: where they meet the second gets a name of its own, and every entry is kept', async () => {
