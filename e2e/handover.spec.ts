@@ -147,6 +147,10 @@ test('a job goes to another device and comes back: logs are united, differences 
   await expect(things.nth(1)).toContainText('changed on both sides');
   await expect(things.nth(2)).toContainText('changed there');
   await expect(page.locator('.arrival')).toContainText('2 entries of its log and 1 photo');
+  // where both changed a thing nobody has chosen for anybody
+  await expect(things.nth(1).getByRole('radio', { checked: true })).toHaveCount(0);
+  await expect(page.getByText('One thing is still to be chosen')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take it in' })).toBeDisabled();
   await things
     .nth(1)
     .getByLabel(/As it came/)
@@ -164,6 +168,7 @@ test('a job goes to another device and comes back: logs are united, differences 
   const before = page.locator('.backups li', { hasText: 'before something was brought in' }).first();
   await before.getByRole('button', { name: 'Look into it' }).click();
   await expect(things).toHaveCount(2);
+  await expect(things.first()).toContainText('who changed it is not known');
   await page.getByRole('button', { name: 'all as it came' }).click();
   await page.getByRole('button', { name: 'Take it in' }).click();
   await settled(page);

@@ -337,7 +337,7 @@ test('replay and schedule --log: what a log comes to, and what is wrong with one
     paces: { m: number; own: number; mean: number; sd: number }[];
   };
   expect(actual).toEqual([{ operation: first.id, minutes: expect.closeTo(2 * first.work, 3) }]);
-  expect(aside).toEqual([expect.stringMatching(/^Line 3: An entry has a kind/)]);
+  expect(aside).toEqual([expect.stringMatching(/^Line 3: No entry of the kind “lunch”/)]);
   // one entry of half the pace, by the closed form at the starting values
   expect(paces[0]?.mean).toBeCloseTo(-Math.LN2 / 0.09 / (1 / 0.09 + 1 / 0.0625), 3);
   const planned = run(['schedule', 'loft-bedroom.tape', '--log', 'day.jsonl', '--now', '200'], read);
@@ -353,7 +353,7 @@ test('replay and schedule --log: what a log comes to, and what is wrong with one
     [
       ['replay', 'loft-bedroom.tape', 'x.jsonl'],
       '{"kind":"lunch"}\n{}\n',
-      /no log: no line of it is an entry. Line 1: An entry has a kind.*“lunch”/,
+      /no log: no line of it is an entry. Line 1: No entry of the kind “lunch”/,
     ],
     [['replay', 'loft-bedroom.tape', 'x.jsonl'], 'noise\nnoise', /no log: .*Line 1: this is no JSON/],
   ] as const) {

@@ -36,6 +36,8 @@ export interface ArchivedJob {
   readonly aside: readonly Pick<Aside, 'text'>[];
   /** null: it is nobody else's, as in a backup. */
   readonly exchange: Exchange | null;
+  /** Photos that its log speaks of and that go with it. */
+  readonly photos: number;
 }
 /** One copy of a job that is given to another device: what both sides then have in common. */
 export interface Exchange {
@@ -91,7 +93,10 @@ export async function writeArchive(
     },
   );
   const add = (path: string, text: string) => zip.add(path, new TextReader(text), { level: 6 });
-  const rows = jobs.map(({ id, name, exchange }) => ({ id, name, ...(exchange ? { exchange } : {}) }));
+  const rows = jobs.map(({ id, name, exchange, log, aside, photos }) => ({
+    ...{ id, name, lines: log.length + aside.length, photos },
+    ...(exchange ? { exchange } : {}),
+  }));
   await add(HEAD, `${JSON.stringify({ kovelin: 'archive', version: VERSION, made, jobs: rows }, null, 1)}\n`);
   for (const [n, { id, name, job, log, aside }] of jobs.entries()) {
     await add(jobPath(n + 1), `${JSON.stringify(job, null, 1)}\n`);
@@ -107,7 +112,15 @@ interface Head {
   readonly kovelin: 'archive';
   readonly version: number;
   readonly made: string;
-  readonly jobs: readonly { readonly id: string; readonly name: string; readonly exchange?: Exchange }[];
+  readonly jobs: readonly HeadJob[];
+}
+interface HeadJob {
+  readonly id: string;
+  readonly name: string;
+  readonly exchange?: Exchange;
+  /** Of its log, and photos: so many have to be there. Absent: not said (version 1). */
+  readonly lines?: number;
+  readonly photos?: number;
 }
 const id = Joi.string().max(MOST.name).required();
 const headSchema = Joi.object({
@@ -119,6 +132,8 @@ const headSchema = Joi.object({
       Joi.object({
         id,
         name: Joi.string().max(200).allow('').required(),
+        lines: Joi.number().integer().min(0),
+        photos: Joi.number().integer().min(0),
         exchange: Joi.object({ id, from: Joi.array().items(id.optional()).max(MOST.exchanges).required() }),
       }),
     )
@@ -178,7 +193,7 @@ export async function readArchive(
 }
 
 async function readJob(
-  { id, name, exchange = undefined }: Head['jobs'][number],
+  { id, name, exchange, lines = 0, photos: sent = 0 }: HeadJob,
   n: number,
   unpack: Unpack,
 ): Promise<{ readonly job: ReadJob | null; readonly warnings: readonly string[] }> {
@@ -193,11 +208,14 @@ async function readJob(
   const warnings: string[] = [];
   const kept = await unpack(logPath(n), MAX_LOG_BYTES);
   const read = kept ? readLog(new TextDecoder().decode(kept), job.value) : null;
-  if (kept === null) warnings.push(`${title} comes without its log: that is damaged, or larger than any log.`);
+  if (kept === null || (kept === undefined && lines > 0))
+    warnings.push(`${title} comes without its log: that is damaged, or larger than any log.`);
   if (read && !read.ok) warnings.push(`${title} comes without its log: ${read.problems.map(sentence).join(' ')}`);
   const log = read?.ok ? [...read.value.log.values()] : [];
   if (read?.ok) warnings.push(...read.value.warnings.map((text) => `${title}, log: ${text}`));
-  const { photos, wrong } = await photosOf(log, id, unpack);
+  const { photos, damaged } = await photosOf(log, id, unpack);
+  // of a log that did not come nobody knows the photos
+  const wrong = read?.ok ? Math.max(damaged, sent - photos.length) : 0;
   if (wrong) warnings.push(`${title}: ${wrong} of its photos cannot be read and stay out.`);
   const aside = read?.ok ? read.value.aside : [];
   return { job: { job: job.value, log, aside, photos, exchange: exchange ?? null }, warnings };
@@ -253,13 +271,13 @@ function readHead(file: Uint8Array | null | undefined): Result<Head> {
 async function photosOf(log: readonly LogEntry[], job: Id, unpack: Unpack) {
   const ids = new Set(log.flatMap((entry) => (entry.kind === 'photo' ? [entry.value.photo] : [])));
   const photos: ArchivedPhoto[] = [];
-  let wrong = 0;
+  let damaged = 0;
   for (const id of ids) {
     const bytes = await unpack(photoPath(id), MAX_PHOTO_BYTES);
     if (bytes && photoHead(bytes, 'jpg').ok) photos.push({ id, job, bytes });
-    else if (bytes !== undefined) wrong++;
+    else if (bytes !== undefined) damaged++;
   }
-  return { photos, wrong };
+  return { photos, damaged };
 }
 
 /** What a browser may be given to decode: photos of 200 million pixels are no photos of a wall. */

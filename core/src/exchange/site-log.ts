@@ -52,7 +52,7 @@ export function readLog(text: string, job: Pick<Job, 'id' | 'name'>): Result<Rea
     else
       set(
         line,
-        `Line ${n}: ${json === undefined ? 'this is no JSON; a log has one entry a line.' : (entry.problems[0]?.message ?? '')}`,
+        `Line ${n}: ${json === undefined ? 'this is no JSON; a log has an entry a line.' : (entry.problems[0]?.message ?? '')}`,
       );
   }
   if (!headed && !entries.length && (aside.length || left))

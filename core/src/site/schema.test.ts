@@ -77,7 +77,7 @@ describe('files', () => {
       return read.ok ? '' : read.problems[0]?.message;
     };
     expect(said('{"kind":"lunch"}\n'.repeat(12))).toMatch(
-      /no log: no line of it is an entry. Line 1: An entry has a kind/,
+      /no log: no line of it is an entry. Line 1: No entry of the kind “lunch”/,
     );
     expect(said('x\n'.repeat(1e6))).toMatch(/more than 200000 lines/);
     expect(said('x'.repeat(2e6) + '\n')).toMatch(/no log/);

@@ -95,11 +95,10 @@ const SCHEMAS = new Map((Object.keys(VALUES) as EntryKind[]).map((kind) => [kind
 /** An entry, as its kind has it. Errors: a sentence that says what is wrong with it. */
 export function readEntry(value: unknown): Result<LogEntry> {
   const kind = typeof value === 'object' && value !== null && 'kind' in value ? (value.kind as EntryKind) : null;
-  const schema = kind && SCHEMAS.get(kind);
+  if (kind === null) return bad('This is no entry of a log: it does not say of what kind it is.');
+  const schema = SCHEMAS.get(kind);
   if (!schema)
-    return bad(
-      `An entry has a kind: ${[...SCHEMAS.keys()].join(', ')}; this one has ${kind ? `“${String(kind)}”` : 'none'}.`,
-    );
+    return bad(`No entry of the kind “${String(kind).slice(0, 40)}” is known here; a newer Kovelin may know it.`);
   const read = schema.validate(value, { convert: true });
   if (read.error) return bad(`${capital(read.error.message.replaceAll('"', ''))}.`);
   return good(read.value as LogEntry);

@@ -108,7 +108,15 @@ interface Whole {
 export async function archiveOf(): Promise<Whole> {
   const van = writer('van');
   for (let n = 0; n < 20; n++) van.says(n, { kind: 'note', who: 'ana', note: `Note ${n}` });
-  const one = { id: job.id, name: job.name, job, log: van.entries, aside: [], exchange: { id: 'e1', from: [] } };
+  const one = {
+    id: job.id,
+    name: job.name,
+    job,
+    log: van.entries,
+    aside: [],
+    photos: 0,
+    exchange: { id: 'e1', from: [] },
+  };
   const file = await writeArchive([one], [], '2026-12-01T08:00:00.000Z');
   return { bytes: new Uint8Array(await file.arrayBuffer()), entries: van.entries };
 }

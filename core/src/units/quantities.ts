@@ -36,7 +36,14 @@ const finite = (value: number, text: string): Result<number> =>
 export function parsePercent(text: string): Result<number> {
   const found = /^\s*(\d{1,3}(?:[.,]\d+)?)\s*%?\s*$/.exec(text);
   const share = found ? Number((found[1] ?? '').replace(',', '.')) / 100 : NaN;
-  return share <= 1 ? good(share) : bad(`“${shown(text)}” is no share of 0 to 100 %; 55 is.`, { column: 1 });
+  return share <= 1
+    ? good(share)
+    : bad(
+        `${text.trim() ? `“${shown(text)}” is not understood. ` : ''}A share of 0 to 100 % is accepted, such as 55.`,
+        {
+          column: 1,
+        },
+      );
 }
 
 /** Areas in m2: `100 sq ft`, `100 ft2`, `9.3 m²`. */

@@ -15,8 +15,13 @@ import { logOf, takeOver } from './site-log.ts';
  * All jobs that are not deleted, or those named, with their logs; each as it is kept.
  * @param isGiven to another device: what both sides have in common from then on is noted.
  */
-export async function archived(db: Database, isGiven: boolean, ids?: readonly string[]): Promise<ArchivedJob[]> {
-  const tables = [db.jobs, db.trash, db.log, db.aside, db.bases, db.kept];
+export async function archived(
+  db: Database,
+  isGiven: boolean,
+  ids?: readonly string[],
+  withPhotos = false,
+): Promise<ArchivedJob[]> {
+  const tables = [db.jobs, db.trash, db.log, db.aside, db.photos, db.bases, db.kept];
   return db.transaction(isGiven ? 'rw' : 'r', tables, async () => {
     const rows = ids ? (await db.jobs.bulkGet([...ids])).filter((row) => row !== undefined) : await db.jobs.toArray();
     const hidden = new Set((await db.trash.toArray()).map((row) => row.id));
@@ -24,7 +29,11 @@ export async function archived(db: Database, isGiven: boolean, ids?: readonly st
     for (const row of rows.filter(({ id }) => !hidden.has(id))) {
       const { log, aside } = await logOf(db, row.id);
       const exchange = isGiven && stateOf(row) === 'whole' ? await give(db, row.job) : null;
-      jobs.push({ id: row.id, name: row.name, job: row.job, log: [...log.values()], aside, exchange });
+      const held = withPhotos ? new Set(await db.photos.where('job').equals(row.id).primaryKeys()) : new Set();
+      const entries = [...log.values()];
+      const spoken = new Set(entries.flatMap((entry) => (entry.kind === 'photo' ? [entry.value.photo] : [])));
+      const photos = [...spoken].filter((id) => held.has(id)).length;
+      jobs.push({ id: row.id, name: row.name, job: row.job, log: entries, aside, photos, exchange });
     }
     return jobs;
   });

@@ -8,7 +8,7 @@ import { db } from '../store/db.ts';
 const api = {
   /** @param to another device, or kept here as a backup. @param ids of jobs; absent: all of them. */
   async pack(to: 'given' | 'kept', ids: readonly string[] | undefined, withPhotos: boolean): Promise<Packed> {
-    const jobs = await archived(db, to === 'given', ids);
+    const jobs = await archived(db, to === 'given', ids, withPhotos);
     const all = jobs.map(({ id }) => id);
     const file = await writeArchive(jobs, withPhotos ? photosOf(db, all) : [], new Date().toISOString());
     return {
