@@ -137,6 +137,39 @@ test.describe('the browser keeps nothing, or is full', () => {
   });
 });
 
+test('a browser that throws its database away leaves the copy outside it: it is offered, and all comes back', async ({
+  page,
+}) => {
+  await openPart(page, 'Washroom');
+  await length(page, 'A').fill(`7'9`);
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await page.goto('/kept');
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await page.locator('.backups li').first().waitFor();
+  // what Chromium does with one that it finds damaged
+  await page.goto('/mark.svg');
+  await page.evaluate(
+    () =>
+      new Promise<void>((gone, failed) => {
+        const request = indexedDB.deleteDatabase('kovelin');
+        request.onsuccess = () => gone();
+        request.onerror = () => failed(new Error('not deleted'));
+      }),
+  );
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText('This browser threw away what Kovelin had kept in it');
+  await page.getByRole('button', { name: 'Look into it' }).click();
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(length(page, 'A')).toHaveValue(`7'9`);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Throw it away' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.reload();
+  await page.locator('.job-card').waitFor();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
 test('a job deleted in another tab is noticed, and so is one brought in anew under its name', async ({
   page,
   baseURL,

@@ -4,11 +4,11 @@ import { whyNot } from '../store/why.ts';
 import { say } from './say.ts';
 
 type Milliseconds = number;
-/** Not in the first moments of a page, and then every so often. */
+/** Not in the first moments of a page, and then every minute: so much may be lost with a database that the browser throws away. */
 const FIRST: Milliseconds = 30_000;
-const EVERY: Milliseconds = 600_000;
+const EVERY: Milliseconds = 60_000;
 
-/** Keeps rolling backups while a page is open; of several pages one does. */
+/** Keeps rolling backups, and a copy of what is newer, while a page is open; of several pages one does. */
 export function keepBackups(): void {
   const look = async (): Promise<void> => {
     try {

@@ -22,6 +22,7 @@ import './jobs.css';
 /** Milliseconds in which a deleted job can be brought back. */
 const UNDO = 12_000;
 
+const LostCopies = lazy(() => import('./LostCopies.tsx'));
 const Start = lazy(() => import('./Start.tsx'));
 const JobCard = lazy(() => import('./JobCard.tsx'));
 const Deleted = lazy(() => import('./Deleted.tsx'));
@@ -122,6 +123,11 @@ export default function JobsPage() {
               Close
             </Button>
           </div>
+        )}
+        {jobs && problems.length === 0 && (
+          <Suspense fallback={null}>
+            <LostCopies />
+          </Suspense>
         )}
         {jobs && (starting || jobs.length === 0) && (
           <Suspense fallback={<p className="waiting">One moment …</p>}>

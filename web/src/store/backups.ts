@@ -1,6 +1,7 @@
 import { pack } from '../workers/archive.ts';
 import type { BackupRow, Database } from './db.ts';
 import { freshId } from './ids.ts';
+import { keepCopy } from './safe-copy.ts';
 
 type Milliseconds = number;
 const HOUR: Milliseconds = 3_600_000;
@@ -43,8 +44,9 @@ async function stateOf(db: Database): Promise<string | null> {
   const entries = [await db.log.count(), await db.aside.count()];
   return saved.length ? [saved.length, saved.at(-1), saved.reduce((a, b) => a + b, 0), ...entries].join(' ') : null;
 }
-/** Where it is kept what the last backup was made of. */
+/** Where it is kept what the last backup was made of, and the last copy outside the database. */
 const MADE = 'backed-up';
+const COPIED = 'copied';
 
 /**
  * Keeps all jobs and logs as they are now, and lets go of backups that are older than what is kept. It is read back at once.
@@ -62,12 +64,20 @@ export async function backUp(db: Database, why: BackupRow['why']): Promise<reado
     await db.backups.put(row);
     await db.kept.put({ key: MADE, value: { at, state } });
   });
+  await copied(db, file, state);
   return faults;
 }
+async function copied(db: Database, file: Blob, state: string | null): Promise<void> {
+  await keepCopy(db, file);
+  await db.kept.put({ key: COPIED, value: state });
+}
 
-/** Makes a backup where one is due. @returns what of it could not be read back. */
+/** Makes a backup where one is due, and a copy outside the database where anything changed. @returns what of it could not be read back. */
 export async function backUpWhereDue(db: Database): Promise<readonly string[]> {
   const made = await db.kept.get(MADE);
-  const isWanted = isDue((made?.value as Made | undefined) ?? null, await stateOf(db), Date.now());
-  return isWanted ? backUp(db, 'rolling') : [];
+  const state = await stateOf(db);
+  if (isDue((made?.value as Made | undefined) ?? null, state, Date.now())) return backUp(db, 'rolling');
+  const last = await db.kept.get(COPIED);
+  if (state !== null && last?.value !== state) await copied(db, (await pack('kept', undefined, false)).file, state);
+  return [];
 }
