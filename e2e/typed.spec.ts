@@ -125,3 +125,19 @@ test('what is typed on the first page, into labels and into a dialog is there af
   await page.reload();
   await expect(page.getByLabel('Note on all')).toHaveValue('kept in the shed');
 });
+
+test('a level that is typed and not yet taken is asked about as the page is left, and noted once', async ({ page }) => {
+  await openPart(page, 'Loft bedroom');
+  await goTo(page, 'Site');
+  const beside = (name: string) =>
+    page.getByRole('group', { name: 'Beside the work' }).getByRole('button', { name }).click();
+  await beside('Cans');
+  await unfold(page);
+  await page.getByLabel('Left, in all open cans').first().fill('2 L');
+  // it is being written
+  expect(await asks(page)).toBe(true);
+  await beside('Log');
+  await expect(page.locator('.log > li')).toHaveCount(1);
+  expect(await asks(page)).toBe(false);
+  await expect(page.locator('.log > li')).toHaveCount(1);
+});

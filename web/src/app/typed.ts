@@ -10,7 +10,15 @@ const changed = () => {
 };
 
 /** Takes everything that is being typed, wherever it can be read. @returns whether all of it could be. */
-export const takeTyped = (): boolean => [...open.values()].map((take) => take(false)).every(Boolean);
+export const takeTyped = (): boolean =>
+  [...open]
+    .map(([owner, take]) => {
+      const isTaken = take(false);
+      // a page that is left says so more than once
+      if (isTaken) open.delete(owner);
+      return isTaken;
+    })
+    .every(Boolean);
 
 /** A page that is left takes what is typed with it; where that cannot be, the browser asks first. */
 export function takeTypedOnLeaving(): void {

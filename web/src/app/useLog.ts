@@ -47,11 +47,13 @@ export function useLog(job: string): SiteLog {
     return () => reading.unsubscribe();
   }, [job]);
   useEffect(() => {
-    if (!state.waiting) return;
-    const stay = (event: BeforeUnloadEvent): void => event.preventDefault();
+    // asked when it happens: a field that is taken as the page is left may just have noted something
+    const stay = (event: BeforeUnloadEvent): void => {
+      if (writer.state.waiting) event.preventDefault();
+    };
     window.addEventListener('beforeunload', stay);
     return () => window.removeEventListener('beforeunload', stay);
-  }, [state.waiting]);
+  }, [writer]);
   const note: SiteLog['note'] = (said, photos = []) => {
     const fault = said.map(faultOfSaid).find((one) => one !== null) ?? null;
     if (fault === null) writer.say({ said, at: steadyNow(), photos });

@@ -142,7 +142,7 @@ export class Database extends Dexie {
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {
       const version = this.version(i + 1).stores(stores);
-      if (i > 0) version.upgrade(bringUp);
+      if (i > 0) version.upgrade(i === versions.length - 1 ? bringUpCopies : bringUp);
     });
   }
 }
@@ -165,6 +165,12 @@ async function bringUp(upgrade: Transaction): Promise<void> {
     });
 }
 
+/** What a job was when it was last given away, or came: it told nothing of who changed what, for one that nobody took stood there too. */
+async function bringUpCopies(upgrade: Transaction): Promise<void> {
+  await bringUp(upgrade);
+  await upgrade.table<KeptRow>('kept').where('key').startsWith('handed|').delete();
+}
+
 export const db = new Database();
 
 /** A row of a new job: `made` tells it from another of the same id. */
@@ -180,3 +186,9 @@ export const newRow = (job: Job, made: string): JobRow => ({
 /** What saves of a job touched, from a rev on. */
 export const touchesOf = (from: Database, id: string, rev = 0) =>
   from.touches.where('[jobId+rev]').between([id, rev], [id, Infinity]);
+
+/** Behind every device, in the order of keys. */
+const LAST = '\uffff';
+/** What is kept of the log of a job. */
+export const logRows = (from: Database, job: string) =>
+  from.log.where('[job+device+seq]').between([job, '', 0], [job, LAST, Infinity]);

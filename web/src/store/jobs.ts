@@ -4,12 +4,11 @@ import type { Room } from '@kovelin/core/job/measured.ts';
 import { COUNTRIES, COUNTRY_ROWS, type Country } from '@kovelin/core/job/region.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Units } from '@kovelin/core/units/si.ts';
-import { db, newRow, touchesOf, type JobRow } from './db.ts';
+import { db, logRows, newRow, touchesOf, type JobRow } from './db.ts';
 import { forgetCopies } from './exchange.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
 import { meBefore, ownedBefore, regionBefore } from './kept.ts';
-import { logRows } from './site-log.ts';
 
 /** Whole jobs: made, copied, removed and brought in. Each a single transaction; what cannot be written throws. */
 const put = (job: Job): Promise<string> => db.jobs.add(newRow(job, freshId()));

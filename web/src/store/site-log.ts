@@ -2,11 +2,9 @@ import type { LogEntry, SaidEntry } from '@kovelin/core/site/entry.ts';
 import { meet, parsed, readEntries, stamped, type Aside, type Log } from '@kovelin/core/site/log.ts';
 import { readEntry } from '@kovelin/core/site/schema.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
-import type { Database, LogRow, PhotoRow } from './db.ts';
+import { logRows, type Database, type LogRow, type PhotoRow } from './db.ts';
 import { freshId } from './ids.ts';
 
-/** Behind every device, in the order of keys. */
-const LAST = '\uffff';
 const DEVICE = 'device';
 
 /** What this browser signs its entries with: given once, kept with the jobs. */
@@ -24,8 +22,6 @@ async function renamed(db: Database): Promise<string> {
 }
 
 const entryOf = ({ job: _, ...entry }: LogRow): LogEntry => entry as LogEntry;
-export const logRows = (db: Database, job: string) =>
-  db.log.where('[job+device+seq]').between([job, '', 0], [job, LAST, Infinity]);
 
 /** A log as it is kept. What was set aside by an earlier Kovelin is an entry where this one understands it. */
 export interface KeptLog {
