@@ -118,12 +118,12 @@ describe('everything in one file', () => {
       jobs: [{ id: 'house', name: 'H' }],
     };
     const files = { 'kovelin.json': JSON.stringify(head), 'jobs/1.kovelin.json': JSON.stringify(job) };
-    const bomb = await zipped({ ...files, 'jobs/1.log.jsonl': '{}\n'.repeat(5e6) }, 9);
-    expect(bomb.length).toBeLessThan(1e5);
+    const bomb = await zipped({ ...files, 'jobs/1.log.jsonl': '{}\n'.repeat(2e5) }, 9);
+    expect(bomb.length).toBeLessThan(1e4);
     const read = await readOf(bomb);
     expect(read.ok && [read.value.jobs.length, read.value.warnings]).toEqual([
       1,
-      [expect.stringMatching(/comes without its log.*more than 200000 lines/)],
+      [expect.stringMatching(/comes without its log.*more than 100000 lines/)],
     ]);
     const large = await zipped({ ...files, 'photos/p1.jpg': new Uint8Array(9 * 1024 * 1024) }, 9);
     expect((await readOf(large)).ok).toBe(true);
@@ -134,7 +134,7 @@ describe('everything in one file', () => {
       fc.asyncProperty(bytesChanged(whole.bytes.length), async (change) => {
         expect((await tryArchive(whole, change)).fault).toBeNull();
       }),
-      { numRuns: 200 },
+      { numRuns: 60 },
     );
     expect(await isZip(new Blob([whole.bytes]))).toBe(true);
   });

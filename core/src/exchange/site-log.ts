@@ -22,6 +22,8 @@ export const MAX_LOG_BYTES = 64 * 1024 * 1024;
  */
 export function readLog(text: string, job: Pick<Job, 'id' | 'name'>): Result<ReadLog> {
   if (text.length > MAX_LOG_BYTES) return bad('This log is larger than 64 MB; no log of one job is. It was not read.');
+  if (hasMoreLines(text, MOST.logLines))
+    return bad(`This log has more than ${MOST.logLines} lines; no log of one job has. It was not read.`);
   const warnings: string[] = [];
   const entries: LogEntry[] = [];
   const aside: Aside[] = [];
@@ -32,8 +34,6 @@ export function readLog(text: string, job: Pick<Job, 'id' | 'name'>): Result<Rea
     else left++;
   };
   for (const [n, line, isLast] of linesOf(text)) {
-    if (n > MOST.logLines)
-      return bad(`This log has more than ${MOST.logLines} lines; no log of one job has. It was not read.`);
     if (!line) continue;
     const json = line.length > MOST.logLine ? undefined : parsed(line);
     if (isHead(json)) {
@@ -61,6 +61,16 @@ export function readLog(text: string, job: Pick<Job, 'id' | 'name'>): Result<Rea
   const met = meet(new Map(), entries);
   const log = new Map(met.fresh.map((entry) => [entry.id, entry]));
   return good({ log, aside: [...aside, ...met.aside], warnings });
+}
+
+/** Counted before anything is read of it. */
+function hasMoreLines(text: string, most: number): boolean {
+  let at = -1;
+  for (let n = 0; n <= most; n++) {
+    at = text.indexOf('\n', at + 1);
+    if (at < 0) return false;
+  }
+  return true;
 }
 
 /** Lines one after the other, without what stands round them: number from 1, text, whether it is the last. */

@@ -46,7 +46,7 @@ export const MOST = {
   day: 3652,
   tasks: 20_000,
   /** Lines of a log's file, characters of one, and lines of it that are kept although they are no entries. */
-  logLines: 200_000,
+  logLines: 100_000,
   logLine: 65_536,
   aside: 10_000,
   /** Copies that a copy of a job remembers it was made from. */

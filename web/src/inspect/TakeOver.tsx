@@ -52,14 +52,12 @@ export function TakeOver({ view }: Inspecting) {
         </button>
       </Section>
     );
-  const accept = () =>
-    session.run({
-      name: 'accept',
-      args: {
-        room: room.id,
-        acceptance: { date: today(), by: by.trim(), distance, light, signature: strokes, note: note.trim() },
-      },
-    });
+  const accept = () => {
+    const acceptance = { date: today(), by: by.trim(), distance, light, signature: strokes, note: note.trim() };
+    if (!session.run({ name: 'accept', args: { room: room.id, acceptance } })) return;
+    setBy('');
+    setNote('');
+  };
   return (
     <Section title={`${room.name} is taken over`}>
       {open.length > 0 && (

@@ -79,6 +79,7 @@ function FromList({ view, room, onClose }: Props) {
   const take = () => {
     if (!assigned?.lengths.length) return;
     session.run({ name: 'setLengths', args: { room: room.id, lengths: assigned.lengths } });
+    setText('');
     onClose();
   };
   return (
