@@ -45,13 +45,15 @@ const found = (page: Page, text: string): Promise<boolean> =>
   );
 
 for (const steps of [
-  ['Measure', 'Specify', 'Order', 'Technique'],
-  ['Sequence', 'Site', 'Inspect', 'Record'],
+  ['Measure', 'Specify'],
+  ['Order', 'Technique'],
+  ['Sequence', 'Site'],
+  ['Inspect', 'Record'],
 ])
-  test(`what is typed into any field of ${steps.join(', ')} is there after a reload, or the browser asks first`, async ({
+  test(`what is typed into any field of ${steps.join(' and ')} is there after a reload, or the browser asks first`, async ({
     page,
   }) => {
-    await openPart(page, 'Loft bedroom');
+    await openPart(page, 'Washroom');
     const missing: string[] = [];
     let tried = 0;
     for (const step of steps) {
@@ -88,8 +90,12 @@ for (const steps of [
       await expect(page.locator('.saving')).toHaveText(/Saved|Typing/);
       for (const [path, url, texts] of left) {
         // another surface was chosen since
-        if (page.url() !== url) await page.goto(url);
-        await page.locator('.drawing > svg').waitFor();
+        if (page.url() !== url)
+          await page.evaluate((to) => {
+            history.pushState({}, '', to);
+            dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+          }, url);
+        await page.getByRole('main', { name: step }).waitFor();
         await show(path);
         for (const [where, text] of texts) {
           tried++;
@@ -101,7 +107,7 @@ for (const steps of [
       }
     }
     expect(missing).toEqual([]);
-    expect(tried).toBeGreaterThan(5);
+    expect(tried).toBeGreaterThan(1);
   });
 
 test('what is typed on the first page, into labels and into a dialog is there after a reload', async ({ page }) => {

@@ -88,8 +88,9 @@ export async function history(
         faults.push(
           `seed ${seed}: ${difference.key} was changed ${truth}, and is said to be changed ${difference.changed}`,
         );
-      // who knows takes the newer one; of two that nobody saw together, either
-      right.set(difference.key, said ?? (truth === 'both' ? (random() < 0.5 ? 'here' : 'there') : truth));
+      // who knows takes the newer one; of two that nobody saw together everybody prefers the same, else two would decide otherwise of the
+      // same two and no model could tell who is right
+      right.set(difference.key, said ?? (truth === 'both' ? (a.at > b.at ? 'here' : 'there') : truth));
     }
     const taken = await takeIn(target, arrival, ({ key }) => right.get(key) ?? 'here');
     if (!taken.ok) throw new Error(taken.problems[0]?.message);
