@@ -13,7 +13,7 @@ export function keepBackups(): void {
   const look = async (): Promise<void> => {
     try {
       await navigator.locks.request('kovelin-backup', { ifAvailable: true }, async (lock) => {
-        for (const fault of lock ? await backUpWhereDue(db) : []) say(`The backup cannot be read back whole: ${fault}`);
+        for (const fault of lock ? await backUpWhereDue(db) : []) say(fault);
       });
     } catch (error) {
       say(`No backup was made on this device: ${whyNot(error)}`);

@@ -63,16 +63,15 @@ export default function BringInPage() {
     document.title = 'Bring in · Kovelin';
     const waiting = peek();
     clear();
-    const shared = search.has('shared') ? takeShared() : Promise.resolve(null);
-    void Promise.resolve(waiting).then((found) => (found ? open(found.file, found.isOwn) : shared.then(setShared)));
+    const sent = search.has('shared') ? takeShared() : Promise.resolve(null);
+    void Promise.resolve(waiting).then((found) => (found ? open(found.file, found.isOwn) : sent.then(setShared)));
   }, [search]);
   const take = async (): Promise<void> => {
     if (!opened) return;
     setBusy('Taking it in …');
     // what stands here is kept as it is, first
     try {
-      for (const fault of await backUp(db, 'before'))
-        say(`The backup of what is here cannot be read back whole: ${fault}`);
+      for (const fault of await backUp(db, 'before')) say(fault);
     } catch (error) {
       setBusy(null);
       setProblem(`Nothing was taken in, for what is here could not be backed up first: ${whyNot(error)}`);

@@ -43,7 +43,7 @@ export default function KeptPage() {
     setBusy(true);
     const faults = await attempt('The backup was not made', () => backUp(db, 'rolling'));
     setBusy(false);
-    for (const fault of faults ?? []) say(`The backup cannot be read back whole: ${fault}`);
+    for (const fault of faults ?? []) say(fault);
   };
   const open = (backup: BackupRow): void => {
     putIn(new File([backup.file], `The backup of ${new Date(backup.at).toLocaleString()}`), true);

@@ -2,6 +2,7 @@ import { pack } from '../workers/archive.ts';
 import type { BackupRow, Database } from './db.ts';
 import { freshId } from './ids.ts';
 import { keepCopy } from './safe-copy.ts';
+import { whyNot } from './why.ts';
 
 type Milliseconds = number;
 const HOUR: Milliseconds = 3_600_000;
@@ -50,7 +51,7 @@ const COPIED = 'copied';
 
 /**
  * Keeps all jobs and logs as they are now, and lets go of backups that are older than what is kept. It is read back at once.
- * @returns what of it could not be, a sentence each.
+ * @returns what is wrong with it, a sentence each.
  */
 export async function backUp(db: Database, why: BackupRow['why']): Promise<readonly string[]> {
   const state = await stateOf(db);
@@ -64,20 +65,26 @@ export async function backUp(db: Database, why: BackupRow['why']): Promise<reado
     await db.backups.put(row);
     await db.kept.put({ key: MADE, value: { at, state } });
   });
-  await copied(db, file, state);
-  return faults;
+  const unread = faults.map((fault) => `The backup cannot be read back whole: ${fault}`);
+  return [...unread, ...(await copied(db, file, state))];
 }
-async function copied(db: Database, file: Blob, state: string | null): Promise<void> {
-  await keepCopy(db, file);
+/** A backup is one though its copy outside the database cannot be. @returns why it cannot, as a sentence; empty: it is there. */
+async function copied(db: Database, file: Blob, state: string | null): Promise<readonly string[]> {
+  try {
+    await keepCopy(db, file);
+  } catch (error) {
+    return [`No copy was made outside the database: ${whyNot(error)}`];
+  }
   await db.kept.put({ key: COPIED, value: state });
+  return [];
 }
 
-/** Makes a backup where one is due, and a copy outside the database where anything changed. @returns what of it could not be read back. */
+/** Makes a backup where one is due, and a copy outside the database where anything changed. @returns what is wrong with them. */
 export async function backUpWhereDue(db: Database): Promise<readonly string[]> {
   const made = await db.kept.get(MADE);
   const state = await stateOf(db);
   if (isDue((made?.value as Made | undefined) ?? null, state, Date.now())) return backUp(db, 'rolling');
   const last = await db.kept.get(COPIED);
-  if (state !== null && last?.value !== state) await copied(db, (await pack('kept', undefined, false)).file, state);
-  return [];
+  if (state === null || last?.value === state) return [];
+  return copied(db, (await pack('kept', undefined, false)).file, state);
 }

@@ -18,11 +18,16 @@ const lifeOf = (db: Database): Promise<string> =>
   });
 const nameOf = (life: string): string => `${life}.kovelin.zip`;
 
-/** null: this browser has no files of its own, or lets them not be written. */
+/** null: this browser has no files of its own, or none in a private window. */
 async function folder(): Promise<FileSystemDirectoryHandle | null> {
-  if (!('createWritable' in FileSystemFileHandle.prototype)) return null;
-  const root = await navigator.storage.getDirectory();
-  return root.getDirectoryHandle(FOLDER, { create: true });
+  if (!('FileSystemFileHandle' in window) || !('createWritable' in FileSystemFileHandle.prototype)) return null;
+  try {
+    const root = await navigator.storage.getDirectory();
+    return await root.getDirectoryHandle(FOLDER, { create: true });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'SecurityError') return null;
+    throw error;
+  }
 }
 
 /** Puts a copy in the place of the last one: whole, or not at all. */
