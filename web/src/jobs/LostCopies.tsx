@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { attempt } from '../app/database.ts';
@@ -26,22 +27,25 @@ export default function LostCopies() {
       <Alert
         key={file.name}
         severity="warning"
-        action={
-          <>
-            <Button
-              onClick={() => {
-                putIn(new File([file], `The copy of ${made}`), true);
-                void navigate('/bring-in');
-              }}
-            >
-              Look into it
-            </Button>
-            <Button onClick={() => forget(file)}>Throw it away</Button>
-          </>
-        }
+        variant="outlined"
+        sx={{ mb: 3, color: 'var(--ink)', bgcolor: 'var(--card)', borderColor: 'var(--ochre)' }}
       >
         This browser threw away what Kovelin had kept in it. A copy of {made} is left: all jobs and logs, without
         photos.
+        <Stack direction="row" sx={{ flexWrap: 'wrap', gap: 1, mt: 1 }}>
+          <Button
+            variant="contained"
+            onClick={() => {
+              putIn(new File([file], `The copy of ${made}`), true);
+              void navigate('/bring-in');
+            }}
+          >
+            Look into it
+          </Button>
+          <Button variant="outlined" onClick={() => forget(file)}>
+            Throw it away
+          </Button>
+        </Stack>
       </Alert>
     );
   });
