@@ -1,6 +1,7 @@
 // Everything a fresh machine with Node needs: packages and, for tests, a Chromium. Says plainly what is missing.
 import { spawnSync } from 'node:child_process';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -52,4 +53,24 @@ export function chromium() {
       'No Chromium was found for the browser tests. On Debian: apt-get install chromium-headless-shell; elsewhere set CHROMIUM to its path.',
     )
   );
+}
+
+/** What the built application is made of. */
+const MADE_OF = ['web', 'core/src', 'docs/guide', 'examples', 'package-lock.json'];
+function contents() {
+  const hash = createHash('sha256');
+  const files = MADE_OF.flatMap((path) =>
+    path.includes('.') ? [path] : readdirSync(join(root, path), { recursive: true }).map((name) => join(path, name)),
+  ).filter((path) => /\.\w+$/.test(path) && !path.startsWith(join('web', 'dist')));
+  for (const path of files.sort()) hash.update(path).update(readFileSync(join(root, path)));
+  return hash.digest('hex');
+}
+/** The application, built anew where something it is made of has changed. */
+export function build() {
+  const stamp = join(root, 'web/dist/.made-of');
+  const now = contents();
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  const { status } = run(join(root, 'node_modules/.bin/vite'), ['build', 'web', '--logLevel', 'warn']);
+  if (status !== 0) stop('The application could not be built (see above).');
+  writeFileSync(stamp, now);
 }

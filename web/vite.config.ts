@@ -3,12 +3,38 @@ import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
+/** What the compiler finds wrong, or passes over: a view that is not compiled renders at every key. */
+const faults: string[] = [];
+const compiler = reactCompilerPreset({
+  // what the rules of the linter look at, found here while all views are compiled anyway
+  environment: {
+    validateNoSetStateInEffects: true,
+    validateNoDerivedComputationsInEffects: true,
+    validateNoJSXInTryStatements: true,
+    validateNoImpureFunctionsInRender: true,
+    validateStaticComponents: true,
+    validateNoFreezingKnownMutableFunctions: true,
+    validateNoVoidUseMemo: true,
+  },
+  logger: {
+    logEvent(file, event) {
+      if (event.kind === 'CompileError') faults.push(`${file} ${event.detail.toString()}`);
+      if (event.kind === 'PipelineError') faults.push(`${file} ${event.data}`);
+    },
+  },
+});
+
 export default defineConfig({
   root: import.meta.dirname,
-  // the compiler remembers what a key press does not change, so that views need no hand-written memos
   plugins: [
     react(),
-    babel({ presets: [reactCompilerPreset()], include: /\/web\/src\/.*\.tsx?$/ }),
+    babel({ presets: [compiler], include: /\/web\/src\/.*\.tsx?$/ }),
+    {
+      name: 'faults-of-the-compiler',
+      buildEnd() {
+        if (faults.length > 0) this.error(faults.join('\n\n'));
+      },
+    },
     // all of the application is there without a network; a newer one is offered and never forced
     VitePWA({
       registerType: 'prompt',

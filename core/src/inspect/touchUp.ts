@@ -151,7 +151,7 @@ const ROLLED: Metres = 0.2;
  * The points of a case, and what asks for more whatever they add up to. Each grows with what it goes by, so that more age, sun, size or
  * patches never make a smaller answer, and the same batch and cover never a larger one.
  */
-function weigh(job: Setting, c: TouchUpCase, { faded, mixed, gloss }: ReturnType<typeof difference>): Because[] {
+function weigh(c: TouchUpCase, { faded, mixed, gloss }: ReturnType<typeof difference>): Because[] {
   const lab = labOf(c.hex);
   const found: Because[] = [];
   const add = (rule: TouchRule, points: number, value: number, least: Verdict | null = null) => {
@@ -197,7 +197,7 @@ const ENOUGH: Readonly<Record<Exclude<Verdict, 'room'>, number>> = {
 
 function decide(job: Setting, c: TouchUpCase) {
   const differs = difference(job, c);
-  const because = weigh(job, c, differs);
+  const because = weigh(c, differs);
   const score = because.reduce((sum, { points }) => sum + points, 0);
   const byScore = VERDICTS.findIndex((verdict) => verdict === 'room' || score <= ENOUGH[verdict]);
   const asked = Math.max(byScore, ...because.map(({ least }) => rankOf(least)));

@@ -183,7 +183,7 @@ export function stepsOf(job: Lining, line: Line, { first: i, method, stays }: Wa
     ...(SPATTERED.has(line.kind) && cut.s && !isTrim(cut) && !line.hidden
       ? [lineStep(job, line, 'spatter', cut, 1)]
       : []),
-    ...tapeSteps(job, line, first, cut, method, stays),
+    ...tapeSteps(job, line, cut, method, stays),
     ...cutSteps(job, line, { first, cut, method, stays, slower }),
   ];
 }
@@ -269,14 +269,7 @@ function cutSteps(job: Lining, line: Line, { first, cut, method, stays, slower: 
   return counted(cuts).map((coat) => paintStep(job, line, 'cut', cut, coat, factorsFor(coat)));
 }
 
-function tapeSteps(
-  job: Lining,
-  line: Line,
-  first: Side,
-  cut: Side,
-  method: LineMethod,
-  stays: TapeStay | null,
-): LineStep[] {
+function tapeSteps(job: Lining, line: Line, cut: Side, method: LineMethod, stays: TapeStay | null): LineStep[] {
   if (!stays || !cut.s) return [];
   const coat = stays === 'last' ? cutsOf(cut) : 1;
   const off = stays === 'first' ? 1 : cutsOf(cut);

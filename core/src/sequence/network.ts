@@ -34,10 +34,9 @@ export function networkOf(
     tasks,
     calendars: calendarsOf(job, tasks),
     capacity: capacityOf(job, takeoffs, tasks),
-    apart: [...groupBy(tasks, (task) => task.room)].flatMap(([room, own]) => {
-      const takeoff = takeoffs.find((t) => t.room.id === room);
-      return takeoff ? apartIn(job, takeoff, own) : [];
-    }),
+    apart: [...groupBy(tasks, (task) => task.room)].flatMap(([room, own]) =>
+      takeoffs.some((t) => t.room.id === room) ? apartIn(job, own) : [],
+    ),
     travel: {
       room: setting(job, 'travel.room'),
       paint: setting(job, 'travel.minutes'),
@@ -101,11 +100,7 @@ const DUSTY: ReadonlySet<OperationKind> = new Set<OperationKind>(['rub', 'sand']
  * What in a room may come in either order but not at once: edges of two finishes that touch, dust and a wet film. Where lags
  * already say which comes first, nothing is added.
  */
-function apartIn(
-  job: Pick<Job, 'settings' | 'practice' | 'air'>,
-  takeoff: RoomTakeoff,
-  tasks: readonly Task[],
-): ApartTask[] {
+function apartIn(job: Pick<Job, 'settings' | 'practice' | 'air'>, tasks: readonly Task[]): ApartTask[] {
   const comesBefore = orderIn(tasks);
   const wet = (task: Task): Minutes => Math.max(driesAfter(job, task.go).touch, 0);
   const open = (a: Task, b: Task): boolean => !comesBefore(a, b) && !comesBefore(b, a);

@@ -26,7 +26,7 @@ const HOPELESS = 12;
 const LOOKED = 400;
 const TOLD = 25;
 
-function searched(problem: Compiled, search: Search, steps: number, looks: number, told: SolveOptions['told']): void {
+function searched(search: Search, steps: number, looks: number, told: SolveOptions['told']): void {
   const every = steps < LOOKS.leastSteps ? Infinity : floor(steps / looks);
   for (let i = 0; i < steps; i++) {
     const isBest = search.step();
@@ -41,10 +41,10 @@ function searched(problem: Compiled, search: Search, steps: number, looks: numbe
 export function planOf<T extends Activity>(problem: Compiled<T>, options: SolveOptions = {}): Solution<T> | null {
   const { seed = 1, steps, told } = options;
   const first = new Search(problem, seed, options.taken);
-  searched(problem, first, steps ?? stepsFor(problem.count), LOOKS.first, told);
+  searched(first, steps ?? stepsFor(problem.count), LOOKS.first, told);
   if (steps !== undefined || problem.count > FEW || first.gap <= SMALL.near) return first.solution();
   const second = new Search(problem, seed + 1, null, first.bound);
-  searched(problem, second, SMALL.longer, LOOKS.second, told);
+  searched(second, SMALL.longer, LOOKS.second, told);
   return second.score && first.score && isBetter(second.score, first.score)
     ? second.solution()
     : first.solution(second.bound);

@@ -24,19 +24,18 @@ export default function ReadColour({
   const found = average && hexOfLab(average.lab);
   const press = async () => {
     setFault('');
-    try {
-      const response = await fetch('/instruments/reader/readings', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ lab: labOf(chip) }),
-      });
-      if (!response.ok) return setFault(spell('The reader refused: show it a colour first.'));
-      const lab = readLab(await response.text());
-      if (lab.ok) setReadings((list) => [...list, lab.value]);
-      else setFault(lab.problems[0]?.message ?? '');
-    } catch {
-      setFault(spell('The reader does not answer; pick the colour by eye meanwhile.'));
-    }
+    const answer = await fetch('/instruments/reader/readings', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ lab: labOf(chip) }),
+    })
+      .then(async (response) => ({ isGood: response.ok, text: await response.text() }))
+      .catch(() => null);
+    if (!answer) return setFault(spell('The reader does not answer; pick the colour by eye meanwhile.'));
+    if (!answer.isGood) return setFault(spell('The reader refused: show it a colour first.'));
+    const lab = readLab(answer.text);
+    if (lab.ok) setReadings((list) => [...list, lab.value]);
+    else setFault(lab.problems[0]?.message ?? '');
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="read-colour">

@@ -7,7 +7,7 @@ import { CAUSE, DEFECT, DEFECT_STATE, FACT, REMEDY, SIGN } from '@kovelin/core/w
 import { nameWord } from '@kovelin/core/words/names.ts';
 import type { Evidence, Ranked } from '@kovelin/core/inspect/compare.ts';
 import type { DefectView } from '@kovelin/core/whole/inspect.ts';
-import { useState } from 'react';
+import { useState, type CSSProperties } from 'react';
 import { Choice, DraftField, LengthField, readText, Section } from '../app/fields.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import { DefectPicture } from '../drawing/DefectPicture.tsx';
@@ -266,10 +266,11 @@ function Cause({
 }) {
   const { system } = view;
   const share = Math.round(one.share * 100);
+  const bar = { '--share': `${share}%` } as CSSProperties;
   if (one.cause === null)
     return (
       <li>
-        <span className="share" style={{ ['--share' as string]: `${share}%` }}>
+        <span className="share" style={bar}>
           {share} %
         </span>
         <div>something that is not known here</div>
@@ -279,7 +280,7 @@ function Cause({
   const words = CAUSE[cause];
   return (
     <li className={chosen ? 'chosen' : ''}>
-      <span className="share" style={{ ['--share' as string]: `${share}%` }}>
+      <span className="share" style={bar}>
         {share} %
       </span>
       <div>

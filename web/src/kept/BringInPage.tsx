@@ -70,11 +70,13 @@ export default function BringInPage() {
     if (!opened) return;
     setBusy('Taking it in …');
     // what stands here is kept as it is, first
-    try {
-      for (const fault of await backUp(db, 'before')) say(fault);
-    } catch (error) {
+    const whyNotBackedUp = await backUp(db, 'before').then(
+      (faults) => void faults.forEach((each) => say(each)),
+      whyNot,
+    );
+    if (whyNotBackedUp !== undefined) {
       setBusy(null);
-      setProblem(`Nothing was taken in, for what is here could not be backed up first: ${whyNot(error)}`);
+      setProblem(`Nothing was taken in, for what is here could not be backed up first: ${whyNotBackedUp}`);
       return;
     }
     const refused: string[] = [];

@@ -1,4 +1,4 @@
-import { paintsOf } from '@kovelin/core/record/layer.ts';
+import { paintsOf, type LayerColour } from '@kovelin/core/record/layer.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { counted, heading, said } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
@@ -6,6 +6,12 @@ import { SHEEN } from '@kovelin/core/words/terms.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import { ofRoom, type Recording } from './shared.ts';
 
+/** A colour as a shop would be told it. */
+function colourText(colour: LayerColour | null): string {
+  if (!colour) return 'not known';
+  const { name, code, hex } = colour;
+  return [name, code && !name?.includes(code) ? code : null].filter(Boolean).join(', ') || hex || 'not known';
+}
 /** What is seen on the surfaces of the room: those that bear the same paint in one row. */
 export function Walls({ view, record }: Recording) {
   const spell = useSpelt();
@@ -60,14 +66,7 @@ export function Walls({ view, record }: Recording) {
                     <td data-label="Paint">{top.product ?? 'not known'}</td>
                     <td data-label={spell('Colour')}>
                       {top.colour?.hex && <span className="chip" style={{ background: top.colour.hex }} />}
-                      {[
-                        top.colour?.name,
-                        top.colour?.code && !top.colour.name?.includes(top.colour.code) ? top.colour.code : null,
-                      ]
-                        .filter(Boolean)
-                        .join(', ') ||
-                        top.colour?.hex ||
-                        'not known'}
+                      {colourText(top.colour)}
                     </td>
                     <td data-label="Sheen">{top.sheen ? said(SHEEN[top.sheen], system) : 'not known'}</td>
                     <td data-label="Coats">{said(counted(coats ?? 0, 'coat'), system)}</td>

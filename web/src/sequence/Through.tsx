@@ -2,7 +2,7 @@ import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import type { ScheduleView } from '@kovelin/core/sequence/view.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import Slider from '@mui/material/Slider';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
 import type { Axis } from './axis.ts';
 import { clock } from '../app/clock.ts';
@@ -23,25 +23,22 @@ interface ThroughProps {
 export function Through({ axis, view, schedule, time, onTime }: ThroughProps) {
   const { crew } = view.state.job;
   const [running, setRunning] = useState(false);
+  const here = useEffectEvent(() => (time === null ? 0 : axis.place(time)));
+  /** @returns whether it goes on. */
+  const show = useEffectEvent((at: number): boolean => {
+    onTime(axis.timeAt(Math.min(at, axis.end)));
+    return at < axis.end;
+  });
   useEffect(() => {
     if (!running) return;
+    const [start, from] = [performance.now(), here()];
     let frame = 0;
-    let [last, at] = [performance.now(), time === null ? 0 : axis.place(time)];
     const step = (now: number): void => {
-      at += ((now - last) / 1000 / SECONDS) * axis.end;
-      last = now;
-      if (at >= axis.end) {
-        onTime(axis.timeAt(axis.end));
-        setRunning(false);
-        return;
-      }
-      onTime(axis.timeAt(at));
-      frame = requestAnimationFrame(step);
+      if (show(from + ((now - start) / 1000 / SECONDS) * axis.end)) frame = requestAnimationFrame(step);
+      else setRunning(false);
     };
     frame = requestAnimationFrame(step);
     return () => cancelAnimationFrame(frame);
-    // begun once from where it stands
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [running, axis.end]);
   const words = (t: number): string =>
     `${clock(t, crew).date ?? `day ${clock(t, crew).day + 1}`}, ${clock(t, crew).time}`;
