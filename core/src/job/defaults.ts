@@ -25,6 +25,7 @@ const ENDS = {
   'm2/min': [0.01, 100],
   minor: [0, 1e8],
   days: [0.1, 1000],
+  plans: [0, 2000],
   rags: [1, 1000],
   plates: [0, 200],
   bags: [1, 1000],
@@ -158,6 +159,8 @@ const MINUTES = grouped('minutes', {
   'replay.people': d(0.1, 'cv', 'starting judgement'),
   'replay.tasks': d(0.2, 'cv', 'starting judgement'),
   'replay.drying': d(0.15, 'cv', 'starting judgement'),
+  // 0: as many as the tasks ask for
+  'plan.steps': d(0, 'plans', 'our model'),
   'travel.room': d(1, 'min', 'starting judgement'),
   'room.each': d(4, 'm2', 'starting judgement'),
   'pace.furniture': d(1.2, 'm2/min', 'starting judgement'),

@@ -84,6 +84,9 @@ const search = rememberLast(
   (network, _crew, options) => solve<Task>(network, options),
 );
 
+const stepsOf = (job: Pick<Job, 'settings'>): Pick<SolveOptions, 'steps'> =>
+  setting(job, 'plan.steps') > 0 ? { steps: setting(job, 'plan.steps') } : {};
+
 /** A plan of these very tasks: one that was found for tasks alike is read with these. */
 function searched(network: Network, crew: Job['crew'], options: SolveOptions): Solution<Task> | null {
   const found = search(network, crew, options);
@@ -169,7 +172,7 @@ export function scheduleNetwork(
     ? null
     : isAllDone
       ? NOTHING_LEFT
-      : searched(network, job.crew, { taken: takenOf(job), ...options });
+      : searched(network, job.crew, { taken: takenOf(job), ...stepsOf(job), ...options });
   if (!found) {
     if (!problems.length) problems.push(whyNone(job, network));
     return {

@@ -101,6 +101,7 @@ export const STARTING: Words<DefaultKey> = {
   'day.bagged': 'the same where brushes and covers are wrapped and not washed',
   'day.wrap': 'a person’s wrapping of covers airtight before a break',
   'travel.minutes': 'taking up another paint: fetching, stirring, loading',
+  'plan.steps': 'tried before the best of them is taken; 0: as many as the tasks ask for',
   'replay.people': 'a person is so much quicker or slower than planned, all through a job',
   'replay.tasks': 'a task takes so much more or less than planned',
   'replay.drying': 'drying takes so much more or less than planned, all through a job',
