@@ -1,9 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { cottage, edited } from '../testing/jobs.ts';
 import Papa from 'papaparse';
-import { applyEdit } from '../job/edits.ts';
-import { openJob } from '../job/open.ts';
 import { optionPrices } from '../whole/options.ts';
 import { baseOrder } from '../whole/plan.ts';
 import { quoteOf } from '../whole/quote.ts';
@@ -12,14 +9,10 @@ import { quotePdf, shoppingPdf } from './order-pdf.ts';
 import { needsWide, runs } from './pdf.ts';
 import { quoteCsv, shoppingCsv, shoppingText } from './order-text.ts';
 
-const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-if (!opened.ok) throw new Error('the example is broken');
-const priced = applyEdit(opened.value, {
+const job = edited(cottage(), {
   name: 'setPricing',
   args: { set: { tax: 0.07, client: '=HYPERLINK("x")', notes: 'Łódź, Πειραιάς' } },
 });
-if (!priced.ok) throw new Error('refused');
-const job = priced.value.job;
 const order = baseOrder(job);
 const quote = quoteOf(job, order, optionPrices(job), '2026-11-25');
 const list = shoppingList(job, order);

@@ -1,17 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottage as openCottage } from '../testing/jobs.ts';
 import ICAL from 'ical.js';
 import Papa from 'papaparse';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { openJob } from '../job/open.ts';
 import { viewSchedule } from '../sequence/view.ts';
 import { basePlan } from '../whole/plan.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { planCsv, planIcs } from './plan-files.ts';
 
-const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-if (!opened.ok) throw new Error('the example is broken');
-const cottage = { ...opened.value, crew: { ...opened.value.crew, zone: 'Europe/Berlin' } };
+const opened = openCottage();
+const cottage = { ...opened, crew: { ...opened.crew, zone: 'Europe/Berlin' } };
 const plan = viewSchedule(basePlan(cottage), wholeOf(cottage).takeoffs);
 
 describe('a plan as files', () => {

@@ -4,7 +4,7 @@ import type { Job } from '../job/types.ts';
 import { chosenEdits, opinionOf, samplesFor, undertoneOf, windowsTo } from '../record/choose.ts';
 import { paintFromLabel } from '../record/label.ts';
 import { labOf } from '../specify/colour.ts';
-import { bedroom, edited } from '../testing/bedroom.ts';
+import { bedroom, edited } from '../testing/jobs.ts';
 import { smallJob } from '../testing/hostile.ts';
 import { jobRecord } from '../whole/record.ts';
 import { wholeOf } from '../whole/whole.ts';

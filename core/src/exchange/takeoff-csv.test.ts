@@ -1,11 +1,9 @@
 import { expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { cottage } from '../testing/jobs.ts';
 import { heading } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import Papa from 'papaparse';
 import { applyEdit } from '../job/edits.ts';
-import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { alike, differences } from '../specify/alike.ts';
@@ -15,11 +13,6 @@ import { scheduleCsv } from './schedule-csv.ts';
 import { toCsv } from './csv.ts';
 import { takeoffCsv } from './takeoff-csv.ts';
 
-function cottage(): Job {
-  const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-  if (!opened.ok) throw new Error('the example is broken');
-  return opened.value;
-}
 const parse = (text: string) => Papa.parse<Record<string, string>>(text.trim(), { header: true });
 
 test('every surface is a row, with the figures of the takeoff and a total a room', () => {

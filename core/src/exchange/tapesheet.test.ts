@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottageText, loftSheet } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { seededIds } from '../job/blank.ts';
 import { PART_KINDS, type PartKind } from '../job/vocabulary.ts';
 import { PART_RULES } from '../measure/parts.ts';
@@ -21,7 +20,7 @@ import { said as said_ } from '../units/word.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { nameWord } from '../words/names.ts';
 
-const LOFT = readFileSync(join(__dirname, '../../../examples/loft-bedroom.tape'), 'utf8');
+const LOFT = loftSheet();
 const problem = (text: string) => {
   const { line, column, message } = parseTapeSheet(text).problems[0] ?? { line: 0, column: 0, message: '' };
   return `${line}:${column} ${message}`;
@@ -253,14 +252,13 @@ test('a bare number is a foot out like any other: the slip finder names it', () 
 });
 
 describe('a sheet says the whole job', () => {
-  const COTTAGE = readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8');
   const read = (text: string): Job => {
     const opened = readForView(text, 'x');
     if (!opened.ok) throw new Error(opened.problems.map((p) => `${p.line}: ${p.message}`).join('\n'));
     return opened.value;
   };
   test('both ways: what is written of the cottage says the same when it is read, surface by surface', () => {
-    const cottage = read(COTTAGE);
+    const cottage = read(cottageText());
     const sheet = formatJobSheet(cottage);
     const again = read(sheet);
     expect(formatJobSheet(again)).toBe(sheet);

@@ -14,7 +14,7 @@ import {
 import type { Job } from '../job/types.ts';
 import type { JobSchedule } from '../sequence/schedule.ts';
 import { writer } from '../testing/site-log.ts';
-import { bedroom, BASEBOARD, DOOR, edited } from '../testing/bedroom.ts';
+import { bedroom, BASEBOARD, DOOR, edited } from '../testing/jobs.ts';
 import { faultsOf, type CheckedPlan } from '../testing/plan-faults.ts';
 import { defectViews, factsOf as siteFacts, lookedOver } from '../whole/inspect.ts';
 import { logFrom } from '../whole/record.ts';

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { Survey } from '../job/surveyed.ts';
 import type { Job } from '../job/types.ts';
 import { said } from '../units/word.ts';
-import { bedroom, BASEBOARD, DOOR, edited } from '../testing/bedroom.ts';
+import { bedroom, BASEBOARD, DOOR, edited } from '../testing/jobs.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { SHOWS, standWord } from '../words/looks.ts';
 import { looksOf, showsOn, type ShowsAsk } from './looks.ts';

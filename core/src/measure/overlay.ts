@@ -35,6 +35,8 @@ interface Side {
   readonly a: Point;
   readonly b: Point;
   readonly layer: number;
+  readonly low: Metres;
+  readonly high: Metres;
 }
 interface Stretch {
   readonly from: Metres;
@@ -50,13 +52,16 @@ const yAt = ({ a, b }: Side, x: Metres): Metres => a.y + ((b.y - a.y) * (x - a.x
  * other, so each slab falls into trapezia. What reaches beyond the first layer counts as nothing.
  */
 export function overlay(layers: readonly Layer[]): Overlay {
-  const sides: Side[] = layers.flatMap(({ points }, layer) =>
-    points.flatMap((p, i): Side[] => {
-      const q = points[(i + 1) % points.length] as Point;
-      if (Math.abs(p.x - q.x) < E) return [];
-      return [p.x < q.x ? { a: p, b: q, layer } : { a: q, b: p, layer }];
-    }),
-  );
+  const sides: Side[] = layers
+    .flatMap(({ points }, layer) =>
+      points.flatMap((p, i): Side[] => {
+        const q = points[(i + 1) % points.length] as Point;
+        if (Math.abs(p.x - q.x) < E) return [];
+        const [low, high] = p.y < q.y ? [p.y, q.y] : [q.y, p.y];
+        return [p.x < q.x ? { a: p, b: q, layer, low, high } : { a: q, b: p, layer, low, high }];
+      }),
+    )
+    .sort((p, q) => p.a.x - q.a.x);
   const count = layers.length;
   const seen = new Array<SquareMetres>(count).fill(0);
   // a table of all pairs, outside being the last row and column: it is asked and added to for every edge of every slab
@@ -74,22 +79,31 @@ export function overlay(layers: readonly Layer[]): Overlay {
   };
   const xs = cuts(layers, sides);
   let before: Stretch[] = [];
+  // sides over the slab: they come and go from left to right
+  let over: Side[] = [];
+  let next = 0;
+  const inside = new Uint8Array(count);
   for (let i = 1; i < xs.length; i++) {
     const [left, right] = [xs[i - 1] as Metres, xs[i] as Metres];
     const mid = (left + right) / 2;
-    const across = sides
-      .filter(({ a, b }) => a.x < mid && b.x > mid)
+    while (next < sides.length && (sides[next] as Side).a.x < mid) over.push(sides[next++] as Side);
+    over = over.filter(({ b }) => b.x > mid);
+    const across = over
       .map((edge) => ({ edge, mid: yAt(edge, mid), left: yAt(edge, left), right: yAt(edge, right) }))
       .sort((p, q) => p.mid - q.mid);
-    const inside = new Array<boolean>(layers.length).fill(false);
+    inside.fill(0);
+    let uppermost = OUTSIDE;
     const [starts, ends]: [Stretch[], Stretch[]] = [[], []];
     let below = OUTSIDE;
     across.forEach((lower, k) => {
-      inside[lower.edge.layer] = !inside[lower.edge.layer];
+      const { layer } = lower.edge;
+      inside[layer] = inside[layer] ? 0 : 1;
+      uppermost = Math.max(uppermost, layer);
+      while (uppermost >= 0 && !inside[uppermost]) uppermost--;
       const upper = across[k + 1];
       // edges that coincide enclose nothing: the border belongs to what lies beyond the last of them
       if (upper && upper.mid - lower.mid < E) return;
-      const top = inside[0] ? inside.lastIndexOf(true) : OUTSIDE;
+      const top = inside[0] ? uppermost : OUTSIDE;
       meet(below, top, { x: left, y: lower.left }, { x: right, y: lower.right });
       below = top;
       if (!upper || top === OUTSIDE) return;
@@ -125,15 +139,15 @@ export function overlay(layers: readonly Layer[]): Overlay {
   return { areas, border, edges, pieces };
 }
 
-/** Where a slab begins: at every corner, and wherever two edges cross. */
+/** Where a slab begins: at every corner, and wherever two edges cross; `sides`: from left to right. */
 function cuts(layers: readonly Layer[], sides: readonly Side[]): Metres[] {
   const xs = layers.flatMap((layer) => layer.points.map((p) => p.x));
   sides.forEach((p, i) => {
     for (let j = i + 1; j < sides.length; j++) {
       const q = sides[j] as Side;
-      if (p.layer === q.layer) continue;
-      const [from, to] = [Math.max(p.a.x, q.a.x), Math.min(p.b.x, q.b.x)];
-      if (from >= to) continue;
+      if (q.a.x >= p.b.x) break;
+      if (p.layer === q.layer || p.low > q.high || q.low > p.high) continue;
+      const [from, to] = [q.a.x, Math.min(p.b.x, q.b.x)];
       const [gap, other] = [yAt(p, from) - yAt(q, from), yAt(p, to) - yAt(q, to)];
       if (gap * other < 0) xs.push(from + ((to - from) * gap) / (gap - other));
     }

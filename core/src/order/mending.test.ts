@@ -1,16 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottage } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readAny } from '../exchange/read.ts';
-import { readFileSync } from 'node:fs';
 import type { Specified } from '../specify/specify.ts';
 import type { MendingCoat } from '../specify/spots.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { boxingOf, mendingOf, orderPaint, perCoat, type PaintLine } from './paint.ts';
 import { simulated } from './risk.ts';
 
-const opened = readAny(readFileSync('examples/keepers-cottage.json', 'utf8'), 'cottage');
-if (!opened.ok) throw new Error('the cottage does not open');
-const { job } = opened.value;
+const job = cottage();
 const { surfaces } = wholeOf(job);
 const walls = surfaces.filter(({ surface }) => surface.kind === 'wall');
 const [wall] = walls as [Specified];

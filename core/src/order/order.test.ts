@@ -1,9 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import { edited, loft } from '../testing/jobs.ts';
 import fc from 'fast-check';
 import highs from 'highs';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { readAny } from '../exchange/read.ts';
 import { applyEdit } from '../job/edits.ts';
 import type { Edit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
@@ -21,12 +19,6 @@ import { type PaintLine, boxingOf, orderPaint, perCoat } from './paint.ts';
 import { simulated } from './risk.ts';
 import { demandOf, expectedLeftover, litresFor, riskCurve, shortfallChance } from './shortfall.ts';
 import { chanceAbove, leftoverOf, simulateDemand } from './simulate.ts';
-
-const loft = (): Job => {
-  const opened = readAny(readFileSync(join(__dirname, '../../../examples/loft-bedroom.tape'), 'utf8'), 'Loft');
-  if (!opened.ok) throw new Error('the example is broken');
-  return opened.value.job;
-};
 
 describe('cans at least cost', () => {
   /** The same question put to a MILP solver (HiGHS), lexicographically: cost, then count, then litres left over. */
@@ -285,13 +277,6 @@ describe('spread', () => {
     expect(porous(rate / 1.5)).toBeCloseTo(2.5 / rate, 9);
   });
 });
-
-const edited = (job: Job, ...edits: Edit[]): Job =>
-  edits.reduce((now, edit) => {
-    const done = applyEdit(now, edit);
-    if (!done.ok) throw new Error(done.problems[0]?.message);
-    return done.value.job;
-  }, job);
 
 describe('what is there already', () => {
   const can = (litres: number, batch = 'b1'): Edit => ({

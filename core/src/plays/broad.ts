@@ -1,10 +1,11 @@
+import { groupBy } from '../units/group.ts';
 import { setting } from '../job/defaults.ts';
 import { overlay, type Layer } from '../measure/overlay.ts';
 import { effective } from '../specify/reasons.ts';
 import { because, type Reason } from '../words/reasons.ts';
 import { groundOf, isCut, type CutLine, type Ground, type PlayAsk } from './ground.ts';
 import { howOf, mannerOf, type Manner } from './manner.ts';
-import { areaOf, type Done, type Draft, type Drafted, type Shape } from './play.ts';
+import { areaOf, type Done, type Draft, type Drafted } from './play.ts';
 import { layersOf, rolledStrokes, stripsOf, wayOf, type Seen } from './rolled.ts';
 import { bandAlong, joined, within } from './shapes.ts';
 import { stationsOf } from './stations.ts';
@@ -86,9 +87,9 @@ export function broadPlay(ask: PlayAsk): Drafted | null {
   const strips = stripsOf(ask, ground, manner);
   // a strip that reaches beyond a wall's slopes is told by the layer it lies on: only what is over the surface is its own
   const { pieces } = overlay([...ground.under, ...layersOf(strips), ...bandsOf(ground, manner), ...ground.over]);
-  const found = new Map<string, Shape[]>();
-  for (const { id, points } of pieces) found.set(id, [...(found.get(id) ?? []), points]);
-  const shapes = new Map([...found].map(([id, own]) => [id, joined(own)]));
+  const shapes = new Map(
+    [...groupBy(pieces, ({ id }) => id)].map(([id, own]) => [id, joined(own.map(({ points }) => points))]),
+  );
   const seen: Seen = {
     shapes: (id) => shapes.get(id) ?? [],
     area: (id) => areaOf(shapes.get(id) ?? []) * ground.stretch,

@@ -1,17 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottage as openCottage } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import polygonClipping from 'polygon-clipping';
-import { openJob } from '../job/open.ts';
 import { playFor } from '../whole/play.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { leafStrokes, membersOf, orderOf, type Leaf, type Member } from './door.ts';
 import { areaOf, type Play } from './play.ts';
 
-const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-if (!opened.ok) throw new Error(opened.problems[0]?.message);
-const cottage = opened.value;
+const cottage = openCottage();
 const whole = wholeOf(cottage);
 const play = (surface: string, coat = 1): Play => playFor(cottage, surface, { coat }) as Play;
 const sum = <T>(list: readonly T[], of: (item: T) => number) => list.reduce((all, item) => all + of(item), 0);

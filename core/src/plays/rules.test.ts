@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
+import { edited, opened } from '../testing/jobs.ts';
 import fc from 'fast-check';
 import { airAt, dewPoint, dryingIn, evaporation, LABEL_AIR, saturation } from '../climate/air.ts';
 import { limitsOf } from '../climate/limits.ts';
 import { openTimeOf } from '../climate/open.ts';
 import { readAny } from '../exchange/read.ts';
 import type { DefaultKey } from '../job/defaults.ts';
-import { applyEdit, type Edit } from '../job/edits.ts';
+import { type Edit } from '../job/edits.ts';
 import { STARTING_AIR } from '../job/region.ts';
 import type { Job } from '../job/types.ts';
 import { dipOf } from '../paces/minutes.ts';
@@ -36,16 +37,8 @@ spindles x4 0.15 x 0.9 count 6
 trim baseboard 0.12 m
 air 20 50 0.1
 `;
-const edited = (job: Job, edits: readonly Edit[]): Job =>
-  edits.reduce((before, edit) => {
-    const done = applyEdit(before, edit);
-    if (!done.ok) throw new Error(done.problems[0]?.message);
-    return done.value.job;
-  }, job);
-const read = readAny(SHEET, 'Bedroom');
-if (!read.ok) throw new Error(read.problems.map((p) => `${p.line}: ${p.message}`).join('\n'));
-const plain = read.value.job;
-const jobOf = (...edits: Edit[]): Job => edited(plain, edits);
+const plain = opened(SHEET);
+const jobOf = (...edits: Edit[]): Job => edited(plain, ...edits);
 const room = Object.values(plain.rooms.byId)[0];
 const labelled = (label: string) =>
   [room?.openings, room?.parts, room?.walls].flatMap((t) => Object.values(t?.byId ?? {})).find((o) => o.label === label)
@@ -218,7 +211,7 @@ describe('ceilings', () => {
     expect(how.map((r) => r.rule)).toContain('play.ceiling-across');
     const dark = edited(
       plain,
-      ['w1', 'w2'].map((label): Edit => ({
+      ...['w1', 'w2'].map((label): Edit => ({
         name: 'removeOpening',
         args: { room: room?.id ?? '', opening: labelled(label) },
       })),

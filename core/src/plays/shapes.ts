@@ -54,21 +54,29 @@ export function bandAlong([from, to]: readonly [Point, Point], width: Metres): S
   return [corner(from, -1, -1), corner(to, 1, -1), corner(to, 1, 1), corner(from, -1, 1)];
 }
 
-/** Trapezia side by side whose edges run on straight, as one: [left low, right low, right high, left high]. */
+/** Trapezia whose edges run on straight, as one: [left low, right low, right high, left high], from left to right as they come. */
 export function joined(pieces: readonly Shape[]): Shape[] {
   const near = (p: number, q: number) => Math.abs(p - q) < 1e-9;
   const goesOn = (a: Point, b: Point, c: Point) =>
     near((b.y - a.y) * (c.x - b.x), (c.y - b.y) * (b.x - a.x)) || near(a.x, b.x);
-  return pieces.reduce<Shape[]>((list, piece) => {
+  const done: Shape[] = [];
+  // which of them end no further left than the next piece begins
+  let ending: number[] = [];
+  for (const piece of pieces) {
     const [ll, rl, rh, lh] = piece as [Point, Point, Point, Point];
-    const i = list.findIndex((before) => {
-      const [a, b, c, d] = before as [Point, Point, Point, Point];
+    ending = ending.filter((i) => (done[i]?.[1]?.x ?? 0) > ll.x - 1e-9);
+    const i = ending.find((at) => {
+      const [a, b, c, d] = done[at] as [Point, Point, Point, Point];
       return near(b.x, ll.x) && near(b.y, ll.y) && near(c.y, lh.y) && goesOn(a, b, rl) && goesOn(d, c, rh);
     });
-    if (i < 0) return [...list, piece];
-    const [a, , , d] = list[i] as [Point, Point, Point, Point];
-    return list.map((shape, k) => (k === i ? [a, rl, rh, d] : shape));
-  }, []);
+    if (i === undefined) {
+      ending.push(done.push(piece) - 1);
+      continue;
+    }
+    const [a, , , d] = done[i] as [Point, Point, Point, Point];
+    done[i] = [a, rl, rh, d];
+  }
+  return done;
 }
 
 /** How far up and down a shape reaches wherever it is between two places: the lowest of its top edge, the highest of its foot. */

@@ -1,7 +1,6 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { loft as openLoft, value } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readAny } from '../exchange/read.ts';
 import { labelFor } from '../exchange/record-contract.ts';
 import { openJob } from '../job/open.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
@@ -30,10 +29,6 @@ const done = (job: Job, edit: Edit): Job => {
   const result = applyEdit(job, edit);
   if (!result.ok) throw new Error(result.problems[0]?.message);
   return result.value.job;
-};
-const value = <T>(result: { ok: true; value: T } | { ok: false; problems: readonly { message: string }[] }): T => {
-  if (!result.ok) throw new Error(result.problems[0]?.message);
-  return result.value;
 };
 
 describe('the label: a text that any phone reads', () => {
@@ -113,7 +108,7 @@ describe('the label: a text that any phone reads', () => {
   });
 });
 
-const loft = value(readAny(readFileSync('examples/loft-bedroom.tape', 'utf8'), 'Loft')).job;
+const loft = openLoft();
 const plan = basePlan(loft);
 const names = loft.crew.people.map(({ name }) => name);
 

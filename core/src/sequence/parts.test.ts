@@ -4,7 +4,7 @@ import { readAny } from '../exchange/read.ts';
 import { STARTING_DAYS, type Crew } from '../job/crew.ts';
 import { editJob } from '../job/admit.ts';
 import { openJob } from '../job/open.ts';
-import { bedroom, DOOR, edited, withAccent } from '../testing/bedroom.ts';
+import { bedroom, DOOR, edited, withAccent } from '../testing/jobs.ts';
 import { basePlan } from '../whole/plan.ts';
 import { Board, choiceFor, type Rule } from './board.ts';
 import { earliestOf, pathOf } from './bound.ts';

@@ -4,7 +4,7 @@ import { personOf } from '../job/crew.ts';
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
 import { familyOf, type Division, type TrimOrder } from '../job/vocabulary.ts';
-import { BASEBOARD, bedroom, DOOR, edited, withAccent, withRecoat } from '../testing/bedroom.ts';
+import { BASEBOARD, bedroom, DOOR, edited, withAccent, withRecoat } from '../testing/jobs.ts';
 import { faultsOf } from '../testing/plan-faults.ts';
 import { baseOrder, basePlan, replays } from '../whole/plan.ts';
 import type { JobSchedule } from './schedule.ts';

@@ -7,7 +7,7 @@ import { STARTING_PRACTICE } from '../job/create.ts';
 import { applyEdit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import type { TrimOrder } from '../job/vocabulary.ts';
-import { bedroom as plainRoom, DOOR, withAccent } from '../testing/bedroom.ts';
+import { bedroom as plainRoom, DOOR, withAccent } from '../testing/jobs.ts';
 import { faultsOf, type CheckedPlan } from '../testing/plan-faults.ts';
 import { basePlan } from '../whole/plan.ts';
 import { Board, choiceFor } from './board.ts';

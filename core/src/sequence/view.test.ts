@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Job } from '../job/types.ts';
-import { BASEBOARD, bedroom, DOOR, edited } from '../testing/bedroom.ts';
+import { BASEBOARD, bedroom, DOOR, edited } from '../testing/jobs.ts';
 import { overtimeFor } from '../whole/overtime.ts';
 import { basePlan } from '../whole/plan.ts';
 import { variantEdits, variantPlan } from '../whole/variants.ts';

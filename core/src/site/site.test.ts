@@ -7,7 +7,7 @@ import { STARTING_DAYS, type Crew } from '../job/crew.ts';
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
 import { seeded, normals } from '../units/random.ts';
-import { bedroom, BASEBOARD, DOOR, edited } from '../testing/bedroom.ts';
+import { bedroom, BASEBOARD, DOOR, edited } from '../testing/jobs.ts';
 import { faultsOf } from '../testing/plan-faults.ts';
 import { at, deviceLogs, EIGHT, loggedPlan, writer } from '../testing/site-log.ts';
 import { scheduleContract } from '../exchange/contracts.ts';

@@ -1,9 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottage as openCottage, edited as done } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { applyEdit, type Edit } from '../job/edits.ts';
-import { openJob } from '../job/open.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { FAMILIES, familyOf, type Family } from '../job/vocabulary.ts';
@@ -16,15 +13,7 @@ import { placeColour } from './place-colour.ts';
 import { answered, type QuestionKey } from './questions.ts';
 import { givenOf } from './rests.ts';
 
-const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-if (!opened.ok) throw new Error('the example is broken');
-const cottage = opened.value;
-const done = (job: Job, ...edits: readonly Edit[]): Job =>
-  edits.reduce((now, edit) => {
-    const result = applyEdit(now, edit);
-    if (!result.ok) throw new Error(result.problems[0]?.message);
-    return result.value.job;
-  }, job);
+const cottage = openCottage();
 const surfacesOf = (job: Job) => wholeOf(job).surfaces;
 const roomNamed = (name: string) => rows(cottage.rooms).find((room) => room.name === name)?.id ?? '';
 const loft = roomNamed('Loft bedroom');

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import { edited, fewPlans, opened } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readAny } from '../exchange/read.ts';
-import { applyEdit, type Edit } from '../job/edits.ts';
+import { type Edit } from '../job/edits.ts';
 import type { PrimerLayer, Product } from '../job/paints.ts';
 import type { Survey } from '../job/surveyed.ts';
 import type { Job } from '../job/types.ts';
@@ -30,18 +30,7 @@ radiator x1 on C 1 x 0.6 deep 0.1
 furniture f1 0.5 x 0.9 deep 0.5
 trim skirting 12 cm
 `;
-const opened = (text: string): Job => {
-  const read = readAny(text, 'Study');
-  if (!read.ok) throw new Error(read.problems.map((p) => `${p.line}: ${p.message}`).join('\n'));
-  return read.value.job;
-};
-const job = (...lines: string[]): Job => opened(`${SHEET}${lines.join('\n')}`);
-const edited = (start: Job, ...edits: Edit[]): Job =>
-  edits.reduce((now, edit) => {
-    const done = applyEdit(now, edit);
-    if (!done.ok) throw new Error(done.problems[0]?.message);
-    return done.value.job;
-  }, start);
+const job = (...lines: string[]): Job => fewPlans(opened(`${SHEET}${lines.join('\n')}`));
 const at = (of: Job, kind: string, name = ''): Specified => {
   const found = wholeOf(of).surfaces.find(
     ({ surface }) => surface.kind === kind && (!name || surface.name.kind === name),

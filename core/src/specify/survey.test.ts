@@ -1,10 +1,8 @@
 import { said } from '../units/word.ts';
 import { describe, expect, test } from '@jest/globals';
+import { cottage as openCottage, loftSheet } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { applyEdit, type Edit } from '../job/edits.ts';
-import { openJob } from '../job/open.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Survey } from '../job/surveyed.ts';
@@ -24,9 +22,7 @@ import { readForView } from '../exchange/read.ts';
 import { assumedIn } from '../whole/rests.ts';
 import { reasonWord } from '../words/reasons.ts';
 
-const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-if (!opened.ok) throw new Error('the example is broken');
-const cottage = opened.value;
+const cottage = openCottage();
 const loft = takeoffJob(cottage).find((t) => t.room.name === 'Loft bedroom') as RoomTakeoff;
 const surfaceOf = (kind: string) => loft.surfaces.find((s) => s.kind === kind) as (typeof loft.surfaces)[number];
 const specified = (survey: Partial<Survey>, kind = 'wall', job: Job = cottage): Specified => {
@@ -224,8 +220,7 @@ test('what is remembered of a room is what would be worked out afresh, after any
 });
 
 describe('what nobody answered', () => {
-  const sheet = readFileSync(join(__dirname, '../../../examples/loft-bedroom.tape'), 'utf8');
-  const opened = readForView(sheet, 'Loft');
+  const opened = readForView(loftSheet(), 'Loft');
   const fresh = (opened.ok ? opened.value : cottage) as Job;
   test('is just what another answer to it would change; an answer takes it away, “not tested” too', () => {
     const all = assumedIn(fresh);

@@ -1,9 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottage as openCottage } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { readAny } from '../exchange/read.ts';
-import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
 import { wetAskFor, withRemedy, type WetWish } from '../whole/wet.ts';
 import { editJob } from '../job/admit.ts';
@@ -19,9 +17,7 @@ import { ageAt, ageRunningFree, chanceOf, greatestAge, longestStretch, sigmaOf }
 import type { WetWall } from './wall.ts';
 import { wetEdgeOf, type WetAnswer } from './wetEdge.ts';
 
-const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-if (!opened.ok) throw new Error(opened.problems[0]?.message);
-const cottage = opened.value;
+const cottage = openCottage();
 const surfaceOf = (room: string, label: string) => {
   const found = wholeOf(cottage).takeoffs.find((t) => t.room.name === room);
   return `${found?.walls.find((w) => w.wall.label === label)?.wall.id}/field`;

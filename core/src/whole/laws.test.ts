@@ -1,28 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottage as openCottage, cottageText, edited } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { orderContract } from '../exchange/contracts.ts';
-import { applyEdit, type Edit } from '../job/edits.ts';
+import { type Edit } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
-import type { Job } from '../job/types.ts';
 import { baseOrder } from './plan.ts';
 import { wholeOf } from './whole.ts';
 import { boxingOf, mendingOf, perCoat } from '../order/paint.ts';
 import { quoteOf } from './quote.ts';
 import { shoppingList } from '../order/shopping.ts';
 
-const text = readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8');
-const opened = openJob(text);
-if (!opened.ok) throw new Error('the example is broken');
-const cottage = opened.value;
+const cottage = openCottage();
 const surfaces = wholeOf(cottage).surfaces.map((s) => s.surface.id);
-const edited = (job: Job, edits: readonly Edit[]): Job =>
-  edits.reduce((now, edit) => {
-    const done = applyEdit(now, edit);
-    if (!done.ok) throw new Error(done.problems[0]?.message);
-    return done.value.job;
-  }, job);
 const set = (key: string, value: number): Edit => ({ name: 'setSetting', args: { key, value } as never });
 
 /** Changes that people make to an order, in any combination. */
@@ -62,7 +51,7 @@ const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
 test('whatever is changed: figures are finite, sums are sums, the chosen chance is kept, every wall has one bucket', () => {
   fc.assert(
     fc.property(fc.array(change, { maxLength: 6 }), (edits) => {
-      const job = edited(cottage, edits);
+      const job = edited(cottage, ...edits);
       const order = baseOrder(job);
       for (const n of numbers(orderContract(job, order))) expect(Number.isFinite(n)).toBe(true);
       expect(order.labour.cost).toBe(sum(order.labour.lines.map((l) => l.cost)));
@@ -89,20 +78,19 @@ test('whatever is changed: figures are finite, sums are sums, the chosen chance 
 });
 
 describe('laws of an order', () => {
-  const litres = (...edits: Edit[]) => sum(wholeOf(edited(cottage, edits)).paints.map((p) => p.expected.value));
+  const litres = (...edits: Edit[]) => sum(wholeOf(edited(cottage, ...edits)).paints.map((p) => p.expected.value));
   test('feet or metres, the order is the same', () => {
-    const metric = baseOrder(edited(cottage, [{ name: 'setUnits', args: { units: 'metric' } }]));
+    const metric = baseOrder(edited(cottage, { name: 'setUnits', args: { units: 'metric' } }));
     const { paints, total } = baseOrder(cottage);
     expect([metric.total, metric.paints.map((p) => p.ordered)]).toEqual([total, paints.map((p) => p.ordered)]);
   });
   test('less risk, thirst, losses and a larger reserve never take less; conditioner stands in for paint', () => {
     const base = litres();
-    const wanted = (risk: number) =>
-      sum(wholeOf(edited(cottage, [set('order.risk', risk)])).paints.map((p) => p.wanted));
+    const wanted = (risk: number) => sum(wholeOf(edited(cottage, set('order.risk', risk))).paints.map((p) => p.wanted));
     expect(wanted(0.01)).toBeGreaterThan(wanted(0.2));
     expect(litres(set('loss.tray', 0.3))).toBeGreaterThan(base);
     const kept = (...edits: Edit[]) =>
-      wholeOf(edited(cottage, edits)).paints.flatMap(({ reserve, shortfallChance }) =>
+      wholeOf(edited(cottage, ...edits)).paints.flatMap(({ reserve, shortfallChance }) =>
         reserve ? [{ ...reserve, short: shortfallChance }] : [],
       );
     const larger = kept(set('order.reserve', 1.5));
@@ -120,7 +108,7 @@ describe('laws of an order', () => {
 describe('a job file with nonsense in its order is refused, the place named', () => {
   /** The example with one place of it spoiled. */
   const spoiled = (path: string, value: unknown): string => {
-    const job = JSON.parse(text) as Record<string, unknown>;
+    const job = JSON.parse(cottageText()) as Record<string, unknown>;
     const keys = path.split('/');
     const last = keys.pop() ?? '';
     const owner = keys.reduce<Record<string, unknown>>((at, key) => at[key] as Record<string, unknown>, job);

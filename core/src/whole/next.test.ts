@@ -1,20 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottage as openCottage } from '../testing/jobs.ts';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { applyEdit, type Edit } from '../job/edits.ts';
 import { newJob } from '../job/create.ts';
 import { newRoom, seededIds } from '../job/blank.ts';
-import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { said } from '../units/word.ts';
 import { wantedNext, type Known, type StepKey } from './next.ts';
 import { assumedIn } from './rests.ts';
 
-const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-if (!opened.ok) throw new Error('the example is broken');
-const cottage = opened.value;
+const cottage = openCottage();
 const STEPS: readonly StepKey[] = ['measure', 'specify', 'order', 'technique', 'sequence', 'site', 'inspect', 'record'];
 const known = (job: Job, more: Partial<Known> = {}): Known => ({
   job,

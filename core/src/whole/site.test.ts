@@ -3,7 +3,7 @@ import { learnedFactor } from '../paces/learned.ts';
 import { tickId } from '../site/lists.ts';
 import type { LogEntry } from '../site/entry.ts';
 import type { Job } from '../job/types.ts';
-import { bedroom, BASEBOARD, DOOR, edited } from '../testing/bedroom.ts';
+import { bedroom, BASEBOARD, DOOR, edited } from '../testing/jobs.ts';
 import { loggedPlan, writer } from '../testing/site-log.ts';
 import { baseOrder, basePlan } from './plan.ts';
 import { changeOf, plannedPaint, siteView } from './site.ts';

@@ -1,18 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { cottage as openCottage } from '../testing/jobs.ts';
 import { editJob } from '../job/admit.ts';
 import type { Edit } from '../job/edits.ts';
-import { openJob } from '../job/open.ts';
 import type { Job } from '../job/types.ts';
 import { rememberLast } from '../units/remember.ts';
 import { WHOLE } from './inputs.ts';
 import { inputsOf, keyOf, stage } from './stage.ts';
 import { baseOrder } from './plan.ts';
 
-const opened = openJob(readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8'));
-if (!opened.ok) throw new Error('the example is broken');
-const cottage = opened.value;
+const cottage = openCottage();
 const after = (edit: Edit): Job => {
   const done = editJob(cottage, edit);
   if (!done.ok) throw new Error(done.problems[0]?.message);

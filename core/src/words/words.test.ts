@@ -1,14 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { cottageText, edited, fewPlans, opened } from '../testing/jobs.ts';
 import { specifyContract, takeoffContract } from '../exchange/contracts.ts';
 import { quotePdf, shoppingPdf } from '../exchange/order-pdf.ts';
 import { quoteCsv, shoppingCsv, shoppingText } from '../exchange/order-text.ts';
-import { readAny } from '../exchange/read.ts';
 import { scheduleCsv } from '../exchange/schedule-csv.ts';
 import { takeoffCsv } from '../exchange/takeoff-csv.ts';
 import { formatTapeSheet } from '../exchange/tapesheet-write.ts';
-import { applyEdit, type Edit } from '../job/edits.ts';
+import { type Edit } from '../job/edits.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import * as enums from '../job/vocabulary.ts';
@@ -40,7 +38,6 @@ const BRITISH =
 const FOREIGN: Readonly<Record<Units, RegExp>> = { imperial: BRITISH, metric: AMERICAN };
 const SYSTEMS = ['imperial', 'metric'] as const;
 
-const example = readFileSync(join(__dirname, '../../../examples/keepers-cottage.json'), 'utf8');
 /** A room with every trim, written by people from both sides. */
 const TRIMMED = `units m
 room Trimmed
@@ -59,11 +56,6 @@ dado p1 on C 0.8
 round-column c1 0.3 x 2.3
 `;
 
-function read(text: string): Job {
-  const found = readAny(text, 'fixture');
-  if (!found.ok) throw new Error(found.problems[0]?.message);
-  return found.value.job;
-}
 /** A job of bare board, old gloss, holes and stains, in the units wanted. */
 function fixture(text: string, units: Units): Job {
   const survey = (scope: string, set: object): Edit => ({ name: 'setSurveys', args: { scopes: [scope], set } }) as Edit;
@@ -73,11 +65,7 @@ function fixture(text: string, units: Units): Job {
     survey('all:ceiling', { texture: 'popcorn', condition: 'peeling' }),
     survey('all:trim', { coat: 'oil', sheen: 'gloss', stains: ['smoke', 'rust'] }),
   ];
-  return edits.reduce((job, edit) => {
-    const done = applyEdit(job, edit);
-    if (!done.ok) throw new Error(`${edit.name}: ${done.problems[0]?.message}`);
-    return done.value.job;
-  }, read(text));
+  return edited(fewPlans(opened(text)), ...edits);
 }
 
 const wordsIn = (working: Working): Word[] => [
@@ -138,7 +126,7 @@ function allSaid(job: Job): string[] {
 
 describe('a job says', () => {
   test.each(SYSTEMS)('in %s units, no word of the other side in any file, sheet or view', (units) => {
-    const texts = [example, TRIMMED].flatMap((text) => allSaid(fixture(text, units)));
+    const texts = [cottageText(), TRIMMED].flatMap((text) => allSaid(fixture(text, units)));
     // columns of a file have one name in every country
     const lines = texts.flatMap((text) => text.replaceAll(',colour,sRGB,', ',').split('\n'));
     const foreign = lines.filter((line) => FOREIGN[units].test(line));

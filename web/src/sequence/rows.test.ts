@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { viewSchedule } from '@kovelin/core/sequence/view.ts';
-import { BASEBOARD, bedroom, DOOR } from '@kovelin/core/testing/bedroom.ts';
+import { BASEBOARD, bedroom, DOOR } from '@kovelin/core/testing/jobs.ts';
 import { basePlan } from '@kovelin/core/whole/plan.ts';
 import { wholeOf } from '@kovelin/core/whole/whole.ts';
 import { axisOf } from './axis.ts';

@@ -1,9 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import { cottage, value } from '../../testing/jobs.ts';
 import DxfParser from 'dxf-parser';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { openJob } from '../../job/open.ts';
 import { arcOver } from '../../measure/arc.ts';
 import { polygonArea } from '../../measure/geometry.ts';
 import { takeoffJob } from '../../measure/takeoff.ts';
@@ -18,15 +16,7 @@ import { writeDxf } from './dxf-write.ts';
 import { readPlan } from './read.ts';
 import { writeSvg } from './svg.ts';
 
-const cottage = () => {
-  const opened = openJob(readFileSync(join(__dirname, '../../../../examples/keepers-cottage.json'), 'utf8'));
-  if (!opened.ok) throw new Error('cottage');
-  return takeoffJob(opened.value);
-};
-const got = <T>(result: { ok: true; value: T } | { ok: false; problems: readonly { message: string }[] }): T => {
-  if (!result.ok) throw new Error(result.problems.map((p) => p.message).join('\n'));
-  return result.value;
-};
+const takeoffs = () => takeoffJob(cottage());
 const round = `units ft
 room Round
 height 8
@@ -36,7 +26,7 @@ wall C 12 R bow in 1
 wall D 10 R
 window w on A 3 x 4 at 2 sill 2 head round casing 3"
 `;
-const roundRoom = () => takeoffJob(got(readAny(round, 'x')).job);
+const roundRoom = () => takeoffJob(value(readAny(round, 'x')).job);
 const pairs = (...lines: (string | number)[]) => lines.join('\n');
 const entities = (...lines: (string | number)[]) => pairs(0, 'SECTION', 2, 'ENTITIES', ...lines, 0, 'ENDSEC', 0, 'EOF');
 const line = (x1: number, y1: number, x2: number, y2: number, layer = 'walls') => [
@@ -56,12 +46,12 @@ const line = (x1: number, y1: number, x2: number, y2: number, layer = 'walls') =
 
 describe('drawings out', () => {
   test.each(['dxf', 'svg'])('the plan of every room, out as %s and in again, is the same walls', (format) => {
-    for (const takeoff of [...cottage(), ...roundRoom()]) {
+    for (const takeoff of [...takeoffs(), ...roundRoom()]) {
       const marks = draft(takeoff, 'imperial');
-      const file = got(readPlan(format === 'dxf' ? writeDxf(marks) : writeSvg(marks, takeoff.room.name)));
+      const file = value(readPlan(format === 'dxf' ? writeDxf(marks) : writeSvg(marks, takeoff.room.name)));
       const scale = file.metresPerUnit ?? (file.unit === 'm' ? 1 : NaN);
-      const [outline] = got(outlinesOf(file, 'plan', scale));
-      const walls = got(wallsOf(outline as Chain, 'metric'));
+      const [outline] = value(outlinesOf(file, 'plan', scale));
+      const walls = value(wallsOf(outline as Chain, 'metric'));
       const same = takeoff.walls.map((w) => w.wall.turn).join();
       // the first corner may be another one
       const from = walls.findIndex(
@@ -77,7 +67,7 @@ describe('drawings out', () => {
   });
 
   test('an independent parser reads our DXF: units, layers, each wall of the plan true to length, text with its dimensions', () => {
-    for (const takeoff of [...cottage(), ...roundRoom()]) {
+    for (const takeoff of [...takeoffs(), ...roundRoom()]) {
       const dxf = new DxfParser().parseSync(writeDxf(draft(takeoff, 'imperial')));
       expect(dxf?.header['$INSUNITS']).toBe(6);
       const plan = dxf?.entities.find((e) => e.layer === 'plan') as unknown as {
@@ -123,15 +113,15 @@ describe('plans in', () => {
             const [p, q] = (stream.next().value ?? 0) % 2 ? [a, b] : [b, a];
             return line((p?.x ?? 0) * per, (p?.y ?? 0) * per, (q?.x ?? 0) * per, (q?.y ?? 0) * per);
           });
-          const file = got(
+          const file = value(
             readDxf(
               `${pairs(0, 'SECTION', 2, 'HEADER', 9, '$INSUNITS', 70, code, 0, 'ENDSEC')}\n${entities(...lines)}`,
             ),
           );
           const metres = { in: 0.0254, ft: 0.3048, mm: 0.001, cm: 0.01, m: 1 }[file.unit ?? 'm'];
-          const [outline] = got(outlinesOf(file, 'walls', metres));
+          const [outline] = value(outlinesOf(file, 'walls', metres));
           expect(polygonArea(outline?.corners ?? [])).toBeCloseTo(polygonArea(corners.slice(0, -1)), 6);
-          const walls = got(wallsOf(outline as Chain, 'metric'));
+          const walls = value(wallsOf(outline as Chain, 'metric'));
           expect(walls.reduce((s, w) => s + w.turn, 0)).toBeCloseTo(360, 6);
           expect([...walls].map((w) => w.length?.metres ?? 0).sort((a, b) => a - b)).toEqual(
             [...room.lengths].sort((a, b) => a - b).map((v) => expect.closeTo(v, 2)),
@@ -194,8 +184,8 @@ describe('plans in', () => {
       4,
     );
     for (const text of [arc, bulged]) {
-      const [outline] = got(outlinesOf(got(readDxf(text)), 'walls', 1));
-      const walls = got(wallsOf(outline as Chain, 'metric'));
+      const [outline] = value(outlinesOf(value(readDxf(text)), 'walls', 1));
+      const walls = value(wallsOf(outline as Chain, 'metric'));
       expect(walls.map((w) => w.bow && [w.bow.side, w.bow.rise.metres])).toContainEqual(['out', expect.closeTo(1, 3)]);
     }
     expect(arcOver(4, 1).radius).toBe(2.5);
@@ -219,7 +209,7 @@ describe('plans in', () => {
   });
 
   test('what does not close, and a layer that is not there, are said; other entities are passed over aloud', () => {
-    const open = got(
+    const open = value(
       readDxf(
         entities(
           ...line(0, 0, 4, 0),
@@ -246,7 +236,7 @@ describe('plans in', () => {
   });
 
   test('random and mutated drawings give outlines or sentences, never a throw, and no figure that is none', () => {
-    const [first] = cottage();
+    const [first] = takeoffs();
     if (!first) throw new Error('no room');
     const good = [
       writeDxf(draft(first, 'metric')).slice(0, 6000),
@@ -281,7 +271,7 @@ describe('plans in', () => {
 
 test('a drawing and a tape sheet of ten thousand lines are read to the last of them', () => {
   const sides = Array.from({ length: 10_000 }, (_, i) => line(i, 0, i + 1, i % 7, `l${i % 3}`)).flat();
-  const file = got(readDxf(['0\nSECTION\n2\nENTITIES', ...sides, '0\nENDSEC\n0\nEOF'].join('\n')));
+  const file = value(readDxf(['0\nSECTION\n2\nENTITIES', ...sides, '0\nENDSEC\n0\nEOF'].join('\n')));
   expect(file.layers.map((l) => l.chains.length)).toEqual([3334, 3333, 3333]);
   const walls = Array.from({ length: 400 }, (_, i) => `wall w${i} ${1 + (i % 9)}.5 R`).join('\n');
   const rooms = Array.from({ length: 25 }, (_, i) => `room R${i}\nheight 2.4\n${walls}`).join('\n');
