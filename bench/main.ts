@@ -2,6 +2,7 @@ import { benchFullDisk } from './full-disk.ts';
 import { benchExchange } from './exchange.ts';
 import { benchHostile, benchHostileFiles } from './hostile.ts';
 import { benchKills } from './kills.ts';
+import { benchLaws } from './laws.ts';
 import { benchLines } from './lines.ts';
 import { benchMeasure } from './measure.ts';
 import { benchOrder } from './order.ts';
@@ -16,7 +17,8 @@ import { benchWork } from './work.ts';
 
 /**
  * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site record size keys open slider memory` for parts; `hostile`,
- * `kills`, `exchange` and `full-disk` take minutes and are run when they are asked for.
+ * `kills`, `exchange` and `full-disk` take minutes and are run when they are asked for, as are the laws of the tests over 10,000 cases each:
+ * `laws`, or `laws core/src/lines` for some.
  */
 const parts = process.argv.slice(2);
 const wanted = (part: string) => parts.length === 0 || parts.includes(part);
@@ -35,6 +37,7 @@ if (parts.includes('hostile')) {
   benchHostileFiles();
   await benchHostile();
 }
+if (parts[0] === 'laws') benchLaws(parts.slice(1));
 if (parts.includes('kills')) await benchKills();
 if (parts.includes('exchange')) await benchExchange();
 if (parts.includes('kills') || parts.includes('full-disk')) await benchFullDisk();

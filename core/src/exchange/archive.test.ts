@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import JSZip from 'jszip';
 import { smallJob } from '../testing/hostile.ts';
 import { archiveOf, bytesChanged, tryArchive } from '../testing/hostile-logs.ts';
@@ -134,7 +135,7 @@ describe('everything in one file', () => {
       fc.asyncProperty(bytesChanged(whole.bytes.length), async (change) => {
         expect((await tryArchive(whole, change)).fault).toBeNull();
       }),
-      { numRuns: 60 },
+      runs(20),
     );
     expect(await isZip(new Blob([whole.bytes]))).toBe(true);
   });
@@ -194,7 +195,7 @@ describe('a job as a series of codes', () => {
         // what a QR code holds in its alphanumeric mode (ISO/IEC 18004, table 5)
         expect(made.value.every((text) => /^[0-9A-Z $%*+\-./:]+$/.test(text))).toBe(true);
       }),
-      { numRuns: 60 },
+      runs(20),
     );
   });
   test('a code of another series, of another kind, or one that was read wrongly is said', () => {

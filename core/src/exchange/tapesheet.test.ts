@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { cottageText, loftSheet } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { seededIds } from '../job/blank.ts';
 import { PART_KINDS, type PartKind } from '../job/vocabulary.ts';
 import { PART_RULES } from '../measure/parts.ts';
@@ -145,7 +146,7 @@ test('mutated and random text never throws, and good lines still count', () => {
       for (const room of sheet.rooms)
         for (const wall of room.draft.walls) expect(Number.isFinite(wall.length?.metres)).toBe(true);
     }),
-    { numRuns: 300 },
+    runs(100),
   );
 });
 
@@ -232,7 +233,7 @@ test('names of several words, quotation marks, a # or the same twice come back f
       expect(new Set(seen).size).toBe(4);
       labels.forEach((label, i) => labels.indexOf(label) === i && expect(seen[i]).toBe(label));
     }),
-    { numRuns: 200 },
+    runs(67),
   );
   expect(
     parseTapeSheet('units ft\nroom Room 1 # the first\nwall "Bay # 2" 4 # not a name').rooms[0]?.draft,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { orderContract, scheduleContract } from '../exchange/contracts.ts';
 import {
   CAUSES,
@@ -182,7 +183,7 @@ describe('a remedy becomes work, and the plan is made anew', () => {
         expect(plan.problems).toEqual([]);
         expect(faults(job, plan)).toEqual([]);
       }),
-      { numRuns: 6 },
+      runs(4),
     );
   });
   test('law: what remedies take is ordered with the paint of the surface: places by their size, a surface coated again once', () => {
@@ -231,7 +232,7 @@ describe('a remedy becomes work, and the plan is made anew', () => {
           wholeOf(plain).paints.map(({ wanted }) => wanted),
         );
       }),
-      { numRuns: 20 },
+      runs(7),
     );
   });
   test('the order’s file says how much of each paint is for mending; cans and chance are those of all of it', () => {

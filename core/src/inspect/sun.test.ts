@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { Body, Equator, Horizon, Observer } from 'astronomy-engine';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { letter, newOpening, newRoom, newWall, seededIds } from '../job/blank.ts';
 import { polygonArea } from '../measure/geometry.ts';
 import { takeoffRoom, type RoomTakeoff } from '../measure/takeoff.ts';
@@ -144,7 +145,7 @@ describe('where it falls', () => {
           expect(polygonArea(patches[0]?.points ?? [])).toBeCloseTo(patches[0]?.area ?? 0, 9);
         },
       ),
-      { numRuns: 150 },
+      runs(50),
     );
   });
 });

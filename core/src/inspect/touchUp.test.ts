@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { LAID_BY } from '../job/recorded.ts';
 import { SHEENS } from '../job/vocabulary.ts';
 import { fadeShare, glossOf, paintNeeded, touchUp, VERDICTS, type TouchUpCase, type Verdict } from './touchUp.ts';
@@ -94,7 +95,7 @@ describe('laws', () => {
           expect(greater.gloss).toBeGreaterThanOrEqual(less.gloss - 1e-9);
         },
       ),
-      { numRuns: 400 },
+      runs(133),
     );
   });
   test('the same batch, cover or paint is never worse, and what would change it is so when it is changed', () => {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { hostileEdit, smallJob } from '../testing/hostile.ts';
 import { editJob } from './admit.ts';
 import { differencesOf, patchesFor, same, usualSide, type Side } from './differences.ts';
@@ -32,7 +33,7 @@ describe('two copies of one job', () => {
         expect(all.ok && differencesOf(all.value.job, there, [])).toEqual([]);
         expect(all.ok && same(all.value.job, { ...there, id: here.id })).toBe(true);
       }),
-      { numRuns: 120 },
+      runs(40),
     );
   });
   test('law: who alone changed a thing is right, on whichever side one stands', () => {
@@ -53,7 +54,7 @@ describe('two copies of one job', () => {
         // two that were added at one place stand one before the other
         expect(left.filter(({ path }) => path.at(-1) !== 'order' && path.at(-1) !== 'people')).toEqual([]);
       }),
-      { numRuns: 120 },
+      runs(40),
     );
   });
   test('a wall made longer here and a door added there: both are kept, and one step takes it back', () => {

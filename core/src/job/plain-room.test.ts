@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { readReading, unitOf, type Reading } from '../units/reading.ts';
 import { baseOrder } from '../whole/plan.ts';
@@ -38,7 +39,7 @@ test('law: a room from two lengths and a height measures what was said, and hold
       expect((openings?.order.length ?? 0) + left).toBe(said.doors + said.windows);
       expect(Boolean(trim?.baseboard)).toBe(said.baseboard);
     }),
-    { numRuns: 150 },
+    runs(50),
   );
 });
 

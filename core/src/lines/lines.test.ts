@@ -1,6 +1,7 @@
 import { personOf } from '../job/crew.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import highsLoader from 'highs';
 import { readAny } from '../exchange/read.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
@@ -48,7 +49,7 @@ describe('the least-cost acyclic order', () => {
         expect([...order].sort((a, b) => a - b)).toEqual(costs.map((_, i) => i));
         expect([cost, gap]).toEqual([Math.min(...all.map((p) => costOf(costs, p))), 0]);
       }),
-      { numRuns: 60 },
+      runs(20),
     );
   });
   // linear ordering as 0/1 variables with every triangle forbidden to turn in a circle; HiGHS, a general MILP solver

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import polygonClipping, { type MultiPolygon, type Polygon } from 'polygon-clipping';
 import { readAny } from '../exchange/read.ts';
 import { FOOT } from '../units/si.ts';
@@ -81,7 +82,7 @@ describe('meetings of a wall', () => {
         for (const m of t.meetings.filter((x) => x.kind !== 'fixture')) expect(drawn(m)).toBeCloseTo(m.length, 6);
         expect(corners.length).toBeGreaterThanOrEqual(4);
       }),
-      { numRuns: 200 },
+      runs(67),
     );
   });
 

@@ -2,6 +2,7 @@ import { heading } from '../units/word.ts';
 import { nameWord } from '../words/names.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import polygonClipping, { type Polygon } from 'polygon-clipping';
 import { readAny } from '../exchange/read.ts';
 import { sentence } from '../units/problem.ts';
@@ -216,7 +217,7 @@ describe('what is seen of shapes laid on one another', () => {
           expect(areas.get(id)).toBeCloseTo(areaOf(seen), 6);
         });
       }),
-      { numRuns: 300 },
+      runs(100),
     );
   });
 

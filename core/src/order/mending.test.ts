@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { cottage } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import type { Specified } from '../specify/specify.ts';
 import type { MendingCoat } from '../specify/spots.ts';
 import { wholeOf } from '../whole/whole.ts';
@@ -38,7 +39,7 @@ describe('laws of what is mended', () => {
         const all = (of: readonly PaintLine[]) => sum(of.flatMap(({ uses }) => uses.map(({ litres }) => litres.value)));
         expect(all(lines) - all(plain)).toBeCloseTo(mended, 9);
       }),
-      { numRuns: 40 },
+      runs(13),
     );
   });
   test('a surface is one wall of the boxing plan, however often it is mended', () => {
@@ -50,7 +51,7 @@ describe('laws of what is mended', () => {
           expect(new Set(line.boxedFor.map(({ id }) => id)).size).toBe(line.boxedFor.length);
         }
       }),
-      { numRuns: 20 },
+      runs(7),
     );
   });
   test('a place is no larger than its surface', () => {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { edited, loft } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import highs from 'highs';
 import { applyEdit } from '../job/edits.ts';
 import type { Edit } from '../job/edits.ts';
@@ -59,7 +60,7 @@ describe('cans at least cost', () => {
           expect(ours?.litres).toBeCloseTo(litres, 4);
         },
       ),
-      { numRuns: 60 },
+      runs(20),
     );
   });
   test('where greedy by the cheapest litre, or by the largest can, fails', () => {
@@ -227,7 +228,7 @@ describe('boxing', () => {
         )}\nBinary\n ${bins.flatMap((b) => [`y${b}`, ...walls.map((_, i) => `x${i}_${b}`)]).join(' ')}\nEnd`;
         expect(ours).toBe(Math.round(milp.solve(text).ObjectiveValue));
       }),
-      { numRuns: 25 },
+      runs(8),
     );
   });
   test('a batch used as it comes paints whole walls, as much of it as can be', () => {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { readAny } from '../exchange/read.ts';
 import type { Job } from '../job/types.ts';
 import { dipOf } from '../paces/minutes.ts';
@@ -95,7 +96,7 @@ describe('laws of plays and wet edges in any room', () => {
           }
         }
       }),
-      { numRuns: 25 },
+      runs(8),
     );
   });
   test('every act of a wall is done once, its edges have an age, and slower people only make them older', () => {
@@ -125,7 +126,7 @@ describe('laws of plays and wet edges in any room', () => {
           expect(slow?.maxAge ?? 0).toBeGreaterThanOrEqual(answer.maxAge - 1e-9);
         }
       }),
-      { numRuns: 18, examples: [[NARROW, 'stretches']] },
+      { ...runs(6), examples: [[NARROW, 'stretches']] },
     );
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { cottage as openCottage } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import polygonClipping from 'polygon-clipping';
 import { playFor } from '../whole/play.ts';
 import { wholeOf } from '../whole/whole.ts';
@@ -176,7 +177,7 @@ describe('doors', () => {
         expect(sum(members, (m) => areaOf([m.shape]))).toBeCloseTo(leaf.width * leaf.height, 6);
         expect(breaksRule(orderOf(members, 'row', 'left'))).toEqual([]);
       }),
-      { numRuns: 30 },
+      runs(10),
     );
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { loft as openLoft, value } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { labelFor } from '../exchange/record-contract.ts';
 import { openJob } from '../job/open.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
@@ -57,7 +58,7 @@ describe('the label: a text that any phone reads', () => {
         const plain = fitLabel({ ...any, NOTE: '' });
         if (fit.NOTE) for (const key of LABEL_KEYS) if (key !== 'NOTE') expect(fit[key]).toBe(plain[key]);
       }),
-      { numRuns: 300 },
+      runs(100),
     );
   });
   test('law: nothing that a code may say breaks the reader; what is no label says so', () => {

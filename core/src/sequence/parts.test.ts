@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { readAny } from '../exchange/read.ts';
 import { STARTING_DAYS, type Crew } from '../job/crew.ts';
 import { editJob } from '../job/admit.ts';
@@ -138,7 +139,7 @@ describe('what a plan comes to', () => {
           expect((board.start[i] as number) + tail).toBeLessThanOrEqual(finish + 1e-6),
         );
       }),
-      { numRuns: 120 },
+      runs(40),
     );
   });
   test('law: earliest begins hold in every plan, and what they are told to wait for is there', () => {
@@ -153,7 +154,7 @@ describe('what a plan comes to', () => {
           if (from[i] !== -1) expect(tasks[i]?.after.map(({ task }) => task)).toContain(tasks[from[i] as number]?.id);
         });
       }),
-      { numRuns: 60 },
+      runs(20),
     );
   });
   test('law: a pin is in conflict just where it lies before the earliest begin', () => {
@@ -169,7 +170,7 @@ describe('what a plan comes to', () => {
           expect(chain.at(-1)).toBe(`t${n}`);
         }
       }),
-      { numRuns: 100 },
+      runs(33),
     );
   });
 });

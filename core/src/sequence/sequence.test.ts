@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { scheduleContract } from '../exchange/contracts.ts';
 import { setting } from '../job/defaults.ts';
 import { personOf, STARTING_DAYS, type Crew } from '../job/crew.ts';
@@ -221,7 +222,7 @@ describe('small random jobs', () => {
         const problem = compile(instance);
         if (problem) expect(lowerBound(problem, plan.finish)).toBeLessThanOrEqual(best + 1e-6);
       }),
-      { numRuns: 150 },
+      runs(50),
     );
   });
   test('a look at all plans finds the optimum, and proves that there is nothing before it', () => {
@@ -234,7 +235,7 @@ describe('small random jobs', () => {
         expect(typeof new Exact(problem, best, 100_000).look()).toBe('object');
         expect(new Exact(problem, best - 0.05, 100_000).look()).toBe('none');
       }),
-      { numRuns: 100 },
+      runs(33),
     );
   });
   test('on breaks that give way a task ends sooner by what it runs over, no further than they give, and the strict hours say so', () => {
@@ -279,9 +280,9 @@ describe('small random jobs', () => {
         const other = solve(instance, { steps: 120, seed: 77 });
         expect(other?.score.finish).toBeGreaterThanOrEqual(own.bound - 1e-6);
       }),
-      { numRuns: 40 },
+      runs(13),
     );
-    expect(proved).toBeGreaterThan(10);
+    expect(proved).toBeGreaterThan(4);
   });
   test('a plan of anything keeps to hours, people, places, lags, travel and what must keep apart', () => {
     let planned = 0;
@@ -293,9 +294,9 @@ describe('small random jobs', () => {
         expect(faultsOf(plan)).toEqual([]);
         expect(plan.bound).toBeLessThanOrEqual(plan.finish + 1e-6);
       }),
-      { numRuns: 600 },
+      runs(200),
     );
-    expect(planned).toBeGreaterThan(420);
+    expect(planned).toBeGreaterThan(120);
   });
   test('the same seed finds the same plan, and more steps none that is worse', () => {
     fc.assert(
@@ -307,7 +308,7 @@ describe('small random jobs', () => {
         );
         if (few) expect(plan(40)?.score.finish).toBeLessThanOrEqual(few.score.finish + 0.05);
       }),
-      { numRuns: 30 },
+      runs(10),
     );
   });
   test('orders that are changed keep to all of it as well, and a search that begins on a plan loses none of it', () => {
@@ -324,7 +325,7 @@ describe('small random jobs', () => {
           expect(then.score.finish).toBeLessThanOrEqual(first.score.finish + 0.05);
         expect(faultsOf(planOf(instance, then))).toEqual([]);
       }),
-      { numRuns: 60 },
+      runs(20),
     );
   });
   test('of equal finishes the plan with less waiting, then with less fetching, then with more to spare of its lags is the better', () => {
@@ -453,7 +454,7 @@ describe('days', () => {
           expect(latest).toBeCloseTo(start, 6);
         },
       ),
-      { numRuns: 200 },
+      runs(67),
     );
   });
 });

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Job } from '../job/types.ts';
-import { BASEBOARD, bedroom, DOOR, edited } from '../testing/jobs.ts';
+import { BASEBOARD, bedroom, DOOR, edited, fewPlans } from '../testing/jobs.ts';
 import { overtimeFor } from '../whole/overtime.ts';
 import { basePlan } from '../whole/plan.ts';
 import { variantEdits, variantPlan } from '../whole/variants.ts';
@@ -13,7 +13,7 @@ import { viewSchedule, type ScheduleView, type TaskView } from './view.ts';
 const seen = (job: Job): ScheduleView => viewSchedule(basePlan(job), wholeOf(job).takeoffs);
 const start = (task: TaskView): number => task.pieces[0]?.[0] ?? 0;
 const end = (task: TaskView): number => task.pieces.at(-1)?.[1] ?? 0;
-const job = bedroom(DOOR + BASEBOARD);
+const job = fewPlans(bedroom(DOOR + BASEBOARD));
 const plan = seen(job);
 const byId = new Map(plan.tasks.map((task) => [task.id, task]));
 
@@ -100,7 +100,7 @@ describe('what cannot be', () => {
 
 describe('other ways of doing it', () => {
   test('overtime is offered where it saves a day, and is the least that was tried', () => {
-    const plain = bedroom();
+    const plain = fewPlans(bedroom());
     const offers = [420, 525, 540].map((length) => {
       const hours = [[480, 480 + length] as const];
       const shorter = edited(plain, { name: 'setCrew', args: { set: { hours } } });

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { readLog, writeLog } from '../exchange/site-log.ts';
 import { logFiles, tryLog } from '../testing/hostile-logs.ts';
 import { faultOfSaid, readEntry } from './schema.ts';
@@ -104,7 +105,7 @@ describe('files', () => {
           read.value.aside.map((one) => one.text).sort(),
         );
       }),
-      { numRuns: 200 },
+      runs(67),
     );
   });
   test('empty lines, a mark of the encoding and lines ended as on other systems are no fault', () => {
@@ -115,7 +116,7 @@ describe('files', () => {
   test('law: of a log whose lines were changed anyhow each is an entry or set aside, and the export has all of them', () => {
     fc.assert(
       fc.property(logFiles(7), (text) => expect(tryLog(text)).toBeNull()),
-      { numRuns: 200 },
+      runs(67),
     );
   });
   test('the same line twice is one entry', () => {

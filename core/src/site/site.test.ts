@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import Papa from 'papaparse';
 import { logCsv } from '../exchange/log-csv.ts';
 import { readLog, writeLog } from '../exchange/site-log.ts';
@@ -53,7 +54,7 @@ describe('the log', () => {
         expect(plain(fold(ab))).toBe(plain(fold(ba)));
         expect([meet(ab, all), ab.size]).toEqual([{ fresh: [], aside: [] }, all.length]);
       }),
-      { numRuns: 300 },
+      runs(100),
     );
   });
   test('nobody is at two things at once, sessions end after they begin, and what is done has nobody on it', () => {
@@ -71,7 +72,7 @@ describe('the log', () => {
         for (const task of tasks.values())
           if (task.done !== null) expect(task.sessions.every((s) => s.to !== null)).toBe(true);
       }),
-      { numRuns: 200 },
+      runs(67),
     );
   });
   test('an entry named like another is set aside, and so is one of another job: what stands here stays', () => {
@@ -186,7 +187,7 @@ describe('the log', () => {
         expect(half.ok && half.value.log.size).toBe(Math.max(0, log.size - 1));
         expect(half.ok && half.value.warnings.length).toBe(log.size ? 1 : 0);
       }),
-      { numRuns: 100 },
+      runs(33),
     );
     const other = readLog(writeLog(new Map(), { id: 'k', name: 'Mill' }), job);
     expect(!other.ok && other.problems[0]?.message).toMatch(/log of another job, “Mill”.*Nothing was taken over/);

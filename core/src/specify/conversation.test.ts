@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { cottage as openCottage, edited as done } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { FAMILIES, familyOf, type Family } from '../job/vocabulary.ts';
@@ -51,7 +52,7 @@ describe('one conversation a room', () => {
         const elsewhere = Object.keys(after.survey).filter((scope) => !scope.startsWith(`${room}:`));
         for (const scope of elsewhere) expect(after.survey[scope]).toEqual(cottage.survey[scope]);
       }),
-      { numRuns: 25 },
+      runs(8),
     );
   });
 
@@ -172,7 +173,7 @@ describe('a colour', () => {
           expect(one.product.id).toBe(before?.product.id);
         }
       }),
-      { numRuns: 40 },
+      runs(13),
     );
   });
 });

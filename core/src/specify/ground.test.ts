@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { edited, fewPlans, opened } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { type Edit } from '../job/edits.ts';
 import type { PrimerLayer, Product } from '../job/paints.ts';
 import type { Survey } from '../job/surveyed.ts';
@@ -372,6 +373,6 @@ test('whatever is answered, steps come in the order of the trade, no two primers
       for (const op of wholeOf(now).operations) expect(op.minutes.value).toBeGreaterThan(0);
       for (const paint of wholeOf(now).paints) expect(Number.isFinite(paint.expected.value)).toBe(true);
     }),
-    { numRuns: 60 },
+    runs(20),
   );
 });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import Color from 'colorjs.io';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { contrastOfClass, glossClass, glossLevel, hidingClass, parseContrast } from './classes.ts';
 import { hexOfLab, labDelta, labOf, lrvOf, undertone } from './colour.ts';
 import { parseColour } from './colour-text.ts';
@@ -114,7 +115,7 @@ describe('Kubelka and Munk', () => {
         const each = [one, other].map((background) => hide({ ...common, background }));
         expect(both.coats).toBe(Math.max(...each.map((h) => h.coats)));
       }),
-      { numRuns: 40 },
+      runs(13),
     );
   });
   test('a tinted primer is found where it saves a coat, never worse than white, and checked by the model itself', () => {
@@ -134,7 +135,7 @@ describe('Kubelka and Munk', () => {
         const asked = { ...question, paint, background, contrast: 0.97 };
         for (const { coats } of doubts(asked)) expect(coats).toBeGreaterThanOrEqual(hide(asked).coats);
       }),
-      { numRuns: 40 },
+      runs(13),
     );
   });
 });

@@ -2,6 +2,7 @@ import { said } from '../units/word.ts';
 import { describe, expect, test } from '@jest/globals';
 import { cottage as openCottage, loftSheet } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
@@ -67,7 +68,7 @@ describe('the survey as a conversation', () => {
             expect(turn ? turn.becomes : s.system[member].value).toEqual(then);
           }
       }),
-      { numRuns: 25 },
+      runs(8),
     );
   });
   test('not knowing leads to the safe choice: at least the primer of the worst answer it may stand for', () => {
@@ -215,7 +216,7 @@ test('what is remembered of a room is what would be worked out afresh, after any
         });
       }
     }),
-    { numRuns: 25 },
+    runs(8),
   );
 });
 

@@ -5,7 +5,7 @@ import { ENDS, MOST } from '../job/limits.ts';
 import { LEVELS, STOP_REASONS } from '../job/vocabulary.ts';
 import type { LogEntry, SaidEntry } from '../site/entry.ts';
 import { foldLog } from '../site/fold.ts';
-import { hostileNumber, hostileText, smallJob } from './hostile.ts';
+import { anyText, hostileNumber, hostileText, smallJob } from './hostile.ts';
 import { notFinite } from './laws.ts';
 import { EIGHT, writer } from './site-log.ts';
 
@@ -14,7 +14,7 @@ const job = { ...smallJob(), id: 'house' };
 const of = (...lengths: readonly number[]): fc.Arbitrary<string> =>
   fc.oneof(
     fc.constantFrom(...lengths).map((n) => '×'.repeat(n)),
-    fc.string({ unit: 'binary', minLength: 1, maxLength: 12 }),
+    anyText(1, 12),
   );
 const who = of(1, MOST.name);
 const number = ([least, most]: readonly [number, number]) =>

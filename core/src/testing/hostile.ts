@@ -13,11 +13,16 @@ import * as v from '../job/vocabulary.ts';
 /** Values that no figure can be made of, beside ones that are only unusual: for laws over edits and files. */
 const NUMBERS = [0, -0, -1, 1, 2, 0.5, 1e-9, 5e-324, 60, 1e3, 1e4, 1e6, 1e16, 1e308, NaN, Infinity, -Infinity];
 export const hostileNumber = fc.oneof(fc.constantFrom(...NUMBERS), fc.double(), fc.integer({ min: -5, max: 500 }));
+/** Any characters at all; a string of the library makes a table of all of them first. */
+export const anyText = (least: number, most: number): fc.Arbitrary<string> =>
+  fc
+    .array(fc.integer({ min: 0, max: 0x10ffff }), { minLength: least, maxLength: most })
+    .map((points) => String.fromCodePoint(...points.map((at) => (at >= 0xd800 && at < 0xe000 ? at - 0xd800 : at))));
 const TEXTS = ['', ' ', 'A', 'Bay window', 'Room #2', '__proto__', 'constructor', 'a\nb', '"', '\\', '＝1+1', '\uFEFF'];
 export const hostileText = fc.oneof(
   fc.constantFrom(...TEXTS),
   fc.constantFrom(80, 81, 201, 4001).map((n) => 'x'.repeat(n)),
-  fc.string({ unit: 'binary', maxLength: 12 }),
+  anyText(0, 12),
 );
 const mostly = <T>(good: fc.Arbitrary<T>, bad: fc.Arbitrary<unknown>): fc.Arbitrary<T> =>
   fc.oneof({ weight: 5, arbitrary: good }, { weight: 1, arbitrary: bad as fc.Arbitrary<T> });

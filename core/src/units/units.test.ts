@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { aboutLength, formatLength, lengthRow, meant, parseLength, typeLength } from './length.ts';
 import {
   formatMinutes,
@@ -106,7 +107,7 @@ describe('lengths as people write them', () => {
           expect(parseLength(`${n}`, { unit: unitOf(system), max }).ok).toBe(false);
         },
       ),
-      { numRuns: 400 },
+      runs(133),
     );
   });
 
@@ -321,7 +322,7 @@ test('law: no reader gives a figure that is none, whatever was typed: words of J
       const found = read(`${typed} ${of}`);
       expect([name, typed, of, found.ok ? Number.isFinite(found.value) : true]).toEqual([name, typed, of, true]);
     }),
-    { numRuns: 2000 },
+    runs(667),
   );
   expect([parsePercent('').ok, parsePercent('101').ok, parsePercent('55,5 %')]).toEqual([
     false,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { cottage as openCottage, cottageText, edited } from '../testing/jobs.ts';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { orderContract } from '../exchange/contracts.ts';
 import { type Edit } from '../job/edits.ts';
 import { openJob } from '../job/open.ts';
@@ -73,7 +74,7 @@ test('whatever is changed: figures are finite, sums are sums, the chosen chance 
           expect(walls.length).toBe(new Set(paint.uses.map((use) => use.specified.surface.id)).size);
       }
     }),
-    { numRuns: 8 },
+    runs(4),
   );
 });
 

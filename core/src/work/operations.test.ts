@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { readAny } from '../exchange/read.ts';
 import type { DEFAULT_KEYS } from '../job/defaults.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
@@ -398,7 +399,7 @@ describe('laws of minutes', () => {
         }
         expect(new Set(operations.map((op) => op.id)).size).toBe(operations.length);
       }),
-      { numRuns: 20 },
+      runs(7),
     );
     expect(Object.keys(OPERATION_RULES)).toEqual([...OPERATIONS]);
   });
@@ -417,7 +418,7 @@ describe('laws of minutes', () => {
         const more = { pinhole: pinhole + 1, coin: coin + 1, large: large + 1, anchor: anchor + 1 };
         expect(at(w, h, { repairs: more })).toBeGreaterThan(now);
       }),
-      { numRuns: 40 },
+      runs(13),
     );
     const coats = (value: number) =>
       total(study({ name: 'decide', args: { surface: wall(1), member: 'coats', value } }));

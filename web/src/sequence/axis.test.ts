@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals';
 import { calendarOf } from '@kovelin/core/sequence/calendar.ts';
 import { STARTING_DAYS, type Crew } from '@kovelin/core/job/crew.ts';
 import fc from 'fast-check';
+import { runs } from '@kovelin/core/testing/runs.ts';
 import { axisOf } from './axis.ts';
 
 const crew: Crew = {
@@ -28,7 +29,7 @@ test('law: a worked moment is where it is placed; what comes later is not placed
       if (a < b) expect(whole.place(a)).toBeLessThan(whole.place(b));
       expect(whole.place(a)).toBeLessThanOrEqual(whole.end);
     }),
-    { numRuns: 500 },
+    runs(167),
   );
 });
 test('a night and a break take the same little room however long they are; a moment in one lies at its edge', () => {

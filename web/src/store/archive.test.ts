@@ -12,6 +12,7 @@ import { faultOfSaid } from '@kovelin/core/site/schema.ts';
 import { anySaid } from '@kovelin/core/testing/hostile-logs.ts';
 import { smallJob } from '@kovelin/core/testing/hostile.ts';
 import fc from 'fast-check';
+import { runs } from '@kovelin/core/testing/runs.ts';
 import { archived, arrivalOf, takeIn } from './archive.ts';
 import { anyOf, aroundOf, history } from '../testing/ring.ts';
 import { isDue, staying } from './backups.ts';
@@ -146,7 +147,7 @@ test('law: whatever is noted comes back the same through the export, a backup an
       await takeIn(phone, await arrivalOf(phone, (await brought(true)).came), usual);
       expect(lines(await entriesOf(phone))).toEqual(written);
     }),
-    { numRuns: 12 },
+    runs(4),
   );
 });
 

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import { anyText } from '../../testing/hostile.ts';
 import { cottage, value } from '../../testing/jobs.ts';
 import DxfParser from 'dxf-parser';
 import fc from 'fast-check';
+import { runs } from '../../testing/runs.ts';
 import { arcOver } from '../../measure/arc.ts';
 import { polygonArea } from '../../measure/geometry.ts';
 import { takeoffJob } from '../../measure/takeoff.ts';
@@ -128,7 +130,7 @@ describe('plans in', () => {
           );
         },
       ),
-      { numRuns: 60 },
+      runs(20),
     );
   });
 
@@ -255,7 +257,7 @@ describe('plans in', () => {
         if (outlines.ok) for (const outline of outlines.value) wallsOf(outline, 'imperial');
       }
     };
-    fc.assert(fc.property(fc.string({ maxLength: 200, unit: 'binary' }), finish));
+    fc.assert(fc.property(anyText(0, 200), finish));
     fc.assert(
       fc.property(
         fc.constantFrom(...good),
@@ -264,7 +266,7 @@ describe('plans in', () => {
         fc.string({ maxLength: 12 }),
         (text, at, gone, scrap) => finish(text.slice(0, at) + scrap + text.slice(at + gone)),
       ),
-      { numRuns: 300 },
+      runs(100),
     );
   });
 });
