@@ -2,52 +2,25 @@ import axe from 'axe-core';
 import type { Page } from '@playwright/test';
 import { expect, goTo, openPart, settled, test, visit } from './helpers.ts';
 
-/** What axe finds, best practice included, or by some of its rules; of long lists of things alike in the first dozen. */
-async function violations(page: Page, parts: readonly string[] = [], rules: readonly string[] = []): Promise<string[]> {
-  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
-  return page.evaluate(
-    async ([include, values]) => {
-      const there = (window as unknown as { axe: typeof axe }).axe;
-      const found = await there.run(
-        {
-          ...(include.length > 0 ? { include: [...include] } : {}),
-          exclude: ['.tasks li:nth-child(n + 12)', '.bar:nth-of-type(n + 12)'],
-        },
-        {
-          // what passes is not put into words
-          resultTypes: ['violations'],
-          ...(values.length > 0 ? { runOnly: { type: 'rule', values: [...values] } } : {}),
-        },
-      );
-      return found.violations.map(
-        ({ id, nodes }) =>
-          `${id} ${nodes
-            .slice(0, 3)
-            .map((node) => node.target.join(' '))
-            .join(' | ')}`,
-      );
-    },
-    [parts, rules] as const,
-  );
-}
-
-const SCHEMES = ['Dark', 'Daylight', 'Light'] as const;
-
-/** What axe finds, best practice included, in the light scheme; in the two others colours, which is all that changes. */
+/** What axe finds, best practice included; of long lists of things alike in the first dozen. Colours of the other schemes: `palette.test.ts`. */
 async function faultsIn(page: Page, where: string, ...parts: readonly string[]): Promise<string[]> {
-  const found: string[] = [];
-  const look = async (scheme: string, isFirst: boolean) => {
-    // buttons pass from one colour to the other
-    await page.evaluate(() => Promise.all(document.getAnimations().map((running) => running.finished)));
-    const faults = await violations(page, parts, isFirst ? [] : ['color-contrast']);
-    found.push(...faults.map((fault) => `${where}, ${scheme}: ${fault}`));
-  };
-  await look('light', true);
-  for (const scheme of SCHEMES) {
-    await page.getByRole('button', { name: scheme, exact: true }).first().click();
-    if (scheme !== 'Light') await look(scheme, false);
-  }
-  return found;
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
+  // buttons pass from one colour to the other, what opens moves in
+  await page.evaluate(() => Promise.all(document.getAnimations().map((running) => running.finished)));
+  const found = await page.evaluate(async (include) => {
+    const there = (window as unknown as { axe: typeof axe }).axe;
+    const { violations } = await there.run(
+      {
+        ...(include.length > 0 ? { include: [...include] } : {}),
+        exclude: ['.tasks li:nth-child(n + 12)', '.bar:nth-of-type(n + 12)'],
+      },
+      // what passes is not put into words
+      { resultTypes: ['violations'] },
+    );
+    const at = (nodes: (typeof violations)[number]['nodes']) => nodes.slice(0, 3).map((node) => node.target.join(' '));
+    return violations.map(({ id, nodes }) => `${id} ${at(nodes).join(' | ')}`);
+  }, parts);
+  return found.map((fault) => `${where}: ${fault}`);
 }
 
 const STEPS = [
@@ -55,7 +28,7 @@ const STEPS = [
   ['Sequence', 'Site', 'Inspect', 'Record'],
 ] as const;
 for (const steps of STEPS)
-  test(`axe finds nothing in ${steps.join(', ')}, in every scheme`, async ({ page }) => {
+  test(`axe finds nothing in ${steps.join(', ')}`, async ({ page }) => {
     await openPart(page, 'Loft bedroom');
     const faults: string[] = [];
     for (const step of steps) {
@@ -100,7 +73,7 @@ test('axe finds nothing in what opens: sides, tables and dialogs', async ({ page
     await page.getByRole('button', { name: opens }).click();
     await page.getByRole('dialog').getByRole('heading').first().waitFor();
     await expect(page.locator('.MuiDialog-container')).toHaveCSS('opacity', '1');
-    faults.push(...(await violations(page, ['.MuiDialog-root'])).map((fault) => `${opens}: ${fault}`));
+    faults.push(...(await faultsIn(page, opens, '.MuiDialog-root')));
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toHaveCount(0);
   }
@@ -158,8 +131,7 @@ test('axe finds nothing on a phone, in any step, with what is chosen opened from
     await settled(page);
     const sheet = page.locator('.sheet-handle');
     if (await sheet.isVisible()) await sheet.tap();
-    await page.evaluate(() => Promise.all(document.getAnimations().map((running) => running.finished)));
-    faults.push(...(await violations(page)).map((fault) => `${step}: ${fault}`));
+    faults.push(...(await faultsIn(page, step)));
   }
   expect(faults).toEqual([]);
   await phone.close();

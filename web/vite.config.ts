@@ -1,5 +1,7 @@
 import babel from '@rolldown/plugin-babel';
+import mdx from '@mdx-js/rollup';
 import react, { reactCompilerPreset } from '@vitejs/plugin-react';
+import remarkGfm from 'remark-gfm';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
@@ -27,6 +29,8 @@ const compiler = reactCompilerPreset({
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [
+    // the guides, read once here and not in every browser
+    mdx({ format: 'md', remarkPlugins: [remarkGfm] }),
     react(),
     babel({ presets: [compiler], include: /\/web\/src\/.*\.tsx?$/ }),
     {

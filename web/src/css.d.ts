@@ -1,4 +1,8 @@
 declare module '*.css';
+declare module '*?worker&url' {
+  const url: string;
+  export default url;
+}
 declare module '*?url' {
   const url: string;
   export default url;
@@ -7,8 +11,8 @@ declare module 'virtual:pwa-register' {
   export function registerSW(options: { readonly onNeedRefresh?: () => void }): (reload?: boolean) => Promise<void>;
 }
 
-/** A text, as it stands in its file. */
-declare module '*?raw' {
-  const text: string;
-  export default text;
+/** A guide, made into a component when the application is built. */
+declare module '*.md' {
+  const Guide: import('./help/guides.ts').Guide['Text'];
+  export default Guide;
 }

@@ -1,6 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import { wcagContrast } from 'culori';
-import { PALETTES, SCHEMES } from './palette.ts';
+import { readdirSync, readFileSync } from 'node:fs';
+import { PALETTES, SCHEMES, type Palette } from './palette.ts';
+
+/** Grounds and lettering that one rule of a stylesheet puts together. */
+const TOGETHER = readdirSync('web/src', { recursive: true, encoding: 'utf8' })
+  .filter((name) => name.endsWith('.css'))
+  .flatMap((name) => [...readFileSync(`web/src/${name}`, 'utf8').matchAll(/{([^{}]*)}/g)].map(([, rule = '']) => rule))
+  .flatMap((rule): [string, string][] => {
+    const [ground] = /(?<=background(-color)?: var\(--)[\w-]+/.exec(rule) ?? [];
+    const [text] = /(?<=(?<![-\w])color: var\(--)[\w-]+/.exec(rule) ?? [];
+    return ground && text ? [[ground, text]] : [];
+  });
+const tokenOf = (name: string) => name.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase()) as keyof Palette;
 
 // least contrasts: WCAG 2.2, 1.4.3 (text) and 1.4.11 (what can be pressed, and the focus); ratios by culori
 describe.each(SCHEMES)('the %s scheme', (scheme) => {
@@ -10,6 +22,14 @@ describe.each(SCHEMES)('the %s scheme', (scheme) => {
       expect({ text, ratio: wcagContrast(palette[text], palette[ground]) >= 4.5 }).toEqual({ text, ratio: true });
     for (const rim of ['rim', 'focus', 'spruce'] as const)
       expect({ rim, ratio: wcagContrast(palette[rim], palette[ground]) >= 3 }).toEqual({ rim, ratio: true });
+  });
+  test('lettering can be read on every ground that a stylesheet puts it on, and on what is deep', () => {
+    expect(TOGETHER.length).toBeGreaterThan(20);
+    const deep = (['spruce', 'slate', 'clay'] as const).map((ground): [string, string] => [ground, 'onDeep']);
+    for (const [ground, text] of [...TOGETHER, ...deep]) {
+      const ratio = wcagContrast(palette[tokenOf(text)], palette[tokenOf(ground)]);
+      expect([ground, text, ratio, ratio >= 4.5]).toEqual([ground, text, ratio, true]);
+    }
   });
   test('its dark band shows what has the focus', () => {
     expect(wcagContrast(palette.bandFocus, palette.band)).toBeGreaterThanOrEqual(3);

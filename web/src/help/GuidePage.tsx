@@ -1,14 +1,12 @@
 import { useEffect } from 'react';
-import Markdown, { type Components } from 'react-markdown';
 import { Link, useParams, useSearchParams } from 'react-router';
-import remarkGfm from 'remark-gfm';
 import { LostPage } from '../app/LostPage.tsx';
-import { GUIDES } from './guides.ts';
+import { GUIDES, type Components } from './guides.ts';
 import { HelpTop } from './HelpTop.tsx';
 import './help.css';
 
 /** A link of a guide: to another guide it stays here; other documents are in the project, not in the application. */
-function GuideLink({ href = '', children }: { href?: string | undefined; children?: React.ReactNode }) {
+function GuideLink({ href = '', children }: { href?: string; children?: React.ReactNode }) {
   const [params] = useSearchParams();
   const guide = /^([a-z]+)\.md/.exec(href)?.[1];
   return guide && guide in GUIDES ? (
@@ -31,9 +29,7 @@ export default function GuidePage() {
     <div className="help-page">
       <HelpTop />
       <main className="help guide">
-        <Markdown remarkPlugins={[remarkGfm]} components={COMPONENTS}>
-          {found.text}
-        </Markdown>
+        <found.Text components={COMPONENTS} />
       </main>
     </div>
   );

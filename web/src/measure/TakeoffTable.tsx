@@ -6,8 +6,15 @@ import { compute, given, type Working } from '@kovelin/core/units/working.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { SURFACE } from '@kovelin/core/words/terms.ts';
-import { DataGrid, type GridColDef, useGridApiRef } from '@mui/x-data-grid';
-import { useEffect, useState } from 'react';
+import ButtonBase from '@mui/material/ButtonBase';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableContainer from '@mui/material/TableContainer';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableSortLabel from '@mui/material/TableSortLabel';
+import { useEffect, useRef, useState } from 'react';
 import { Choice } from '../app/fields.tsx';
 import type { JobView } from '../app/job-context.ts';
 import type { Explained } from './MeasurePanel.tsx';
@@ -30,7 +37,9 @@ const COLUMNS = ['gross', 'openings', 'net', 'painted', 'cut', 'run'] as const;
 type Column = (typeof COLUMNS)[number];
 type Grouping = 'room' | 'kind' | 'none';
 
-const HEADINGS: Readonly<Record<Column, string>> = {
+const HEADINGS: Readonly<Record<'room' | 'surface' | Column, string>> = {
+  room: 'Room',
+  surface: 'Surface',
   gross: 'Gross',
   openings: 'Openings',
   net: 'Net',
@@ -59,9 +68,6 @@ function rowOf(t: RoomTakeoff, s: Surface, system: System): Row {
     },
   };
 }
-
-/** The server's word for styles that are written at run time. */
-const NONCE = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce ?? '';
 
 const total = (rows: readonly Row[], column: Column) => rows.reduce((sum, row) => sum + (row[column] ?? 0), 0);
 const totalRow = (id: string, room: string, surface: string, rows: readonly Row[]): Row => ({
@@ -100,6 +106,22 @@ function grouped(surfaces: readonly (Row & { kindWord: string })[], by: Grouping
   return [...(by === 'none' ? surfaces : groups), totalRow('total', '', 'The whole job', surfaces)];
 }
 
+type Sorting = { readonly column: keyof typeof HEADINGS; readonly way: 'asc' | 'desc' } | null;
+/** Up, down, and as they come. */
+const sortedNext = (now: Sorting, column: keyof typeof HEADINGS): Sorting =>
+  now?.column !== column ? { column, way: 'asc' } : now.way === 'asc' ? { column, way: 'desc' } : null;
+function inOrder<T extends Row>(rows: readonly T[], sorting: Sorting): readonly T[] {
+  if (!sorting) return rows;
+  const { column, way } = sorting;
+  const order = (a: Row, b: Row): number => {
+    const [left, right] = [a[column] ?? 0, b[column] ?? 0];
+    return typeof left === 'number' && typeof right === 'number'
+      ? left - right
+      : String(left).localeCompare(String(right), undefined, { numeric: true });
+  };
+  return rows.toSorted((a, b) => (way === 'asc' ? order(a, b) : order(b, a)));
+}
+
 /** Every surface of the job with its figures; a row is the surface of the drawing, a figure opens its working below. */
 export default function TakeoffTable({
   view,
@@ -117,33 +139,20 @@ export default function TakeoffTable({
       kindWord: heading(SURFACE[s.kind], system),
     })),
   );
-  const rows = grouped(surfaces, by);
-  const grid = useGridApiRef();
+  const [sorted, setSorted] = useState<Sorting>(null);
+  const rows = grouped(by === 'none' ? inOrder(surfaces, sorted) : surfaces, by);
   // a surface chosen in the drawing is brought into sight here
-  const at = rows.findIndex((row) => row.id === surface?.id);
-  useEffect(() => {
-    if (at >= 0) grid.current?.scrollToIndexes({ rowIndex: at });
-  }, [grid, at]);
-  const format = (column: Column) => (value: number | null) =>
+  const chosen = useRef<HTMLTableRowElement>(null);
+  useEffect(() => chosen.current?.scrollIntoView({ block: 'nearest' }), [surface?.id, by]);
+  const format = (column: Column, value: number | null) =>
     value === null || (value === 0 && column !== 'openings')
       ? '–'
       : column === 'cut' || column === 'run'
         ? aboutLength(value, system)
         : formatArea(value, system);
-  const columns: GridColDef<Row>[] = [
-    { field: 'room', headerName: 'Room', width: 108 },
-    { field: 'surface', headerName: 'Surface', flex: 1, minWidth: 140 },
-    ...COLUMNS.map((column): GridColDef<Row> => ({
-      field: column,
-      headerName: HEADINGS[column],
-      type: 'number',
-      width: column === 'cut' || column === 'run' ? 104 : 84,
-      valueFormatter: format(column),
-    })),
-  ];
-  const explain = (row: Row, field: string) => {
-    const column = COLUMNS.find((c) => c === field);
-    if (!column) return;
+  const look = ({ roomId, id }: Row) => roomId && view.show(roomId, id);
+  const explain = (row: Row, column: Column) => {
+    look(row);
     const title = [row.room, row.surface, HEADINGS[column].toLowerCase()].filter(Boolean).join(', ');
     const terms = row.kind === 'total' ? totalOf(row, column, rows) : row.working[column];
     onExplain(terms ? { title, working: terms } : null);
@@ -165,32 +174,63 @@ export default function TakeoffTable({
           A row is the surface in the drawing. Click a figure, or press Enter on it, for its working.
         </p>
       </div>
-      <div className="grid">
-        <DataGrid<Row>
-          apiRef={grid}
-          aria-label="Takeoff of the job"
-          nonce={NONCE}
-          rows={rows}
-          columns={columns.map((c) => ({ ...c, sortable: by === 'none' }))}
-          density="compact"
-          rowHeight={46}
-          columnHeaderHeight={48}
-          hideFooter
-          disableColumnMenu
-          disableRowSelectionOnClick
-          rowSelectionModel={{ type: 'include', ids: new Set(surface ? [surface.id] : []) }}
-          getRowClassName={({ row }) => (row.kind === 'total' ? 'total' : '')}
-          onRowClick={({ row }) => {
-            if (row.kind === 'surface' && row.roomId) view.show(row.roomId, row.id);
-          }}
-          onCellClick={({ row, field }) => explain(row, field)}
-          onCellKeyDown={({ row, field }, event) => {
-            if (event.key !== 'Enter') return;
-            if (row.roomId) view.show(row.roomId, row.id);
-            explain(row, field);
-          }}
-        />
-      </div>
+      <TableContainer className="grid">
+        <Table stickyHeader size="small" aria-label="Takeoff of the job">
+          <TableHead>
+            <TableRow>
+              {(['room', 'surface', ...COLUMNS] as const).map((column) => (
+                <TableCell
+                  key={column}
+                  align={column === 'room' || column === 'surface' ? 'left' : 'right'}
+                  sortDirection={sorted?.column === column ? sorted.way : false}
+                >
+                  {by === 'none' ? (
+                    <TableSortLabel
+                      active={sorted?.column === column}
+                      direction={sorted?.way ?? 'asc'}
+                      onClick={() => setSorted(sortedNext(sorted, column))}
+                    >
+                      {HEADINGS[column]}
+                    </TableSortLabel>
+                  ) : (
+                    HEADINGS[column]
+                  )}
+                </TableCell>
+              ))}
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {rows.map((row) => (
+              <TableRow
+                key={row.id}
+                hover={row.kind === 'surface'}
+                className={row.kind === 'total' ? 'total' : ''}
+                {...(row.id === surface?.id ? { selected: true, 'aria-selected': true, ref: chosen } : {})}
+                onClick={() => look(row)}
+              >
+                <TableCell>{row.room}</TableCell>
+                <TableCell component="th" scope="row">
+                  {row.roomId ? <ButtonBase onClick={() => look(row)}>{row.surface}</ButtonBase> : row.surface}
+                </TableCell>
+                {COLUMNS.map((column) => (
+                  <TableCell key={column} align="right" data-field={column}>
+                    {row.working[column] || row.kind === 'total' ? (
+                      <ButtonBase
+                        aria-label={`${HEADINGS[column]}: ${format(column, row[column])}`}
+                        onClick={() => explain(row, column)}
+                      >
+                        {format(column, row[column])}
+                      </ButtonBase>
+                    ) : (
+                      format(column, row[column])
+                    )}
+                  </TableCell>
+                ))}
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </TableContainer>
     </div>
   );
 }

@@ -2,11 +2,12 @@ import type { ReadArchive } from '@kovelin/core/exchange/archive.ts';
 import type { Result } from '@kovelin/core/units/problem.ts';
 import { proxy } from 'comlink';
 import { askers } from './ask.ts';
+import { startWorker } from './start.ts';
 import type { ArchiveApi } from './archive.worker.ts';
 import { MOST_SECONDS } from './files.ts';
 
 const ask = askers<ArchiveApi>(
-  () => new Worker(new URL('./archive.worker.ts', import.meta.url), { type: 'module' }),
+  () => startWorker('archive'),
   // thousands of photos take their time
   600,
 );

@@ -1,11 +1,10 @@
 import { readArchive, writeArchive, type ReadArchive } from '@kovelin/core/exchange/archive.ts';
 import { sentence, type Result } from '@kovelin/core/units/problem.ts';
-import { expose } from 'comlink';
 import { archived, photosOf } from '../store/archive.ts';
 import { db } from '../store/db.ts';
 
 /** Packing and unpacking, beside the page: it reads the database by itself, so that photos do not go through the page. */
-const api = {
+export const api = {
   /** @param to another device, or kept here as a backup. @param ids of jobs; absent: all of them. */
   async pack(to: 'given' | 'kept', ids: readonly string[] | undefined, withPhotos: boolean): Promise<Packed> {
     const jobs = await archived(db, to === 'given', ids, withPhotos);
@@ -50,5 +49,3 @@ async function faultsOf(file: Blob, jobs: Awaited<ReturnType<typeof archived>>):
   return [...read.value.warnings, ...short];
 }
 export type ArchiveApi = typeof api;
-
-expose(api);

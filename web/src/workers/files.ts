@@ -2,14 +2,12 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Remote } from 'comlink';
 import { whyNot } from '../store/why.ts';
 import { askers, TooLong } from './ask.ts';
+import { startWorker } from './start.ts';
 import type { FilesApi } from './files.worker.ts';
 
 /** A file that takes longer is no file of a house. */
 export const MOST_SECONDS = 20;
-export const askFiles = askers<FilesApi>(
-  () => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }),
-  MOST_SECONDS,
-);
+export const askFiles = askers<FilesApi>(() => startWorker('files'), MOST_SECONDS);
 
 /** Why a file was not read, as a sentence; null where the reader stopped it. */
 export function whyNotRead(name: string, error: unknown): string | null {

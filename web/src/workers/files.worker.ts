@@ -9,13 +9,12 @@ import type { Job } from '@kovelin/core/job/types.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { expose } from 'comlink';
 
 /** A plan as a dialog shows it: what its layers are called; their lines stay out of the page. */
 export type PlanHead = Omit<PlanFile, 'layers'> & { readonly layers: readonly string[] };
 
 /** Everything that reads a file, beside the page. */
-const api = {
+export const api = {
   job: async (text: string, name: string): Promise<Result<Job>> => readForView(text, name),
   log: async (file: File, job: Pick<Job, 'id' | 'name'>): Promise<Result<ReadLog>> => readLog(await file.text(), job),
   climate: async (text: string): Promise<Result<ClimateLog>> => readClimateLog(text),
@@ -38,5 +37,3 @@ const api = {
   },
 };
 export type FilesApi = typeof api;
-
-expose(api);

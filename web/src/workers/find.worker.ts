@@ -2,7 +2,6 @@ import { Finder, type Findable, type Found } from '@kovelin/core/record/find.ts'
 import { findablesOf } from '@kovelin/core/whole/record.ts';
 import type { LogEntry } from '@kovelin/core/site/entry.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
-import { expose } from 'comlink';
 import { db, stateOf, type JobRow } from '../store/db.ts';
 
 /** What of every job can be looked for, and of which state of it. */
@@ -23,7 +22,7 @@ async function jobsNow(): Promise<JobRow[]> {
   return rows.filter(({ id }) => !gone.has(id));
 }
 
-const api = {
+export const api = {
   /** What fits the words over all jobs as they stand now; a job is gone through again when it or its log changed. */
   async find(query: string, kinds: readonly Findable['kind'][], most: number): Promise<FindAnswer> {
     const rows = await jobsNow();
@@ -50,4 +49,3 @@ const api = {
   },
 };
 export type FindApi = typeof api;
-expose(api);

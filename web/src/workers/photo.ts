@@ -1,7 +1,8 @@
 import { askers } from './ask.ts';
+import { startWorker } from './start.ts';
 import type { PhotoApi } from './photo.worker.ts';
 
-const ask = askers<PhotoApi>(() => new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' }), 60);
+const ask = askers<PhotoApi>(() => startWorker('photo'), 60);
 const NEVER = new AbortController().signal;
 
 /** A photo as it is kept: see the worker. */

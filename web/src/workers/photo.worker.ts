@@ -1,6 +1,5 @@
 import { PHOTO_LIMITS, photoHead } from '@kovelin/core/exchange/archive.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
-import { expose } from 'comlink';
 
 /** Of the longer side, in pixels: a wall of 4 m at 2 mm a pixel; and how well a JPEG of it is kept [starting judgements]. */
 const SIDE = 2048;
@@ -14,7 +13,7 @@ export interface SmallPhoto {
   readonly height: number;
 }
 
-const api = {
+export const api = {
   /**
    * A photo as it is kept: upright, small, and drawn anew, so that nothing of when and where it was taken goes with it. Errors: too large,
    * no photo, a photo that this browser cannot show.
@@ -49,5 +48,3 @@ const api = {
   },
 };
 export type PhotoApi = typeof api;
-
-expose(api);

@@ -1,5 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { whenBroken } from './ask.ts';
+import { startWorker } from './start.ts';
 import type { PriceListApi } from './price-list.worker.ts';
 
 export interface ListReader {
@@ -10,7 +11,7 @@ export interface ListReader {
 
 /** A worker for one list: opened, brought in, and ended; ending it early cancels the import. */
 export function priceListWorker(): ListReader {
-  const worker = new Worker(new URL('./price-list.worker.ts', import.meta.url), { type: 'module' });
+  const worker = startWorker('price-list');
   const api = wrap<PriceListApi>(worker);
   const broken = whenBroken(worker);
   const ended = new AbortController();

@@ -6,7 +6,6 @@ import {
   type PriceColumns,
 } from '@kovelin/core/exchange/price-list.ts';
 import { sentence, type Result } from '@kovelin/core/units/problem.ts';
-import { expose } from 'comlink';
 import { db } from '../store/db.ts';
 import { sweep } from '../store/price-lists.ts';
 
@@ -25,7 +24,7 @@ export interface ImportDone {
 }
 
 let text = '';
-const api = {
+export const api = {
   /** Decodes a list and shows its head; the text stays here for the import. */
   open(bytes: Uint8Array): Result<ListHead> {
     text = decodeList(bytes);
@@ -60,5 +59,3 @@ async function read(asked: ImportAsked, onProgress: (done: number, rows: number)
     });
   return { rows: done.rows, refused: done.refused, problems };
 }
-
-expose(api);

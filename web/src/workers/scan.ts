@@ -1,8 +1,9 @@
 import { transfer } from 'comlink';
 import { askers } from './ask.ts';
+import { startWorker } from './start.ts';
 import type { ScanApi } from './scan.worker.ts';
 
-const ask = askers<ScanApi>(() => new Worker(new URL('./scan.worker.ts', import.meta.url), { type: 'module' }), 30);
+const ask = askers<ScanApi>(() => startWorker('scan'), 30);
 const NEVER = new AbortController().signal;
 
 /** The code that a camera sees, or that a picture shows; null: none. */

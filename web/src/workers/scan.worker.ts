@@ -6,7 +6,6 @@ import {
   MultiFormatOneDReader,
   RGBLuminanceSource,
 } from '@zxing/library';
-import { expose } from 'comlink';
 import jsQR from 'jsqr';
 
 /** Bar codes that are printed on cans [common practice, no source]. */
@@ -56,7 +55,7 @@ function barsIn({ data, width, height }: ImageData): string | null {
   }
 }
 
-const api = {
+export const api = {
   /** A frame of a camera, or a picture. */
   async frame(bitmap: ImageBitmap, withBars: boolean): Promise<Code | null> {
     return codeIn(drawn(bitmap), withBars);
@@ -75,5 +74,3 @@ function drawn(bitmap: ImageBitmap): ImageData {
   return context.getImageData(0, 0, width, height);
 }
 export type ScanApi = typeof api;
-
-expose(api);

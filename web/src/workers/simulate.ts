@@ -1,9 +1,10 @@
 import type { SimPaint } from '@kovelin/core/order/simulate.ts';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { askers } from './ask.ts';
+import { startWorker } from './start.ts';
 import type { SimulateApi } from './simulate.worker.ts';
 
-const ask = askers<SimulateApi>(() => new Worker(new URL('./simulate.worker.ts', import.meta.url), { type: 'module' }));
+const ask = askers<SimulateApi>(() => startWorker('simulate'));
 export const SIMULATED_JOBS = 100_000;
 
 /** The risk curve of simulated jobs; asked only where a thin film may want another coat, for else the closed form says it. */

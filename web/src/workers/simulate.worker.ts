@@ -1,8 +1,7 @@
 import { chanceAbove, leftoverOf, simulateDemand, type SimPaint } from '@kovelin/core/order/simulate.ts';
 import { seeded } from '@kovelin/core/units/random.ts';
-import { expose } from 'comlink';
 
-const api = {
+export const api = {
   /** Chance of running short and what is left, for each amount to have, over so many simulated jobs. */
   risk(
     paint: SimPaint,
@@ -18,5 +17,3 @@ const api = {
   },
 };
 export type SimulateApi = typeof api;
-
-expose(api);

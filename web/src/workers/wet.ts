@@ -4,9 +4,10 @@ import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
 import type { WetWish } from '@kovelin/core/whole/wet.ts';
 import { experimental_streamedQuery as streamedQuery, keepPreviousData, useQuery } from '@tanstack/react-query';
 import { askers, inTurn } from './ask.ts';
+import { startWorker } from './start.ts';
 import type { WetApi } from './wet.worker.ts';
 
-const ask = askers<WetApi>(() => new Worker(new URL('./wet.worker.ts', import.meta.url), { type: 'module' }));
+const ask = askers<WetApi>(() => startWorker('wet'));
 const READ = [...WHOLE, 'air'] as const;
 const KEPT = { staleTime: Infinity, gcTime: 30_000, retry: false } as const;
 

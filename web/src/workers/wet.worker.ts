@@ -4,7 +4,6 @@ import type { WholeInput } from '@kovelin/core/whole/inputs.ts';
 import { wetAskFor, type WetWish } from '@kovelin/core/whole/wet.ts';
 import { remedyAt, type Remedy } from '@kovelin/core/wetEdge/remedies.ts';
 import { wetEdgeOf } from '@kovelin/core/wetEdge/wetEdge.ts';
-import { expose } from 'comlink';
 
 /** Chances of a wall: of each edge, and of any. */
 export interface Chances {
@@ -22,7 +21,7 @@ const known = rememberLast(
   (_key, job) => job,
 );
 
-const api = {
+export const api = {
   chances(key: string, job: Input, surface: string, wish: WetWish): Chances | null {
     const ask = wetAskFor(known(key, job), surface, wish);
     const answer = ask && wetEdgeOf(ask);
@@ -39,5 +38,3 @@ const api = {
   },
 };
 export type WetApi = typeof api;
-
-expose(api);

@@ -1,3 +1,4 @@
+import { startWorker } from './start.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { SPECIFIED, WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
@@ -6,9 +7,7 @@ import { proxy } from 'comlink';
 import { askers } from './ask.ts';
 import type { SearchProgress, WholeApi } from './whole.worker.ts';
 
-export const ask = askers<WholeApi>(
-  () => new Worker(new URL('./whole.worker.ts', import.meta.url), { type: 'module' }),
-);
+export const ask = askers<WholeApi>(() => startWorker('whole'));
 
 /** An answer stands as long as what it was made of; of one that nobody looks at, only the last few are kept. */
 export const AS_LONG_AS_ASKED = { staleTime: Infinity, gcTime: 30_000, retry: false } as const;
@@ -31,7 +30,7 @@ async function settling(signal: AbortSignal): Promise<void> {
 }
 
 /** A worker of its own: were it the plan's, the next plan would find it busy, or ended, and begin in a cold one. */
-const askAside = askers<WholeApi>(() => new Worker(new URL('./whole.worker.ts', import.meta.url), { type: 'module' }));
+const askAside = askers<WholeApi>(() => startWorker('whole'));
 /** Asked when nothing has changed for so long, ms. */
 const QUIET = 700;
 const quiet = (signal: AbortSignal): Promise<void> =>

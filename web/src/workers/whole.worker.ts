@@ -20,7 +20,6 @@ import { changeOf, siteView, type Change, type SiteView } from '@kovelin/core/wh
 import { inspectView, type InspectOwn, type InspectView } from '@kovelin/core/whole/inspect.ts';
 import { wholeOf } from '@kovelin/core/whole/whole.ts';
 import { replaceEqualDeep } from '@tanstack/react-query';
-import { expose } from 'comlink';
 
 /** The base plan as a view reads it, its days, and what the order by it comes to. */
 export interface BasePlan {
@@ -55,7 +54,7 @@ export interface SearchProgress {
 /** Orders tried each time that somebody searches on. */
 const STEPS_ON = 1500;
 
-const api = {
+export const api = {
   plan(key: string, job: WholeInput): BasePlan {
     const mine = known(key, job);
     return {
@@ -131,5 +130,3 @@ const api = {
   },
 };
 export type WholeApi = typeof api;
-
-expose(api);
