@@ -3,7 +3,6 @@ import { expect, goTo, openPart, settled, test, visit } from './helpers.ts';
 
 /** What nobody has typed before, and what a field of figures cannot read. */
 let typed = 0;
-const fresh = (): string => `Zq${++typed}z`;
 
 /** Would the browser ask before it leaves? What can be taken is taken by this, as it is by leaving. */
 const asks = (page: Page): Promise<boolean> =>
@@ -11,30 +10,47 @@ const asks = (page: Page): Promise<boolean> =>
 /** All that is to be typed into stands open. */
 const unfold = (page: Page): Promise<void> =>
   page.evaluate(() => document.querySelectorAll('details').forEach((one) => (one.open = true)));
-const fieldsOf = (within: Locator): Locator =>
-  within.locator('input:not([type]), input[type=text], input[type=search], textarea');
+const FIELDS = 'input:not([type]), input[type=text], input[type=search], textarea';
 
-/** Types into every field there: the browser asks about it, or it is to be found again. @returns what is to be found. */
+/** Types into every field there, in the page: the browser asks about it, or it is to be found again. @returns what is to be found. */
 async function typeIntoAll(page: Page, within: Locator, where: string): Promise<[where: string, text: string][]> {
   await unfold(page);
-  const fields = fieldsOf(within);
-  const left: [string, string][] = [];
-  for (let n = 0; n < (await fields.count()); n++) {
-    const field = fields.nth(n);
-    if (!(await field.isVisible()) || !(await field.isEditable())) continue;
-    // typed into on another side
-    if (/Zq\d+z/.test(await field.inputValue())) continue;
-    const text = fresh();
-    const name = await field.evaluate((one: HTMLInputElement) => one.labels?.[0]?.textContent ?? one.id);
-    await field.fill(text);
-    if (!(await asks(page))) left.push([`${where}: ${name}`, text]);
-    else {
-      // a figure that cannot be read: back to what stood there
-      await field.press('Escape');
-      expect(await asks(page), `${where}: ${name}`).toBe(false);
-    }
-  }
-  return left;
+  const { left, faults, last } = await within.evaluate(
+    async (root, { fields, first }) => {
+      const frame = () => new Promise((done) => requestAnimationFrame(done));
+      const asks = () => !dispatchEvent(new Event('beforeunload', { cancelable: true }));
+      let last = first;
+      const left: [string, string][] = [];
+      const faults: string[] = [];
+      const all = () => root.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>(fields);
+      for (let n = 0; n < all().length; n++) {
+        const field = all()[n];
+        // what was typed into on another side is passed over
+        if (!field?.checkVisibility() || field.disabled || field.readOnly || /Zq\d+z/.test(field.value)) continue;
+        const text = `Zq${++last}z`;
+        const name = field.labels?.[0]?.textContent ?? field.id;
+        field.focus();
+        // as a key does: React listens to the property
+        Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value')?.set?.call(field, text);
+        field.dispatchEvent(new InputEvent('input', { bubbles: true, data: text }));
+        await frame();
+        await frame();
+        if (!asks()) left.push([name, text]);
+        else {
+          // a figure that cannot be read: back to what stood there
+          field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
+          await frame();
+          await frame();
+          if (asks()) faults.push(name);
+        }
+      }
+      return { left, faults, last };
+    },
+    { fields: FIELDS, first: typed },
+  );
+  typed = last;
+  expect(faults, where).toEqual([]);
+  return left.map(([name, text]) => [`${where}: ${name}`, text]);
 }
 const found = (page: Page, text: string): Promise<boolean> =>
   page.evaluate(

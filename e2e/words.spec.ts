@@ -41,7 +41,7 @@ test('a job in metres says skirting, plasterboard and matt, and no American word
   for (const way of ['Shorthand', 'Takeoff']) {
     await press(way);
     await page
-      .locator(way === 'Takeoff' ? '[role=grid] .total' : '.shorthand textarea')
+      .locator(way === 'Takeoff' ? '.takeoff-table .total' : '.shorthand textarea')
       .first()
       .waitFor();
     await look(way);

@@ -143,7 +143,10 @@ export default function TakeoffTable({
   const rows = grouped(by === 'none' ? inOrder(surfaces, sorted) : surfaces, by);
   // a surface chosen in the drawing is brought into sight here
   const chosen = useRef<HTMLTableRowElement>(null);
-  useEffect(() => chosen.current?.scrollIntoView({ block: 'nearest' }), [surface?.id, by]);
+  useEffect(() => {
+    // a browser may return a promise from it
+    chosen.current?.scrollIntoView({ block: 'nearest' });
+  }, [surface?.id, by]);
   const format = (column: Column, value: number | null) =>
     value === null || (value === 0 && column !== 'openings')
       ? '–'
