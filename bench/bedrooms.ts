@@ -6,6 +6,7 @@ import { compile, type Instance } from '../core/src/sequence/instance.ts';
 import { planOf } from '../core/src/sequence/solve.ts';
 import type { Job } from '../core/src/job/types.ts';
 import { basePlan } from '../core/src/whole/plan.ts';
+import { seeded } from '../core/src/units/random.ts';
 import { inWholeMinutes, type PlanJson } from './oracle.ts';
 
 const walls = (height: string, ...lengths: readonly number[]) =>
@@ -22,6 +23,18 @@ export const BEDROOMS: readonly (readonly [name: string, sheet: string])[] = [
   ['13 x 11 ft, crown', `${walls('8', 13, 11, 13, 11)}${DOOR}\ntrim baseboard 5"\ntrim crown 4"\n`],
   ['16 x 13 ft', `${walls('8', 16, 13, 16, 13)}${DOOR} casing 2 1/2"\n${WINDOW}trim baseboard 5"\n`],
 ];
+
+/** Bedrooms of any size, with or without a window and trim. */
+export function randomBedrooms(seed: number, count: number): (readonly [name: string, sheet: string])[] {
+  const random = seeded(seed);
+  const whole = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
+  return Array.from({ length: count }, (_, i) => {
+    const [a, b, height] = [whole(9, 16), whole(9, 14), whole(8, 10)];
+    const window = random() < 0.7 ? WINDOW : '';
+    const trim = random() < 0.7 ? `trim baseboard ${whole(3, 6)}"\n` : '';
+    return [`by chance ${i + 1}, ${a} x ${b} ft`, `${walls(String(height), a, b, a, b)}${DOOR}\n${window}${trim}`];
+  });
+}
 
 export function jobOf(sheet: string, name: string): Job {
   const opened = readAny(sheet, name);

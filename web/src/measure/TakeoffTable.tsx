@@ -155,7 +155,6 @@ export default function TakeoffTable({
         : formatArea(value, system);
   const look = ({ roomId, id }: Row) => roomId && view.show(roomId, id);
   const explain = (row: Row, column: Column) => {
-    look(row);
     const title = [row.room, row.surface, HEADINGS[column].toLowerCase()].filter(Boolean).join(', ');
     const terms = row.kind === 'total' ? totalOf(row, column, rows) : row.working[column];
     onExplain(terms ? { title, working: terms } : null);
@@ -213,7 +212,7 @@ export default function TakeoffTable({
               >
                 <TableCell>{row.room}</TableCell>
                 <TableCell component="th" scope="row">
-                  {row.roomId ? <ButtonBase onClick={() => look(row)}>{row.surface}</ButtonBase> : row.surface}
+                  {row.roomId ? <ButtonBase>{row.surface}</ButtonBase> : row.surface}
                 </TableCell>
                 {COLUMNS.map((column) => (
                   <TableCell key={column} align="right" data-field={column}>
