@@ -64,6 +64,8 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['assets/**', '*.svg', '*.css'],
+        // what a browser that keeps pages never asks for
+        globIgnores: ['**/*.woff'],
         // the page is made by the server, with a word of its own for what may be styled: it is kept as it came
         templatedURLs: { '/': ['index.html'] },
         navigateFallback: '/',
