@@ -1,8 +1,4 @@
 declare module '*.css';
-declare module '*?worker&url' {
-  const url: string;
-  export default url;
-}
 declare module '*?url' {
   const url: string;
   export default url;

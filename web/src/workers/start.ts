@@ -1,4 +1,4 @@
 import type { Part } from './worker.ts';
-import url from './worker.ts?worker&url';
 
-export const startWorker = (part: Part): Worker => new Worker(url, { type: 'module', name: part });
+export const startWorker = (part: Part): Worker =>
+  new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: part });
