@@ -9,6 +9,9 @@ declare module 'virtual:pwa-register' {
 
 /** A guide, made into a component when the application is built. */
 declare module '*.md' {
-  const Guide: import('./help/guides.ts').Guide['Text'];
+  import type { ComponentType, ReactNode } from 'react';
+  const Guide: ComponentType<{
+    readonly components: { readonly a: ComponentType<{ href?: string; children?: ReactNode }> };
+  }>;
   export default Guide;
 }
