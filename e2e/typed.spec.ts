@@ -104,6 +104,8 @@ for (const steps of [
       await page.reload();
       await page.locator('.drawing > svg').waitFor();
       await expect(page.locator('.saving')).toHaveText(/Saved|Typing/);
+      // what is listed by the plan comes with it
+      await expect(page.locator('.ledger')).toHaveAttribute('aria-busy', 'false');
       for (const [path, url, texts] of left) {
         // another surface was chosen since
         if (page.url() !== url)
@@ -116,7 +118,7 @@ for (const steps of [
         for (const [where, text] of texts) {
           tried++;
           await expect
-            .poll(() => found(page, text), { timeout: 5000 })
+            .poll(() => found(page, text))
             .toBe(true)
             .catch(() => missing.push(where));
         }
