@@ -103,11 +103,11 @@ export const api = {
   assumed(key: string, job: WholeInput): Assumed {
     return assumedIn(known(key, job));
   },
-  /** What Site shows of a moment; `now`: minutes from the job's start. */
   /** Looks of a day and what is thought of each defect; `own`: what of the job Inspect reads besides. */
   inspect(key: string, job: WholeInput, own: InspectOwn, entries: readonly LogEntry[], date: string): InspectView {
     return inspectView({ ...known(key, job), ...own }, entries, date);
   },
+  /** What Site shows of a moment; `now`: minutes from the job's start. */
   site(key: string, job: WholeInput, entries: readonly LogEntry[], now: number): SiteView {
     return siteView(known(key, job), entries, now);
   },

@@ -19,8 +19,19 @@ const part = PARTS[self.name as Part]().then(({ api }) => api as unknown as Read
 // a file that is gone is told to the page as an error of this worker
 part.catch(reportError);
 /** Questions that come before the part is here wait for it. */
-const later =
-  (name: string): Call =>
-  async (...args) =>
-    (await part)[name]?.(...args);
-expose(new Proxy({}, { get: (_, name) => later(String(name)) }));
+async function answered(name: string, args: readonly unknown[]): Promise<unknown> {
+  const call = (await part)[name];
+  if (!call) throw new Error(`${self.name} cannot answer “${name}”`);
+  return call(...args);
+}
+expose(
+  new Proxy(
+    {},
+    {
+      get:
+        (_, name) =>
+        (...args: readonly unknown[]) =>
+          answered(String(name), args),
+    },
+  ),
+);
