@@ -5,6 +5,7 @@ import { benchKills } from './kills.ts';
 import { benchLaws } from './laws.ts';
 import { benchLines } from './lines.ts';
 import { benchMeasure } from './measure.ts';
+import { benchMutants } from './mutants.ts';
 import { benchOrder } from './order.ts';
 import { benchPlan } from './plan.ts';
 import { benchRecord } from './record.ts';
@@ -18,7 +19,7 @@ import { benchWork } from './work.ts';
 /**
  * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site record size keys open slider memory` for parts; `hostile`,
  * `kills`, `exchange` and `full-disk` take minutes and are run when they are asked for, as are the laws of the tests over 10,000 cases each:
- * `laws`, or `laws core/src/lines` for some.
+ * `laws`, or `laws core/src/lines` for some; and rules turned round, to see whether a test notices: `mutants`, or `mutants seed=2 count=20 order`.
  */
 const parts = process.argv.slice(2);
 const wanted = (part: string) => parts.length === 0 || parts.includes(part);
@@ -38,6 +39,7 @@ if (parts.includes('hostile')) {
   await benchHostile();
 }
 if (parts[0] === 'laws') benchLaws(parts.slice(1));
+if (parts[0] === 'mutants') await benchMutants(parts.slice(1));
 if (parts.includes('kills')) await benchKills();
 if (parts.includes('exchange')) await benchExchange();
 if (parts.includes('kills') || parts.includes('full-disk')) await benchFullDisk();

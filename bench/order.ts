@@ -5,6 +5,7 @@ import { simulateDemand } from '../core/src/order/simulate.ts';
 import { headOf, readPriceList } from '../core/src/exchange/price-list.ts';
 import { seeded } from '../core/src/units/random.ts';
 import { line, median, ms, times } from './rooms.ts';
+import { at } from '../core/src/units/list.ts';
 
 /** Exact cans against a MILP solver, simulated jobs against their random numbers, a price list against its bare parser. */
 export async function benchOrder(): Promise<void> {
@@ -86,7 +87,10 @@ async function list(): Promise<void> {
       await run();
       taken.push(performance.now() - start);
     }
-    return taken.sort((a, b) => a - b)[3] as number;
+    return at(
+      taken.sort((a, b) => a - b),
+      3,
+    );
   };
   const ours = await timed(() =>
     readPriceList(text, { separator: ';', columns: head.value.guess }, () => Promise.resolve(true)),

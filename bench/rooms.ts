@@ -4,6 +4,7 @@ import { openJob } from '../core/src/job/open.ts';
 import { rows } from '../core/src/job/table.ts';
 import type { Job } from '../core/src/job/types.ts';
 import type { Opening, Part, Room, Wall } from '../core/src/job/measured.ts';
+import { at, ring } from '../core/src/units/list.ts';
 
 /** The keeper's cottage repeated to `count` rooms, every id new. */
 export function manyRooms(count: number): Job {
@@ -25,7 +26,7 @@ export function manyRooms(count: number): Job {
       checks: room.checks.map((c) => ({ ...c, from: to(c.from), to: to(c.to) })),
     };
   };
-  const rooms = Array.from({ length: count }, (_, n) => copy(cottage[n % cottage.length] as Room, n + 1));
+  const rooms = Array.from({ length: count }, (_, n) => copy(ring(cottage, n), n + 1));
   return { ...opened.value, id: `many-${count}`, name: `${count} rooms`, rooms: toTable(rooms) };
 }
 
@@ -37,7 +38,10 @@ export function median(run: () => void, times = 25): number {
     run();
     return performance.now() - start;
   });
-  return taken.sort((a, b) => a - b)[times >> 1] as number;
+  return at(
+    taken.sort((a, b) => a - b),
+    times >> 1,
+  );
 }
 
 export const line = (what: string, value: string, ratio = '') =>

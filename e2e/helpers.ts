@@ -36,7 +36,7 @@ interface CottageFile extends Record<string, unknown> {
   readonly rooms: { byId: Record<string, { readonly name: string }>; order: string[] };
 }
 /** Plans tried where the plan is not what is looked at. */
-const FEW_PLANS = { 'plan.steps': 12 };
+const FEW_PLANS = { 'plan.steps': 30 };
 
 /** Some rooms of the cottage, with all that was chosen for them: planned in a fraction of the time. The first one is looked at. */
 export async function openPart(page: Page, ...names: readonly string[]): Promise<void> {

@@ -3,6 +3,7 @@ import { ENDS, MOST, within } from '../job/limits.ts';
 import type { AirReading } from '../job/region.ts';
 import { clockTime } from '../units/date.ts';
 import { bad, good, type Result } from '../units/problem.ts';
+import { at } from '../units/list.ts';
 
 /** One day of a climate log. */
 export interface ClimateLog {
@@ -121,7 +122,7 @@ function dayOf(rows: readonly Row[], wrong: readonly number[]): ClimateLog {
   const sorted = own.map((row) => row.reading).toSorted((a, b) => a.at - b.at);
   const slotOf = ({ at }: AirReading) => Math.floor(at / NEAR);
   const day = sorted
-    .filter((reading, i) => i === 0 || slotOf(reading) !== slotOf(sorted[i - 1] as AirReading))
+    .filter((reading, i) => i === 0 || slotOf(reading) !== slotOf(at(sorted, i - 1)))
     .slice(0, MOST.readings);
   for (const [i, reading] of day.entries()) {
     const before = day[i - 1];

@@ -12,6 +12,7 @@ import { FOOT } from '../units/si.ts';
 import { scheduleCsv } from './schedule-csv.ts';
 import { toCsv } from './csv.ts';
 import { takeoffCsv } from './takeoff-csv.ts';
+import { at } from '../units/list.ts';
 
 const parse = (text: string) => Papa.parse<Record<string, string>>(text.trim(), { header: true });
 
@@ -69,7 +70,7 @@ test('the finish schedule as CSV counts overrules, and surfaces with one system 
   });
   const groups = alike(after);
   expect(groups.flat()).toHaveLength(surfaces.length);
-  for (const group of groups) for (const s of group) expect(differences(group[0] as Specified, s)).toEqual([]);
+  for (const group of groups) for (const s of group) expect(differences(at(group, 0), s)).toEqual([]);
   const changed = after.find((s) => s.surface.id === first.surface.id) as Specified;
   expect(differences(first, changed)).toContain('sheen');
   expect(groups.find((g) => g.includes(changed))).toHaveLength(1);

@@ -7,6 +7,7 @@ import { bowInPlan } from '../measure/ceiling.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { remember } from '../units/remember.ts';
 import type { Degrees, Metres, SquareMetres } from '../units/si.ts';
+import { at, pairs, ring } from '../units/list.ts';
 
 /** Where the sun stands: degrees clockwise from north, and above the horizon. */
 export interface Sun {
@@ -62,15 +63,15 @@ const litRoom = remember((takeoff: RoomTakeoff): Lit | null => {
   if (takeoff.floorArea === null) return null;
   const { corners, walls } = takeoff;
   const sides = walls.flatMap((w, i): Side[] => {
-    const from = corners[i] as Point;
-    const to = corners[(i + 1) % corners.length] as Point;
+    const from = at(corners, i);
+    const to = ring(corners, i + 1);
     const chain = [from, ...bowInPlan(from, to, w.outline), to];
-    const lengths = chain.slice(1).map((p, j) => Math.hypot(p.x - (chain[j] as Point).x, p.y - (chain[j] as Point).y));
+    const lengths = chain.slice(1).map((p, j) => Math.hypot(p.x - at(chain, j).x, p.y - at(chain, j).y));
     const stretch = w.outline.length / lengths.reduce((sum, length) => sum + length, 0);
     let start = 0;
     return lengths.flatMap((length, j) => {
-      const a = chain[j] as Point;
-      const b = chain[j + 1] as Point;
+      const a = at(chain, j);
+      const b = at(chain, j + 1);
       const side = { wall: w.wall.id, outline: w.outline, from: a, length, start, stretch };
       start += length * stretch;
       return length > TINY ? [{ ...side, unit: { x: (b.x - a.x) / length, y: (b.y - a.y) / length } }] : [];
@@ -94,8 +95,7 @@ const litRoom = remember((takeoff: RoomTakeoff): Lit | null => {
 
 /** The part of a convex polygon where `inside` is not negative; it is linear, so edges are cut where it is nothing. */
 function clip(points: readonly Point[], inside: (p: Point) => number): Point[] {
-  return points.flatMap((p, i) => {
-    const q = points[(i + 1) % points.length] as Point;
+  return pairs(points).flatMap(([p, q]) => {
     const [a, b] = [inside(p), inside(q)];
     const kept = a >= 0 ? [p] : [];
     if ((a > 0 && b < 0) || (a < 0 && b > 0)) {
@@ -107,13 +107,7 @@ function clip(points: readonly Point[], inside: (p: Point) => number): Point[] {
 }
 /** What two convex polygons share; the second anticlockwise. */
 const shared = (a: readonly Point[], b: readonly Point[]): Point[] =>
-  b.reduce<Point[]>(
-    (left, p, i) => {
-      const q = b[(i + 1) % b.length] as Point;
-      return clip(left, (r) => crossOf(less(q, p), less(r, p)));
-    },
-    [...a],
-  );
+  pairs(b).reduce<Point[]>((left, [p, q]) => clip(left, (r) => crossOf(less(q, p), less(r, p))), [...a]);
 
 /** Below this no beam is worth drawing, m². */
 const LEAST = 1e-4;
@@ -150,7 +144,7 @@ export function beams(takeoff: RoomTakeoff, bearing: Degrees, sun: Sun, depth: M
       .sort((a, b) => a - b);
     const edges = [0, ...cuts, opening.width.metres];
     return edges.slice(1).flatMap((end, i) => {
-      const begin = edges[i] as number;
+      const begin = at(edges, i);
       if (end - begin < TINY) return [];
       const strip = clip(
         clip(let_in, (p) => p.x - begin),
@@ -234,7 +228,7 @@ function within(points: readonly Point[], { top, foot }: Outline): Point[][] {
   const [least, most] = [Math.min(...xs), Math.max(...xs)];
   const breaks = [...new Set([...top, ...foot].map((p) => p.x))].sort((a, b) => a - b);
   return breaks.slice(1).flatMap((end, i) => {
-    const begin = breaks[i] as number;
+    const begin = at(breaks, i);
     if (end <= least || begin >= most || end - begin < TINY) return [];
     const [high, low] = [lineOver(top, begin, end), lineOver(foot, begin, end)];
     const cut = [

@@ -22,6 +22,7 @@ import { sentence } from '../units/problem.ts';
 import { rows } from './table.ts';
 import type { Job } from './types.ts';
 import type { Room } from './measured.ts';
+import { at } from '../units/list.ts';
 
 const room = newRoom('r1', 'Parlour', seededIds('r1'), 'imperial');
 const job = newJob('j1', 'Test', 'imperial', [room]);
@@ -431,7 +432,7 @@ describe('a job in another country', () => {
   test('a larger tin costs more, and less by the litre; prices go by the level, what a shop asked is forgotten', () => {
     for (const { cans } of Object.values(moved('GB').products))
       cans.slice(1).forEach((can, i) => {
-        const less = cans[i] as (typeof cans)[number];
+        const less = at(cans, i);
         expect(can.price).toBeGreaterThan(less.price);
         expect(can.price / can.litres).toBeLessThanOrEqual((less.price / less.litres) * 1.001);
       });

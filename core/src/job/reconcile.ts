@@ -3,6 +3,7 @@ import { newRoom, toTable, useFromName } from './blank.ts';
 import { rows, type Id } from './table.ts';
 import type { Check, Opening, Part, Room, Wall } from './measured.ts';
 import type { System } from '../units/si.ts';
+import { at } from '../units/list.ts';
 
 /** A room as shorthand text says it: by labels, before it has ids. */
 export interface DraftRoom {
@@ -38,17 +39,17 @@ function pair<D extends { readonly label: string }, T extends { readonly id: Id;
 /** The room the draft describes, keeping the ids of the room it replaces. Draft labels must resolve (the reader checks). */
 export function reconcileRoom(room: Room, draft: DraftRoom, ids: IdSource): Room {
   const walls = pair(draft.walls, rows(room.walls)).map((old, index): Wall => ({
-    ...(draft.walls[index] as Omit<Wall, 'id'>),
+    ...at(draft.walls, index),
     id: old?.id ?? ids(),
   }));
   const idOf = new Map(walls.map((wall) => [wall.label, wall.id]));
   const wallId = (label: string): Id => idOf.get(label) ?? '';
   const openings = pair(draft.openings, rows(room.openings)).map((old, index): Opening => {
-    const opening = draft.openings[index] as DraftRoom['openings'][number];
+    const opening = at(draft.openings, index);
     return { ...opening, id: old?.id ?? ids(), wall: wallId(opening.wall) };
   });
   const parts = pair(draft.parts, rows(room.parts)).map((old, index): Part => {
-    const part = draft.parts[index] as DraftRoom['parts'][number];
+    const part = at(draft.parts, index);
     return { ...part, id: old?.id ?? ids(), wall: part.wall === null ? null : wallId(part.wall) };
   });
   return {

@@ -17,6 +17,7 @@ import { schoolOrders, type MadeLine } from './lines.ts';
 import { optionOf, stepsOf } from './methods.ts';
 import { cheapestOrder, circleOf, costOf, type Arc } from './order.ts';
 import { circleSentence, lineSentence, linesAlike } from './say.ts';
+import { at } from '../units/list.ts';
 
 type Costs = number[][];
 const none = undefined;
@@ -216,7 +217,7 @@ describe('who laps over whom', () => {
     const m = made(...deep, practice({ accent: 'cut-last' }));
     for (const i of [0, 2]) expect(first(between(m, 'corner', field(1), field(i)))).toBe(field(i));
     expect(m.lines.accent).toMatchObject({ walls: [field(1)], assumed: true });
-    const said = made(...deep, { name: 'setRoom', args: { room: id, set: { focal: walls[1] as string } } });
+    const said = made(...deep, { name: 'setRoom', args: { room: id, set: { focal: at(walls, 1) } } });
     expect(said.lines.accent).toMatchObject({ assumed: false });
     expect(made(...deep, { name: 'setRoom', args: { room: id, set: { focal: 'none' } } }).lines.accent).toBeNull();
   });

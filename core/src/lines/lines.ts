@@ -11,6 +11,7 @@ import { stepsOf, type LineStep, type Lining, type Option } from './methods.ts';
 import { cheapestOrder, circleOf, type Arc } from './order.ts';
 import { schoolOf, type Demand, type School } from './schools.ts';
 import { atLength, waysOf } from './ways.ts';
+import { at } from '../units/list.ts';
 
 /** What was said, by the user or a school, that one finish comes before another. */
 export type Bond =
@@ -151,7 +152,7 @@ function costsOf(n: number, open: readonly Open[]): number[][] {
       [0, a, b],
       [1, b, a],
     ] as const) {
-      const row = costs[before] as number[];
+      const row = at(costs, before);
       row[after] = (row[after] ?? 0) + (ways[first][0]?.cost ?? 0) * line.length;
     }
   }

@@ -6,6 +6,7 @@ import { readRoom, SETTINGS, SHAPES, trueRoom } from '../testing/rooms.ts';
 import { close } from './closure.ts';
 import { directions, polygonArea, solve, walk, type Point } from './geometry.ts';
 import { residualsOf } from './residuals.ts';
+import { at } from '../units/list.ts';
 
 describe('against an independent linear-algebra library (ml-matrix)', () => {
   test('elimination solves what it solves, and says when there is no answer', () => {
@@ -83,7 +84,7 @@ describe('against an independent linear-algebra library (ml-matrix)', () => {
       const [d] = readings.diagonals;
       if (!d) throw new Error('no diagonal');
       const corners = walk(adjusted, units);
-      const [p, q] = [corners[d.from] as Point, corners[d.to] as Point];
+      const [p, q] = [at(corners, d.from), at(corners, d.to)];
       const now = Math.hypot(q.x - p.x, q.y - p.y);
       // gradient of the sum of squares lies in the span of the two closure conditions
       const gradient = adjusted.map((l, i) => {

@@ -2,6 +2,7 @@ import type { Metres, SquareMetres } from '../units/si.ts';
 import { arcPoints } from './arc.ts';
 import { cross, polygonArea, solve, type Point } from './geometry.ts';
 import type { Outline } from './outline.ts';
+import { at, pairs, ring } from '../units/list.ts';
 
 interface Spot extends Point {
   readonly z: Metres;
@@ -73,7 +74,7 @@ export function planOf(
   const [points, wallOf]: [Point[], number[]] = [[], []];
   corners.forEach((p, i) => {
     const outline = outlines[i];
-    const side = [p, ...(outline ? bowInPlan(p, corners[(i + 1) % corners.length] as Point, outline) : [])];
+    const side = [p, ...(outline ? bowInPlan(p, ring(corners, i + 1), outline) : [])];
     points.push(...side);
     wallOf.push(...side.map(() => i));
   });
@@ -81,16 +82,15 @@ export function planOf(
 }
 
 function rimOf(corners: readonly Point[], outlines: readonly Outline[]): Rim[] {
-  const n = corners.length;
   return corners.flatMap((p, i): Rim[] => {
-    const before = (outlines[(i + n - 1) % n] as Outline).top.at(-1) as Point;
-    const outline = outlines[i] as Outline;
-    const next = corners[(i + 1) % n] as Point;
+    const before = ring(outlines, i - 1).top.at(-1) as Point;
+    const outline = at(outlines, i);
+    const next = ring(corners, i + 1);
     const corner = {
       at: p,
       spots: [
         { ...p, z: before.y },
-        { ...p, z: (outline.top[0] as Point).y },
+        { ...p, z: at(outline.top, 0).y },
       ],
       peak: false,
     };
@@ -131,10 +131,8 @@ export function ceilingOver(corners: readonly Point[], outlines: readonly Outlin
   const total = polygonArea(rim.map((r) => r.at));
   // creases do not cross: they pair the peaks from one wall to the other, from the outside in
   for (let turn = 0; turn < m; turn++) {
-    const at = (k: number) => peaks[(k + 2 * m) % (2 * m)] as Rim;
-    const creases = Array.from({ length: m }, (_, k) => [at(turn + k), at(turn - 1 - k)] as const);
-    if (creases.some(([a, b]) => rim.some((r, i) => cross(a.at, b.at, r.at, (rim[(i + 1) % rim.length] as Rim).at))))
-      continue;
+    const creases = Array.from({ length: m }, (_, k) => [ring(peaks, turn + k), ring(peaks, turn - 1 - k)] as const);
+    if (creases.some(([a, b]) => pairs(rim).some(([p, q]) => cross(a.at, b.at, p.at, q.at)))) continue;
     const pieces = creases.reduce<Rim[][] | null>((list, [a, b]) => list && cutAlong(list, a, b), [rim]);
     const planes = pieces?.map(plane);
     if (!planes || planes.some((p) => p === null)) continue;
@@ -151,8 +149,6 @@ export function ceilingOver(corners: readonly Point[], outlines: readonly Outlin
  */
 export function insetPerimeter(lengths: readonly Metres[], turns: readonly number[], border: Metres): Metres | null {
   const loss = turns.map((turn) => border * Math.tan((turn * Math.PI) / 360));
-  const inner = lengths.map(
-    (length, i) => length - (loss[i] as number) - (loss[(i + lengths.length - 1) % lengths.length] as number),
-  );
+  const inner = lengths.map((length, i) => length - at(loss, i) - ring(loss, i - 1));
   return inner.every((length) => length > 1e-6) ? inner.reduce((a, b) => a + b, 0) : null;
 }

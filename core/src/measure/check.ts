@@ -1,3 +1,4 @@
+import { pairs } from '../units/list.ts';
 import { rows } from '../job/table.ts';
 import type { Opening, Part, Room, TrimRun, Wall } from '../job/measured.ts';
 import { formatLength } from '../units/length.ts';
@@ -50,16 +51,15 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
   const turnsComeRound = checkTurns();
   const outlines = new Map(walls.map((wall) => [wall.id, outlineOf(room, wall, wall.length?.metres ?? null)]));
   for (const wall of walls) checkWall(wall);
-  walls.forEach((wall, i) => {
-    const next = walls[(i + 1) % walls.length];
-    const [a, b] = [outlines.get(wall.id), next && outlines.get(next.id)];
+  for (const [wall, next] of pairs(walls)) {
+    const [a, b] = [outlines.get(wall.id), outlines.get(next.id)];
     const [end, start] = [a?.top.at(-1)?.y, b?.top[0]?.y];
-    if (next && end !== undefined && start !== undefined && Math.abs(end - start) > HEIGHT_TOLERANCE)
+    if (end !== undefined && start !== undefined && Math.abs(end - start) > HEIGHT_TOLERANCE)
       warnings.push({
         path: at(`walls/${next.id}/height`),
         message: `Wall ${wall.label} ends ${show(end)} high where wall ${next.label} starts ${show(start)} high; measure that corner again if the ceiling does not step there.`,
       });
-  });
+  }
   const sound: Opening[] = [];
   for (const opening of rows(room.openings)) if (checkOpening(opening)) sound.push(opening);
   const covers: { part: Part; box: Box }[] = [];

@@ -1,5 +1,6 @@
 import type { Degrees, Metres } from '../units/si.ts';
 import { directions, distance, solve, walk, type Point } from './geometry.ts';
+import { at, pairs } from '../units/list.ts';
 
 export interface Diagonal {
   /** Indices of the walls whose starting corners it joins. */
@@ -77,10 +78,10 @@ function compass(open: readonly Point[], lengths: readonly Metres[]): Pick<Closu
   const corners = lengths.map((length, i) => {
     const share = run / perimeter;
     run += length;
-    const p = open[i] as Point;
+    const p = at(open, i);
     return { x: p.x - gap.x * share, y: p.y - gap.y * share };
   });
-  return { corners, adjusted: corners.map((p, i) => distance(p, corners[(i + 1) % corners.length] as Point)) };
+  return { corners, adjusted: pairs(corners).map(([p, q]) => distance(p, q)) };
 }
 
 /**
@@ -100,15 +101,14 @@ export function adjustLengths(
     const size = n + 2;
     const a = Array.from({ length: size }, () => new Array<number>(size).fill(0));
     const b = new Array<number>(size).fill(0);
-    const add = (i: number, j: number, value: number) =>
-      ((a[i] as number[])[j] = ((a[i] as number[])[j] as number) + value);
+    const add = (i: number, j: number, value: number) => (at(a, i)[j] = at(at(a, i), j) + value);
     const weight = 1 / readingError ** 2;
     const corners = walk(estimate, units);
-    const gap = corners[n] as Point;
+    const gap = at(corners, n);
     for (let i = 0; i < n; i++) {
       add(i, i, weight);
-      b[i] = weight * ((lengths[i] as number) - (estimate[i] as number));
-      const unit = units[i] as Point;
+      b[i] = weight * (at(lengths, i) - at(estimate, i));
+      const unit = at(units, i);
       for (const [row, component] of [
         [n, unit.x],
         [n + 1, unit.y],
@@ -121,7 +121,7 @@ export function adjustLengths(
     b[n + 1] = -gap.y;
     for (const { from, to, length } of diagonals) {
       const [low, high] = from < to ? [from, to] : [to, from];
-      const [p, q] = [corners[low] as Point, corners[high] as Point];
+      const [p, q] = [at(corners, low), at(corners, high)];
       const now = distance(p, q);
       if (now < CLOSED) continue;
       const slope = units.map((unit, i) =>
@@ -129,13 +129,13 @@ export function adjustLengths(
       );
       const w = 1 / diagonalError ** 2;
       for (let i = low; i < high; i++) {
-        b[i] = (b[i] as number) + w * (slope[i] as number) * (length - now);
-        for (let j = low; j < high; j++) add(i, j, w * (slope[i] as number) * (slope[j] as number));
+        b[i] = at(b, i) + w * at(slope, i) * (length - now);
+        for (let j = low; j < high; j++) add(i, j, w * at(slope, i) * at(slope, j));
       }
     }
     const step = solve(a, b);
     if (!step) return null;
-    estimate = estimate.map((value, i) => value + (step[i] as number));
+    estimate = estimate.map((value, i) => value + at(step, i));
     if (step.slice(0, n).every((v) => Math.abs(v) < 1e-10)) break;
   }
   return estimate;
@@ -153,5 +153,5 @@ function shareGap(lengths: readonly Metres[], units: readonly Point[]): Metres[]
   if (determinant < 1e-9) return null;
   const gap = walk(lengths, units).at(-1) as Point;
   const [a, b] = [(yy * gap.x - xy * gap.y) / determinant, (xx * gap.y - xy * gap.x) / determinant];
-  return lengths.map((length, i) => length - (units[i] as Point).x * a - (units[i] as Point).y * b);
+  return lengths.map((length, i) => length - at(units, i).x * a - at(units, i).y * b);
 }

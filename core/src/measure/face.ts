@@ -12,6 +12,7 @@ import { climbs, pointsOfBox, polygonOf, type Outline } from './outline.ts';
 import { overlay, type Layer, type Overlay } from './overlay.ts';
 import { PART_RULES } from './parts.ts';
 import { placeOf, runsOn, trimBands } from './runs.ts';
+import { at } from '../units/list.ts';
 
 /** A region of a wall with a finish of its own, or what is left of the wall beside such regions. */
 export interface Region {
@@ -134,7 +135,7 @@ function grossOf(outline: Outline): Working {
 }
 const trapezia = (chain: readonly Point[]): Working[] =>
   chain.slice(1).flatMap((b, i) => {
-    const a = chain[i] as Point;
+    const a = at(chain, i);
     if (b.x === a.x) return [];
     return compute(
       'product',

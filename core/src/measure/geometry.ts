@@ -1,4 +1,5 @@
 import type { Degrees, Metres, SquareMetres } from '../units/si.ts';
+import { at, pairs } from '../units/list.ts';
 
 /** Plan coordinates in metres: x along the first wall, y to its left (up on paper). */
 export interface Point {
@@ -31,8 +32,8 @@ const QUARTERS: readonly Point[] = [
 export function walk(lengths: readonly Metres[], units: readonly Point[]): Point[] {
   const points: Point[] = [{ x: 0, y: 0 }];
   lengths.forEach((length, i) => {
-    const last = points[i] as Point;
-    const unit = units[i] as Point;
+    const last = at(points, i);
+    const unit = at(units, i);
     points.push({ x: last.x + length * unit.x, y: last.y + length * unit.y });
   });
   return points;
@@ -43,10 +44,7 @@ export const polygonArea = (points: readonly Point[]): SquareMetres => Math.abs(
 
 /** Area of a polygon by the shoelace formula, m2; positive anticlockwise. */
 export const signedArea = (points: readonly Point[]): SquareMetres =>
-  points.reduce((sum, p, i) => {
-    const q = points[(i + 1) % points.length] as Point;
-    return sum + (p.x * q.y - q.x * p.y) / 2;
-  }, 0);
+  pairs(points).reduce((sum, [p, q]) => sum + (p.x * q.y - q.x * p.y) / 2, 0);
 
 const side = (a: Point, b: Point, p: Point): number => (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
 
@@ -84,23 +82,23 @@ export function solve(a: number[][], b: number[]): number[] | null {
   for (let k = 0; k < n; k++) {
     let p = k;
     for (let i = k + 1; i < n; i++) if (Math.abs(a[i]?.[k] ?? 0) > Math.abs(a[p]?.[k] ?? 0)) p = i;
-    const pivot = a[p] as number[];
-    if (Math.abs(pivot[k] as number) < 1e-12) return null;
-    [a[k], a[p], b[k], b[p]] = [pivot, a[k] as number[], b[p] as number, b[k] as number];
+    const pivot = at(a, p);
+    if (Math.abs(at(pivot, k)) < 1e-12) return null;
+    [a[k], a[p], b[k], b[p]] = [pivot, at(a, k), at(b, p), at(b, k)];
     for (let i = k + 1; i < n; i++) {
-      const row = a[i] as number[];
-      const factor = (row[k] as number) / (pivot[k] as number);
+      const row = at(a, i);
+      const factor = at(row, k) / at(pivot, k);
       if (factor === 0) continue;
-      for (let j = k; j < n; j++) row[j] = (row[j] as number) - factor * (pivot[j] as number);
-      b[i] = (b[i] as number) - factor * (b[k] as number);
+      for (let j = k; j < n; j++) row[j] = at(row, j) - factor * at(pivot, j);
+      b[i] = at(b, i) - factor * at(b, k);
     }
   }
   const x = new Array<number>(n).fill(0);
   for (let i = n - 1; i >= 0; i--) {
-    const row = a[i] as number[];
-    let sum = b[i] as number;
-    for (let j = i + 1; j < n; j++) sum -= (row[j] as number) * (x[j] as number);
-    x[i] = sum / (row[i] as number);
+    const row = at(a, i);
+    let sum = at(b, i);
+    for (let j = i + 1; j < n; j++) sum -= at(row, j) * at(x, j);
+    x[i] = sum / at(row, i);
   }
   return x;
 }

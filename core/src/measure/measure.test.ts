@@ -7,6 +7,7 @@ import { evaluate } from '../units/working.ts';
 import { close } from './closure.ts';
 import { polygonArea, walk, directions } from './geometry.ts';
 import { takeoffRoom, type RoomTakeoff } from './takeoff.ts';
+import { at } from '../units/list.ts';
 
 function takeoff(sheet: string): RoomTakeoff {
   const opened = readAny(sheet, 'test');
@@ -115,7 +116,7 @@ describe('closure', () => {
         (w, h, nw, nh, noise) => {
           const true_ = [w + nw, h, nw, nh, w, h + nh];
           const turns = [90, 90, -90, 90, 90, 90];
-          const lengths = true_.map((l, i) => l + (noise[i] as number));
+          const lengths = true_.map((l, i) => l + at(noise, i));
           const result = close(
             { lengths, turns, turnsMeasured: false, diagonals: [{ from: 0, to: 2, length: Math.hypot(w + nw, h) }] },
             SETTINGS,

@@ -9,6 +9,7 @@ import { polygonOf } from './outline.ts';
 import { placeOf } from './runs.ts';
 import { takeoffRoom, type RoomTakeoff } from './takeoff.ts';
 import type { Point } from './geometry.ts';
+import { at } from '../units/list.ts';
 
 function takeoff(sheet: string): RoomTakeoff {
   const opened = readAny(sheet, 'test');
@@ -75,7 +76,7 @@ describe('meetings of a wall', () => {
           const i = above.indexOf(region.part);
           const seen = polygonClipping.intersection(
             ring(polygonOf(a.outline)),
-            polygonClipping.difference(over[i] as Polygon, ...over.slice(i + 1), hole),
+            polygonClipping.difference(at(over, i), ...over.slice(i + 1), hole),
           );
           expect(own(`${a.wall.id}/region/${region.part.id}`)).toBeCloseTo(edgesOf(seen), 6);
         }

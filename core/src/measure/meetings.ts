@@ -10,6 +10,7 @@ import { climbs, footAt, footLength, heightAt, topLength, type Outline } from '.
 import type { Edge } from './overlay.ts';
 import { fixtureCut, PART_RULES } from './parts.ts';
 import { footStretches, obstacles, placeOf, stretches, type Stretch } from './runs.ts';
+import { at, pairs, ring } from '../units/list.ts';
 
 /** How two surfaces stand to each other where they touch; a step: one lies on the other, as trim on a wall. */
 export type Corner = 'inside' | 'outside' | 'flush' | 'step';
@@ -168,10 +169,7 @@ const STOP: Metres = 0.03;
 /** Edges of an opening but the one it stands on. */
 function sidesAndHead(points: readonly Point[]): Polyline[] {
   const foot = Math.min(...points.map((p) => p.y));
-  return points.flatMap((p, i): Polyline[] => {
-    const q = points[(i + 1) % points.length] as Point;
-    return Math.max(p.y, q.y) < foot + 1e-6 ? [] : [[p, q]];
-  });
+  return pairs(points).filter(([p, q]) => Math.max(p.y, q.y) >= foot + 1e-6);
 }
 
 /** The closed forms of a wall that is one surface. */
@@ -252,7 +250,7 @@ const levelLength = (outline: Outline): Metres => {
 
 /** Heights of the two upright edges. */
 const heightsOf = ({ top, foot }: Outline): readonly [Metres, Metres] => [
-  (top[0] as Point).y - (foot[0] as Point).y,
+  at(top, 0).y - at(foot, 0).y,
   (top.at(-1) as Point).y - (foot.at(-1) as Point).y,
 ];
 
@@ -374,8 +372,8 @@ function uprights(w: WallTakeoff, end: 'start' | 'end'): Upright[] {
 
 /** A corner belongs to two walls, and is as high as the lower of them; floors that lie apart are told from the top. */
 function cornerAfter(walls: readonly WallTakeoff[], w: WallTakeoff, i: number): Touch[] {
-  const next = walls[(i + 1) % walls.length];
-  if (!next || walls.length < 3) return [];
+  if (walls.length < 3) return [];
+  const next = ring(walls, i + 1);
   const corner = w.wall.turn > 0 ? 'inside' : w.wall.turn < 0 ? 'outside' : 'flush';
   const [here, there] = [uprights(w, 'end'), uprights(next, 'start')];
   const { length } = w.outline;

@@ -2,6 +2,7 @@ import type { Room, Wall } from '../job/measured.ts';
 import type { Metres } from '../units/si.ts';
 import { arcOver, type Arc } from './arc.ts';
 import type { Point } from './geometry.ts';
+import { at } from '../units/list.ts';
 
 /** A wall as seen from inside: x from its start (left) to its end (right), y up from the floor; a curved one developed. */
 export interface Outline {
@@ -61,13 +62,11 @@ function footOf(foot: Wall['foot'], length: Metres): Pick<Outline, 'foot' | 'sta
     y: p.y,
   }));
   const points = run > 0 ? climb : climb.reverse();
-  const [first, last] = [points[0] as Point, points.at(-1) as Point];
+  const [first, last] = [at(points, 0), points.at(-1) as Point];
   const chain = [{ x: 0, y: first.y }, ...points, { x: length, y: last.y }];
   return {
     stairs: [first.x, last.x],
-    foot: chain.filter(
-      (p, i) => i === 0 || Math.hypot(p.x - (chain[i - 1] as Point).x, p.y - (chain[i - 1] as Point).y) > 1e-9,
-    ),
+    foot: chain.filter((p, i) => i === 0 || Math.hypot(p.x - at(chain, i - 1).x, p.y - at(chain, i - 1).y) > 1e-9),
   };
 }
 
@@ -90,7 +89,7 @@ export const heightAt = ({ top }: Outline, x: Metres): Metres => chainAt(top, x)
 export const footAt = ({ foot }: Outline, x: Metres): Metres => chainAt(foot, x);
 
 const chainLength = (chain: readonly Point[]): Metres =>
-  chain.slice(1).reduce((sum, b, i) => sum + Math.hypot(b.x - (chain[i] as Point).x, b.y - (chain[i] as Point).y), 0);
+  chain.slice(1).reduce((sum, b, i) => sum + Math.hypot(b.x - at(chain, i).x, b.y - at(chain, i).y), 0);
 /** Length of the wall’s upper edge, m. */
 export const topLength = ({ top }: Outline): Metres => chainLength(top);
 /** Of the bottom edge, stairs followed. */

@@ -1,5 +1,6 @@
 import type { Metres, SquareMetres } from '../units/si.ts';
 import type { Point } from './geometry.ts';
+import { at, pairs } from '../units/list.ts';
 
 /** A shape laid on a wall or a ceiling: a simple polygon, either way round. */
 export interface Layer {
@@ -54,8 +55,7 @@ const yAt = ({ a, b }: Side, x: Metres): Metres => a.y + ((b.y - a.y) * (x - a.x
 export function overlay(layers: readonly Layer[]): Overlay {
   const sides: Side[] = layers
     .flatMap(({ points }, layer) =>
-      points.flatMap((p, i): Side[] => {
-        const q = points[(i + 1) % points.length] as Point;
+      pairs(points).flatMap(([p, q]): Side[] => {
         if (Math.abs(p.x - q.x) < E) return [];
         const [low, high] = p.y < q.y ? [p.y, q.y] : [q.y, p.y];
         return [p.x < q.x ? { a: p, b: q, layer, low, high } : { a: q, b: p, layer, low, high }];
@@ -84,9 +84,9 @@ export function overlay(layers: readonly Layer[]): Overlay {
   let next = 0;
   const inside = new Uint8Array(count);
   for (let i = 1; i < xs.length; i++) {
-    const [left, right] = [xs[i - 1] as Metres, xs[i] as Metres];
+    const [left, right] = [at(xs, i - 1), at(xs, i)];
     const mid = (left + right) / 2;
-    while (next < sides.length && (sides[next] as Side).a.x < mid) over.push(sides[next++] as Side);
+    while (next < sides.length && at(sides, next).a.x < mid) over.push(at(sides, next++));
     over = over.filter(({ b }) => b.x > mid);
     const across = over
       .map((edge) => ({ edge, mid: yAt(edge, mid), left: yAt(edge, left), right: yAt(edge, right) }))
@@ -144,7 +144,7 @@ function cuts(layers: readonly Layer[], sides: readonly Side[]): Metres[] {
   const xs = layers.flatMap((layer) => layer.points.map((p) => p.x));
   sides.forEach((p, i) => {
     for (let j = i + 1; j < sides.length; j++) {
-      const q = sides[j] as Side;
+      const q = at(sides, j);
       if (q.a.x >= p.b.x) break;
       if (p.layer === q.layer || p.low > q.high || q.low > p.high) continue;
       const [from, to] = [q.a.x, Math.min(p.b.x, q.b.x)];
@@ -152,7 +152,7 @@ function cuts(layers: readonly Layer[], sides: readonly Side[]): Metres[] {
       if (gap * other < 0) xs.push(from + ((to - from) * gap) / (gap - other));
     }
   });
-  return xs.sort((a, b) => a - b).filter((x, i) => i === 0 || x - (xs[i - 1] as number) > E);
+  return xs.sort((a, b) => a - b).filter((x, i) => i === 0 || x - at(xs, i - 1) > E);
 }
 
 /** What stands left and right of the upright line between two slabs. */

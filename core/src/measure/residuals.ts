@@ -1,6 +1,7 @@
 import type { Metres } from '../units/si.ts';
 import { adjustLengths, type ClosureSettings, type WalkReadings } from './closure.ts';
 import { directions, distance, solve, walk, type Point } from './geometry.ts';
+import { at } from '../units/list.ts';
 
 export interface Residual {
   /** Adjusted less read, m. */
@@ -34,38 +35,27 @@ export function residualsOf(readings: WalkReadings, settings: ClosureSettings): 
       Array.from({ length: n + 2 }, (__, j) => {
         if (i >= n && j >= n) return 0;
         if (i >= n || j >= n) {
-          const unit = units[Math.min(i, j)] as Point;
+          const unit = at(units, Math.min(i, j));
           return Math.max(i, j) === n ? unit.x : unit.y;
         }
         const own = i === j ? 1 / settings.readingError ** 2 : 0;
-        return slopes.reduce(
-          (sum, s) => sum + ((s[i] as number) * (s[j] as number)) / settings.diagonalError ** 2,
-          own,
-        );
+        return slopes.reduce((sum, s) => sum + (at(s, i) * at(s, j)) / settings.diagonalError ** 2, own);
       }),
     );
   /** Column of the inverse applied to `right`. */
   const spread = (right: readonly number[]): number => {
     const x = solve(matrix(), [...right, ...new Array<number>(n + 2 - right.length).fill(0)]);
-    return x ? right.reduce((sum, r, i) => sum + r * (x[i] as number), 0) : 0;
+    return x ? right.reduce((sum, r, i) => sum + r * at(x, i), 0) : 0;
   };
   const residual = (value: Metres, error: Metres, adjustedVariance: number): Residual => {
     const variance = error ** 2 - adjustedVariance;
     return { value, standardised: variance > 1e-6 * error ** 2 ? value / Math.sqrt(variance) : 0 };
   };
   const walls = adjusted.map((length, i) =>
-    residual(
-      length - (readings.lengths[i] as number),
-      settings.readingError,
-      spread(adjusted.map((_, j) => Number(i === j))),
-    ),
+    residual(length - at(readings.lengths, i), settings.readingError, spread(adjusted.map((_, j) => Number(i === j)))),
   );
   const diagonals = readings.diagonals.map(({ from, to, length }, k) =>
-    residual(
-      distance(corners[from] as Point, corners[to] as Point) - length,
-      settings.diagonalError,
-      spread(slopes[k] as number[]),
-    ),
+    residual(distance(at(corners, from), at(corners, to)) - length, settings.diagonalError, spread(at(slopes, k))),
   );
   const size = walls.map((w) => Math.abs(w.standardised));
   const largest = size.indexOf(Math.max(...size));
@@ -75,7 +65,7 @@ export function residualsOf(readings: WalkReadings, settings: ClosureSettings): 
 /** How a diagonal grows with each wall's length. */
 function diagonalSlope(corners: readonly Point[], units: readonly Point[], from: number, to: number): number[] {
   const [low, high] = from < to ? [from, to] : [to, from];
-  const [p, q] = [corners[low] as Point, corners[high] as Point];
+  const [p, q] = [at(corners, low), at(corners, high)];
   const length = distance(p, q) || 1;
   return units.map((unit, i) => (i >= low && i < high ? ((q.x - p.x) * unit.x + (q.y - p.y) * unit.y) / length : 0));
 }

@@ -5,6 +5,7 @@ import type { Point } from './geometry.ts';
 import { boxOf } from './openings.ts';
 import { lowestTop, pointsOfBox, topLength, type Box, type Outline } from './outline.ts';
 import { partBox, PART_RULES } from './parts.ts';
+import { at } from '../units/list.ts';
 
 /** Runs of trim along a wall, and the openings and parts that break them. */
 export interface OnWall {
@@ -32,7 +33,7 @@ export function stretches(outline: Outline, boxes: readonly Box[], bottom: Metre
 export function footStretches(outline: Outline, boxes: readonly Box[], face: Metres): Stretch[] {
   const [from, to] = outline.stairs;
   const levels = [
-    { left: 0, right: from === to ? outline.length : from, bottom: (outline.foot[0] as Point).y },
+    { left: 0, right: from === to ? outline.length : from, bottom: at(outline.foot, 0).y },
     { left: from === to ? outline.length : to, right: outline.length, bottom: (outline.foot.at(-1) as Point).y },
   ];
   return levels.flatMap(({ left, right, bottom }) => {
@@ -96,7 +97,7 @@ export function trimBands(
   const face = run.face.metres;
   if (kind === 'crown')
     return outline.top.slice(1).map((b, i) => {
-      const a = outline.top[i] as Point;
+      const a = at(outline.top, i);
       // measured square to the edge, a sloping crown is taller upright
       const drop = (face * Math.hypot(b.x - a.x, b.y - a.y)) / (b.x - a.x || 1);
       return [{ x: a.x, y: a.y - drop }, { x: b.x, y: b.y - drop }, b, a];

@@ -2,6 +2,7 @@ import { parseLength } from '../units/length.ts';
 import { FOOT, INCH, type Metres } from '../units/si.ts';
 import { adjustLengths, type ClosureSettings, type WalkReadings } from './closure.ts';
 import { directions, distance, walk, type Point } from './geometry.ts';
+import { at } from '../units/list.ts';
 
 export const SLIPS = ['foot', 'inch', 'decimetre', 'round', 'digits', 'unit', 'turn', 'misread', 'doubled'] as const;
 export type Slip = (typeof SLIPS)[number];
@@ -109,12 +110,9 @@ function misfit(readings: WalkReadings, units: readonly Point[], settings: Closu
   const adjusted = adjustLengths(readings.lengths, units, readings.diagonals, settings);
   if (!adjusted) return Infinity;
   const corners = walk(adjusted, units);
-  const own = readings.lengths.reduce(
-    (sum, l, i) => sum + ((l - (adjusted[i] as number)) / settings.readingError) ** 2,
-    0,
-  );
+  const own = readings.lengths.reduce((sum, l, i) => sum + ((l - at(adjusted, i)) / settings.readingError) ** 2, 0);
   return readings.diagonals.reduce((sum, { from, to, length }) => {
-    const now = distance(corners[from] as Point, corners[to] as Point);
+    const now = distance(at(corners, from), at(corners, to));
     return sum + ((length - now) / settings.diagonalError) ** 2;
   }, own);
 }
@@ -131,7 +129,7 @@ export function findSlips(readings: TypedWalk, settings: ClosureSettings): SlipC
   const perimeter = lengths.reduce((a, b) => a + b, 0);
   const tried = [...hypotheses(readings), ...misread(readings, units, end, settings)];
   const explained = tried.flatMap((h) => {
-    const unit = units[h.wall] as Point;
+    const unit = at(units, h.wall);
     const change = h.corrected - h.reading;
     const remains = Math.hypot(end.x + change * unit.x, end.y + change * unit.y);
     if (remains > Math.max(settings.least, (perimeter + change) / settings.ratio)) return [];
@@ -162,7 +160,7 @@ function misread(
   { readingError }: ClosureSettings,
 ): Hypothesis[] {
   return lengths.flatMap((reading, wall) => {
-    const unit = units[wall] as Point;
+    const unit = at(units, wall);
     const stretch = -(end.x * unit.x + end.y * unit.y);
     return Math.abs(stretch) > 3 * readingError && reading + stretch > 0.05 && reading + stretch <= MOST_METRES
       ? [{ slip: 'misread' as const, wall, reading, corrected: reading + stretch }]
@@ -187,11 +185,9 @@ export function tellingDiagonal(
   for (let from = 0; from < n; from++)
     for (let to = from + 2; to < n; to++) {
       if (from === 0 && to === n - 1) continue;
-      const lengths = plans
-        .map((corners) => distance(corners[from] as Point, corners[to] as Point))
-        .sort((a, b) => a - b);
+      const lengths = plans.map((corners) => distance(at(corners, from), at(corners, to))).sort((a, b) => a - b);
       // how many groups the reading would tell apart, then by how much
-      const steps = lengths.slice(1).map((l, i) => l - (lengths[i] as number));
+      const steps = lengths.slice(1).map((l, i) => l - at(lengths, i));
       const told = steps.filter((step) => step > 3 * settings.diagonalError);
       const apart = told.length * 100 + told.reduce((a, b) => a + b, 0);
       if (told.length && (!best || apart > best.apart)) best = { from, to, apart };

@@ -1,6 +1,7 @@
 import type { Can } from '../job/paints.ts';
 import { rememberLast } from '../units/remember.ts';
 import type { Litres, Money } from '../units/si.ts';
+import { at } from '../units/list.ts';
 
 /** What is sold: how much is in it, and its price. */
 export type Size = Pick<Can, 'litres' | 'price'>;
@@ -50,10 +51,10 @@ function search(sizes: readonly Size[], demand: Litres): CanChoice | null {
 
   function hopeless(k: number, rest: Litres, cost: Money, count: number): boolean {
     if (!best) return false;
-    const can = kinds[k] as Size;
+    const can = at(kinds, k);
     const least = cost + Math.max(0, Math.ceil((rest * can.price) / can.litres - 1e-6));
     if (least !== best.cost) return least > best.cost;
-    const fewest = count + Math.ceil(rest / (largestFrom[k] as number) - 1e-9);
+    const fewest = count + Math.ceil(rest / at(largestFrom, k) - 1e-9);
     return fewest > best.count || (fewest === best.count && best.litres <= demand + GRACE);
   }
   let steps = 0;

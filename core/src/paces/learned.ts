@@ -1,6 +1,7 @@
 import type { Job } from '../job/types.ts';
 import type { CoatClass, OperationKind, TaskKind } from '../job/vocabulary.ts';
 import { ruleOf } from './rules.ts';
+import { at } from '../units/list.ts';
 
 export type Learning = Pick<Job, 'learned' | 'crew'>;
 
@@ -24,7 +25,7 @@ export function learnedFactor({ learned, crew }: Learning, kind: OperationKind, 
     );
     const weights = own.map(({ sd }) => 1 / Math.max(sd, 1e-3) ** 2);
     const all = weights.reduce((sum, w) => sum + w, 0);
-    return all > 0 ? own.reduce((sum, { log }, i) => sum + log * (weights[i] as number), 0) / all : 0;
+    return all > 0 ? own.reduce((sum, { log }, i) => sum + log * at(weights, i), 0) / all : 0;
   });
   return Math.exp(-logs.reduce((sum, log) => sum + log, 0) / logs.length);
 }

@@ -10,6 +10,7 @@ import type { Specified } from '../specify/specify.ts';
 import type { Litres, Metres } from '../units/si.ts';
 import { areaOf, type Done, type Shape } from './play.ts';
 import { boxOf, type Box } from './shapes.ts';
+import { at, ring } from '../units/list.ts';
 
 /** A coat of a surface, as a play is asked for. */
 export interface PlayAsk {
@@ -84,7 +85,7 @@ function cutMeetings({ takeoff, specified, done, layer }: PlayAsk): Meeting[] {
 const isBlind = ({ kind, corner }: Meeting): boolean => kind === 'corner' && corner === 'inside';
 
 const segmentsOf = (polylines: readonly (readonly Point[])[]): Segment[] =>
-  polylines.flatMap((line) => line.slice(1).map((to, i) => [line[i] as Point, to] as const));
+  polylines.flatMap((line) => line.slice(1).map((to, i) => [at(line, i), to] as const));
 const lengthOf = ([p, q]: Segment): Metres => Math.hypot(q.x - p.x, q.y - p.y);
 
 /** In stretches of an arm's reach, from the hand's own side, or from the top down. */
@@ -188,7 +189,7 @@ function ceilingGround(ask: PlayAsk): Ground | null {
   const long = Math.max(wide, deep) > LONG * Math.min(wide, deep);
   const plain = plan.length === takeoff.walls.length;
   const reach = setting(job, 'cut.stretch');
-  const edge = (n: number): Segment => [plan[n] as Point, plan[(n + 1) % plan.length] as Point];
+  const edge = (n: number): Segment => [at(plan, n), ring(plan, n + 1)];
   const edges = cutMeetings(ask).map((meeting): CutLine => {
     const n = takeoff.walls.findIndex((w) => w.wall.id === meeting.wall);
     const segments = plain && n >= 0 ? [edge(n)] : [];

@@ -1,8 +1,9 @@
 import type { SurfaceId } from '../job/table.ts';
 import type { OperationKind, PieceFace, StrokeKind } from '../job/vocabulary.ts';
-import type { Point } from '../measure/geometry.ts';
+import { polygonArea, type Point } from '../measure/geometry.ts';
 import type { Litres, Metres, Minutes, SquareMetres } from '../units/si.ts';
 import type { Reason } from '../words/reasons.ts';
+import { at } from '../units/list.ts';
 
 /** A simple polygon, metres. */
 export type Shape = readonly Point[];
@@ -97,14 +98,9 @@ export interface Drafted {
   readonly how: readonly Reason[];
 }
 
-const cross = (shape: Shape): number =>
-  shape.reduce((sum, p, i) => {
-    const q = shape[(i + 1) % shape.length] as Point;
-    return sum + p.x * q.y - q.x * p.y;
-  }, 0);
 /** Area of simple polygons. */
 export const areaOf = (shapes: readonly Shape[]): SquareMetres =>
-  shapes.reduce((sum, shape) => sum + Math.abs(cross(shape)) / 2, 0);
+  shapes.reduce((sum, shape) => sum + polygonArea(shape), 0);
 
 /** A rectangle as a shape, anticlockwise from its lower left, m. */
 export const boxShape = (left: Metres, right: Metres, bottom: Metres, top: Metres): Shape => [
@@ -145,7 +141,7 @@ export function shared(
     litres: laid.get(d.id) ?? 0,
     load: (d.feeds ?? []).reduce((sum, id) => sum + (laid.get(id) ?? 0), 0) / dipsOf(drafts, d),
     minutes: (minutes.get(d.id) ?? 0) + (weights > 0 ? (spare * d.weight) / weights : 0),
-    after: i > 0 ? [(drafts[i - 1] as Draft).id] : [],
+    after: i > 0 ? [at(drafts, i - 1).id] : [],
   }));
   return {
     strokes,

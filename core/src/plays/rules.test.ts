@@ -1,13 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { edited, opened } from '../testing/jobs.ts';
-import fc from 'fast-check';
-import { airAt, dewPoint, dryingIn, evaporation, LABEL_AIR, saturation } from '../climate/air.ts';
-import { limitsOf } from '../climate/limits.ts';
-import { openTimeOf } from '../climate/open.ts';
 import { readAny } from '../exchange/read.ts';
 import type { DefaultKey } from '../job/defaults.ts';
 import { type Edit } from '../job/edits.ts';
-import { STARTING_AIR } from '../job/region.ts';
 import type { Job } from '../job/types.ts';
 import { dipOf } from '../paces/minutes.ts';
 import { effective } from '../specify/reasons.ts';
@@ -277,82 +272,4 @@ test('a surface of no area, or one that is not painted, has no strokes', () => {
   expect([strokes, minutes, litres]).toEqual([[], 0, 0]);
   expect(playFor(plain, 'nowhere/field', { coat: 1 })).toBeNull();
   expect(playFor(plain, id.wall, { coat: 9 })).toBeNull();
-});
-
-describe('air', () => {
-  // saturation vapour pressure of water, hPa: handbook tables (CRC, from memory)
-  test.each([
-    [0, 6.11],
-    [10, 12.28],
-    [20, 23.39],
-    [30, 42.47],
-  ])('at %i °C water saturates at %d hPa', (t, hPa) => {
-    expect(Math.abs(saturation(t) / hPa - 1)).toBeLessThan(0.004);
-  });
-  // psychrometric tables: dew points of air at 20 and 30 °C (ASHRAE Fundamentals, from memory)
-  test.each([
-    [20, 0.5, 9.3],
-    [20, 0.8, 16.4],
-    [30, 0.5, 18.4],
-  ])('air at %i °C and %d has its dew point near %d', (temperature, humidity, dew) => {
-    expect(Math.abs(dewPoint({ temperature, humidity }) - dew)).toBeLessThan(0.2);
-    expect(saturation(dewPoint({ temperature, humidity }))).toBeCloseTo(humidity * saturation(temperature), 9);
-  });
-  test('law: warmer, drier and draughtier air dries faster; air over a surface at its dew point does not dry at all', () => {
-    const air = fc
-      .record({
-        temperature: fc.double({ min: 5, max: 40, noNaN: true }),
-        humidity: fc.double({ min: 0.05, max: 0.95, noNaN: true }),
-        draught: fc.double({ min: 0, max: 2, noNaN: true }),
-      })
-      .map((a) => ({ ...a, surface: a.temperature }));
-    fc.assert(
-      fc.property(air, (a) => {
-        expect(evaporation({ ...a, surface: a.surface + 1 })).toBeGreaterThan(evaporation(a));
-        expect(evaporation({ ...a, humidity: a.humidity - 0.05 })).toBeGreaterThan(evaporation(a));
-        expect(evaporation({ ...a, draught: a.draught + 0.1 })).toBeGreaterThan(evaporation(a));
-        expect(evaporation({ ...a, surface: dewPoint(a) })).toBeCloseTo(0, 6);
-      }),
-    );
-    expect(dryingIn(LABEL_AIR)).toBe(1);
-  });
-  test('through the day air is read off between its readings; under the ceiling it is warmer and holds the same water', () => {
-    const reading = (at: number, temperature: number) => ({ at, temperature, humidity: 0.5, draught: 0.1 });
-    const air = { ...STARTING_AIR, ceiling: 3, day: [reading(480, 16), reading(720, 20), reading(960, 24)] };
-    expect([480, 600, 960, 1200].map((at) => airAt(air, at).temperature)).toEqual([16, 18, 24, 24]);
-    const [low, high] = [airAt(air, 720), airAt(air, 720, 1)];
-    expect([high.temperature, high.humidity < low.humidity]).toEqual([23, true]);
-    expect(dewPoint(high)).toBeCloseTo(dewPoint(low), 6);
-  });
-  test('open time: the label first; conditioner at 190 mL/L doubles it; oil is not scaled; outside 1/4 to 4 times it is doubtful', () => {
-    const film = {
-      product: { base: 'water-borne', open: null, labelAir: null },
-      dose: 0,
-      porous: false,
-      film: 1,
-      deep: false,
-    } as const;
-    const open = (set: object, now = LABEL_AIR) => openTimeOf(plain, { ...film, ...set }, now);
-    expect(open({}).minutes).toBe(6);
-    expect(open({ dose: 0.19 }).minutes).toBeCloseTo(12, 9);
-    expect(open({ product: { ...film.product, open: 9 } }).minutes).toBe(9);
-    const warm = { ...LABEL_AIR, temperature: 35, surface: 35, humidity: 0.2 };
-    expect(open({ product: { ...film.product, base: 'oil' } }, warm).drying).toBe(1);
-    expect([open({}, warm).doubtful, open({}).doubtful, evaluate(open({}, warm).working)]).toEqual([
-      false,
-      false,
-      open({}, warm).minutes,
-    ]);
-    expect(open({}, { ...warm, draught: 3 }).doubtful).toBe(true);
-    expect(open({}, { ...LABEL_AIR, surface: 5 })).toMatchObject({ dries: false, minutes: Infinity });
-  });
-  test('limits: cold, hot, damp, near the dew point; the label’s own range outranks them', () => {
-    const at = (set: object, labelRange: { least: number; most: number } | null = null) =>
-      limitsOf({ ...LABEL_AIR, ...set }, { labelRange }, 1);
-    expect(at({})).toEqual([]);
-    expect(at({ temperature: 8, surface: 8 })).toEqual(['air.cold']);
-    expect(at({ temperature: 8, surface: 8 }, { least: 5, most: 30 })).toEqual([]);
-    expect(at({ surface: 40 }, { least: 5, most: 38 })).toEqual(['air.hot']);
-    expect(at({ humidity: 0.9, surface: 23 })).toEqual(['air.dew', 'air.damp']);
-  });
 });

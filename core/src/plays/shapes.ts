@@ -1,6 +1,7 @@
 import type { Point } from '../measure/geometry.ts';
 import type { Metres } from '../units/si.ts';
 import { boxShape, type Shape } from './play.ts';
+import { pairs } from '../units/list.ts';
 
 export interface Box {
   readonly left: Metres;
@@ -33,8 +34,7 @@ export function within(shape: Shape, { left, right, bottom, top }: Box): Shape {
   ];
   return sides.reduce<Shape>(
     (points, { inside, at }) =>
-      points.flatMap((p, i) => {
-        const q = points[(i + 1) % points.length] as Point;
+      pairs(points).flatMap(([p, q]) => {
         const t = at(p, q);
         const crossing = inside(p) === inside(q) ? [] : [{ x: p.x + (q.x - p.x) * t, y: p.y + (q.y - p.y) * t }];
         return inside(p) ? [p, ...crossing] : crossing;
@@ -95,8 +95,7 @@ export function reachOver(shape: Shape, from: Metres, to: Metres): { readonly fo
 const HAIR: Metres = 1e-6;
 /** Where an upright line crosses the edges of a shape. */
 const heightsAt = (shape: Shape, x: Metres): Metres[] =>
-  shape.flatMap((p, i) => {
-    const q = shape[(i + 1) % shape.length] as Point;
+  pairs(shape).flatMap(([p, q]) => {
     const crosses = (p.x <= x && q.x > x) || (q.x <= x && p.x > x);
     return crosses ? [p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x)] : [];
   });

@@ -3,6 +3,7 @@ import { coatClass } from '../paces/learned.ts';
 import type { Task } from '../sequence/task.ts';
 import { groupBy } from '../units/group.ts';
 import { workedOn, type SiteState } from './fold.ts';
+import { at } from '../units/list.ts';
 
 /** What is believed of a rate before anything is logged, and how far single entries stray: logarithms. */
 export interface Believed {
@@ -111,7 +112,7 @@ export function timedOf(state: SiteState, tasks: readonly Task[]): Timed[] {
 export function pacesOf(timed: readonly Timed[], believed: Believed): LearnedPace[] {
   const groups = groupBy(timed, ({ person, kind, coat }) => JSON.stringify([person, kind, coat]));
   return [...groups.values()].map((entries): LearnedPace => {
-    const { person, kind, coat } = entries[0] as Timed;
+    const { person, kind, coat } = at(entries, 0);
     const learned = learn(
       entries.map(({ y }) => y),
       believed,

@@ -2,6 +2,7 @@ import type { Litres, Minutes } from '../units/si.ts';
 import { groupBy } from '../units/group.ts';
 import type { PotLine, SiteState } from './fold.ts';
 import { learn, type Believed, type Learned } from './paces.ts';
+import { at } from '../units/list.ts';
 
 /** What the order reckoned of a paint for a task, losses and flow conditioner left out. */
 export interface PlannedPaint {
@@ -66,7 +67,7 @@ function betweenReadings(lines: readonly PotLine[]): { from: Minutes; to: Minute
 export function spreadsOf(used: readonly Used[], believed: Believed): LearnedSpread[] {
   const groups = groupBy(used, ({ paint, texture }) => JSON.stringify([paint, texture]));
   return [...groups.values()].map((entries): LearnedSpread => {
-    const { paint, texture } = entries[0] as Used;
+    const { paint, texture } = at(entries, 0);
     return {
       paint,
       texture,

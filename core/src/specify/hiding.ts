@@ -1,5 +1,6 @@
 import { rememberLast } from '../units/remember.ts';
 import { bandsOf, deltaE, hexOf, luminance, type Bands } from './colour.ts';
+import { at } from '../units/list.ts';
 
 /**
  * Hiding by Kubelka and Munk's theory of a film that scatters and absorbs [model on published theory]. Three bands, one
@@ -176,7 +177,7 @@ function searchTint(question: HidingQuestion, primer: Tintable, coats: number): 
     const under = primed(question.background, tint, primer.contrast, 1);
     const over = hide({ ...question, background: under });
     if (!over.hides || over.coats >= coats) continue;
-    const { thinDelta } = over.looks[over.coats - 1] as CoatLook;
+    const { thinDelta } = at(over.looks, over.coats - 1);
     if (!best || over.coats < best.coats || (over.coats === best.coats && thinDelta < best.thinDelta))
       best = { tint, coats: over.coats, saves: coats - over.coats, thinDelta };
   }

@@ -22,6 +22,7 @@ import { outcomes, revised, turnsOf } from './what-if.ts';
 import { readForView } from '../exchange/read.ts';
 import { assumedIn } from '../whole/rests.ts';
 import { reasonWord } from '../words/reasons.ts';
+import { at } from '../units/list.ts';
 
 const cottage = openCottage();
 const loft = takeoffJob(cottage).find((t) => t.room.name === 'Loft bedroom') as RoomTakeoff;
@@ -211,7 +212,7 @@ test('what is remembered of a room is what would be worked out afresh, after any
         const takeoff = takeoffJob(job).find((t) => t.room.id === loft.room.id) as RoomTakeoff;
         const kept = specifyRoom(job, takeoff);
         kept.forEach((s, i) => {
-          const surface = takeoff.surfaces[i] as (typeof takeoff.surfaces)[number];
+          const surface = at(takeoff.surfaces, i);
           expect(s).toEqual(specifySurface(job, surface, takeoff.room, s.around));
         });
       }
@@ -226,7 +227,7 @@ describe('what nobody answered', () => {
   test('is just what another answer to it would change; an answer takes it away, “not tested” too', () => {
     const all = assumedIn(fresh);
     expect(all.guessed).toEqual([]);
-    for (const s of specifyRoom(fresh, takeoffJob(fresh)[0] as RoomTakeoff)) {
+    for (const s of specifyRoom(fresh, at(takeoffJob(fresh), 0))) {
       const room = takeoffJob(fresh)[0]?.room as RoomTakeoff['room'];
       for (const member of MEMBERS) {
         const rests = restsOf(fresh, s, room).get(member) ?? [];

@@ -1,9 +1,10 @@
 import type { Diagonal } from '../measure/closure.ts';
-import { distance, directions, walk, type Point } from '../measure/geometry.ts';
+import { distance, directions, walk } from '../measure/geometry.ts';
 import type { Slip, TypedWalk } from '../measure/slips.ts';
 import { parseLength, typeLength } from '../units/length.ts';
 import { normals, type Random } from '../units/random.ts';
 import { FOOT, INCH } from '../units/si.ts';
+import { at } from '../units/list.ts';
 
 /** Random rooms for tests and benches: invented shapes, true lengths, tapes that misread a little. */
 export type Shape = 'box' | 'ell' | 'breast' | 'bay' | 'canted';
@@ -57,7 +58,7 @@ export function readRoom(random: Random, room: TrueRoom, imperial: boolean, diag
   const corners = walk(room.lengths, directions(room.turns));
   const checks = Array.from({ length: diagonals }, (_, i): Diagonal => {
     const [from, to] = [i, i + Math.floor(room.lengths.length / 2)];
-    return { from, to, length: metres(tape(random, distance(corners[from] as Point, corners[to] as Point), imperial)) };
+    return { from, to, length: metres(tape(random, distance(at(corners, from), at(corners, to)), imperial)) };
   });
   return { typed, lengths: typed.map(metres), turns: room.turns, turnsMeasured: false, diagonals: checks };
 }
@@ -70,8 +71,8 @@ export function plant(
   slip: Slip,
   imperial: boolean,
 ): TypedWalk | null {
-  const typed = readings.typed[wall] as string;
-  const length = readings.lengths[wall] as number;
+  const typed = at(readings.typed, wall);
+  const length = at(readings.lengths, wall);
   const sign = random() < 0.5 ? -1 : 1;
   const changed: Partial<Record<Slip, () => number | string | null>> = {
     foot: () => (imperial ? length + sign * FOOT : null),

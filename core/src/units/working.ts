@@ -1,4 +1,5 @@
 import type { Word } from './word.ts';
+import { at } from './list.ts';
 
 /**
  * A figure that explains itself: the arithmetic is kept as a tree of named terms, so a view can show the formula with
@@ -27,7 +28,7 @@ function apply(op: Computed['op'], of: readonly Working[], valueOf: (term: Worki
   if (!first) return op === 'product' ? 1 : 0;
   let result = valueOf(first);
   for (let i = 1; i < of.length; i++) {
-    const value = valueOf(of[i] as Working);
+    const value = valueOf(at(of, i));
     if (op === 'sum' || op === 'mean') result += value;
     else if (op === 'difference') result -= value;
     else if (op === 'product') result *= value;

@@ -2,6 +2,7 @@ import type { Point } from '../measure/geometry.ts';
 import type { Play, Shape, Stroke } from '../plays/play.ts';
 import { boxOf } from '../plays/shapes.ts';
 import type { Metres, Minutes } from '../units/si.ts';
+import { at } from '../units/list.ts';
 
 /** A strip as it is rolled, by how far it lies from where rolling begins. */
 interface WetStrip {
@@ -118,7 +119,7 @@ function cutsOf(
       return [{ strip: stripAt(from), from, to, minutes: stroke.minutes, ends: [p, q], piece, high }];
     const marks = [from, ...strips.map((s) => s.to).filter((u) => u > from + 1e-9 && u < to - 1e-9), to];
     return marks.slice(1).map((mark, i): WetCut => {
-      const before = marks[i] as Metres;
+      const before = at(marks, i);
       return {
         strip: stripAt((before + mark) / 2),
         from: before,

@@ -67,6 +67,13 @@ describe('what Site shows of a moment', () => {
     // a litre that was not there is a slip, and is taken back
     van.says(7, { kind: 'correct', who: one ?? '', corrects: 'van-2', value: { removed: true } });
     expect(siteView(job, van.entries, 10).pots[0]?.left).toBe(2);
+    // what is on the shelf is there to be opened like what was bought
+    const { product, sheen, colour } = line;
+    const can = { id: 's', product: product.id, sheen, colour: colour?.id ?? '', litres: 1.5, batch: '' };
+    const shelved = edited(job, { name: 'addShelfCan', args: { can } });
+    const [again] = wholeOf(shelved).paints;
+    expect(again?.fromShelf).toBe(1.5);
+    expect(siteView(shelved, [], 0).pots[0]?.unopened).toBeCloseTo((again?.ordered ?? NaN) + 1.5, 9);
   });
   test('what was accepted of a paint’s spread is not counted twice in what is still to be laid', () => {
     const [pot] = siteView(job, [], 0).pots;

@@ -1,3 +1,4 @@
+import { ring } from '@kovelin/core/units/list.ts';
 import { placeOf, sunAt, momentOn, type SunDay } from '@kovelin/core/inspect/sun.ts';
 import type { Patch } from '@kovelin/core/inspect/beam.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
@@ -149,9 +150,7 @@ function SunPlan({
     return { x: centre + radius * Math.sin(turn), y: centre - radius * Math.cos(turn) };
   };
   const windows = walls.flatMap((w, i) => {
-    const a = corners[i];
-    const b = corners[(i + 1) % corners.length];
-    if (!a || !b) return [];
+    const [a, b] = [ring(corners, i), ring(corners, i + 1)];
     const on = (x: number) => ({
       x: a.x + ((b.x - a.x) * x) / w.outline.length,
       y: a.y + ((b.y - a.y) * x) / w.outline.length,

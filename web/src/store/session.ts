@@ -9,6 +9,7 @@ import { door, openDoor } from './door.ts';
 import { freshId } from './ids.ts';
 import { leave, leftBehind } from './journal.ts';
 import { whyNot } from './why.ts';
+import { at } from '@kovelin/core/units/list.ts';
 
 interface Entry {
   readonly patches: readonly Patch[];
@@ -245,7 +246,7 @@ export class JobSession {
 
   private async flush(): Promise<void> {
     while (this.queue.length && !this.failure && !this.gone) {
-      const item = this.queue[0] as Pending;
+      const item = at(this.queue, 0);
       try {
         const { job, rev, others, refused } = await commit(
           this.db,

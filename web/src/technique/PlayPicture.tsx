@@ -3,6 +3,7 @@ import type { Point } from '@kovelin/core/measure/geometry.ts';
 import type { StrokeKind } from '@kovelin/core/job/vocabulary.ts';
 import { boxOf, middleOf } from '@kovelin/core/plays/shapes.ts';
 import { inkOn } from '../drawing/coat.ts';
+import { at } from '@kovelin/core/units/list.ts';
 
 /** A stroke with its minutes of the coat, and where it is drawn. */
 export interface Placed {
@@ -36,7 +37,7 @@ const text = (shape: Shape) => shape.map((p) => `${p.x.toFixed(3)},${(-p.y).toFi
 
 /** How far a tool has come on its way. */
 function pointOn(path: readonly Point[], share: number): Point | null {
-  const legs = path.slice(1).map((q, i) => ({ p: path[i] as Point, q }));
+  const legs = path.slice(1).map((q, i) => ({ p: at(path, i), q }));
   const long = ({ p, q }: { p: Point; q: Point }) => Math.hypot(q.x - p.x, q.y - p.y);
   let left = share * legs.reduce((sum, leg) => sum + long(leg), 0);
   for (const leg of legs) {

@@ -2,6 +2,7 @@ import type { MadeLine } from '@kovelin/core/lines/lines.ts';
 import type { Point } from '@kovelin/core/measure/geometry.ts';
 import type { RoomTakeoff, WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import { placeOf } from '@kovelin/core/measure/runs.ts';
+import { at } from '@kovelin/core/units/list.ts';
 
 /** A straight piece of a line on its wall, metres, and the unit vector from it towards the side that is cut. */
 export interface Stroke {
@@ -61,7 +62,7 @@ export function strokesOf({ line, chosen }: MadeLine, takeoff: RoomTakeoff, wall
   const cut = 1 - chosen.first;
   return polylines.flatMap((polyline) =>
     polyline.slice(1).flatMap((to, i): Stroke[] => {
-      const from = polyline[i] as Point;
+      const from = at(polyline, i);
       const along = minus(to, from);
       const length = Math.hypot(along.x, along.y);
       if (length < 1e-6) return [];

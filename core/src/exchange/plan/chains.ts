@@ -5,6 +5,7 @@ import { signedArea, type Point } from '../../measure/geometry.ts';
 import { bad, good, type Problem, type Result } from '../../units/problem.ts';
 import { tapeReading } from '../../units/reading.ts';
 import type { LengthUnit, System } from '../../units/si.ts';
+import { at, pairs, ring } from '../../units/list.ts';
 
 /** A corner of a chain; `bulge` is that of the side that leaves it: tan of a quarter of its angle, left turning positive. */
 export interface Corner extends Point {
@@ -33,7 +34,7 @@ const reversed = ({ corners, closed }: Chain): Chain => ({
   corners: corners.map((_, i): Corner => {
     const j = corners.length - 1 - i;
     const side = closed ? (j + corners.length - 1) % corners.length : j - 1;
-    return { ...(corners[j] as Corner), bulge: -(corners[side]?.bulge ?? 0) };
+    return { ...at(corners, j), bulge: -(corners[side]?.bulge ?? 0) };
   }),
 });
 
@@ -81,7 +82,7 @@ export function join(chains: readonly Chain[], tolerance: number): { loops: Chai
   const loose = chains.filter((c) => !c.closed && c.corners.length > 1);
   const ends = new Ends(tolerance);
   loose.forEach((chain, index) => {
-    ends.add(index, chain.corners[0] as Corner);
+    ends.add(index, at(chain.corners, 0));
     ends.add(index, chain.corners.at(-1) as Corner);
   });
   const used = new Set<number>();
@@ -94,16 +95,16 @@ export function join(chains: readonly Chain[], tolerance: number): { loops: Chai
     for (let side = 0; side < 2; side++) {
       for (let found = ends.nearest(corners.at(-1) as Corner, used); found;) {
         used.add(found.index);
-        const chain = loose[found.index] as Chain;
+        const chain = at(loose, found.index);
         const tail = found.at === chain.corners[0] ? chain : reversed(chain);
         corners.pop();
         for (const corner of tail.corners) corners.push(corner);
         found = ends.nearest(corners.at(-1) as Corner, used);
       }
-      if (far(corners[0] as Corner, corners.at(-1) as Corner) <= tolerance) break;
+      if (far(at(corners, 0), corners.at(-1) as Corner) <= tolerance) break;
       if (side === 0) corners = [...reversed({ corners, closed: false }).corners];
     }
-    const closed = corners.length > 2 && far(corners[0] as Corner, corners.at(-1) as Corner) <= tolerance;
+    const closed = corners.length > 2 && far(at(corners, 0), corners.at(-1) as Corner) <= tolerance;
     if (closed) loops.push({ corners: corners.slice(0, -1), closed });
     else open.push({ corners, closed: false });
   });
@@ -132,9 +133,7 @@ export function outlinesOf(plan: PlanFile, layer: string, metresPerUnit: number)
     .filter(({ loop, area }) => loop.corners.length >= 2 && area > 0.01)
     .sort((a, b) => b.area - a.area);
   if (rooms.length) return good(rooms.map((r) => r.loop));
-  const gaps = open
-    .map((chain) => far(chain.corners[0] as Corner, chain.corners.at(-1) as Corner))
-    .sort((a, b) => a - b);
+  const gaps = open.map((chain) => far(at(chain.corners, 0), chain.corners.at(-1) as Corner)).sort((a, b) => a - b);
   return bad(
     gaps.length
       ? `The lines on layer “${layer}” do not close: the nearest ends are ${((gaps[0] ?? 0) * 1000).toFixed(0)} mm apart. Join them in the drawing, choose another layer, or check the units.`
@@ -145,11 +144,9 @@ export function outlinesOf(plan: PlanFile, layer: string, metresPerUnit: number)
 /** Clockwise, without sides too short to be walls, and without corners in a straight line. */
 function tidy(loop: Chain): Chain {
   const clockwise = signedArea(loop.corners) > 0 ? reversed(loop) : loop;
-  let corners = clockwise.corners.filter(
-    (c, i, all) => c.bulge !== 0 || far(c, all[(i + 1) % all.length] as Corner) > LEAST_SIDE,
-  );
+  let corners = clockwise.corners.filter((c, i, all) => c.bulge !== 0 || far(c, ring(all, i + 1)) > LEAST_SIDE);
   corners = corners.filter((c, i, all) => {
-    const [before, after] = [all[(i + all.length - 1) % all.length] as Corner, all[(i + 1) % all.length] as Corner];
+    const [before, after] = [ring(all, i - 1), ring(all, i + 1)];
     const [a, b] = [Math.atan2(c.y - before.y, c.x - before.x), Math.atan2(after.y - c.y, after.x - c.x)];
     return before.bulge !== 0 || c.bulge !== 0 || Math.abs(Math.sin(a - b)) > 1e-4 || Math.cos(a - b) < 0;
   });
@@ -170,7 +167,7 @@ export function wallsOf({ corners }: Chain, system: System): Result<DraftRoom['w
   const n = corners.length;
   if (n > MOST.walls)
     return bad(`This outline has ${n} sides; a room is read up to ${MOST.walls}. Simplify its curves in the drawing.`);
-  const longest = Math.max(...corners.map((c, i) => far(c, corners[(i + 1) % n] as Corner)));
+  const longest = Math.max(...pairs(corners).map(([p, q]) => far(p, q)));
   if (longest > ENDS.size[1])
     return bad(
       `A side of this outline is ${Math.round(longest)} m long; at most ${ENDS.size[1]} m is read. Was the unit chosen right?`,

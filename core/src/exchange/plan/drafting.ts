@@ -8,6 +8,7 @@ import type { Point } from '../../measure/geometry.ts';
 import { formatLength } from '../../units/length.ts';
 import type { Metres, System } from '../../units/si.ts';
 import type { Corner } from './chains.ts';
+import { ring } from '../../units/list.ts';
 
 export const DRAWING_LAYERS = ['plan', 'elevation', 'openings', 'trim', 'parts', 'dimensions', 'text'] as const;
 export type DrawingLayer = (typeof DRAWING_LAYERS)[number];
@@ -74,7 +75,6 @@ function dimension(a: Point, b: Point, off: Metres, system: System): Mark[] {
 /** The plan, and below it the elevation of every wall as seen from inside, all in metres with their dimensions. */
 export function draft(takeoff: RoomTakeoff, system: System): Mark[] {
   const { corners, walls, room } = takeoff;
-  const n = corners.length;
   const marks: Mark[] = [
     {
       kind: 'chain',
@@ -100,7 +100,7 @@ export function draft(takeoff: RoomTakeoff, system: System): Mark[] {
   });
   marks.push(word({ x: left, y: high + 3 * OFFSET }, room.name, LETTERS * 2));
   corners.forEach((p, i) => {
-    const q = corners[(i + 1) % n] as Point;
+    const q = ring(corners, i + 1);
     // a clockwise walk has the room on its right: its dimensions stand on the left
     marks.push(...dimension(p, q, -OFFSET, system));
     const mid = { x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 };

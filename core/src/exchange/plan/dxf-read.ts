@@ -1,6 +1,7 @@
 import { bad, good, type Result } from '../../units/problem.ts';
 import type { LengthUnit } from '../../units/si.ts';
 import { MAX_PLAN_BYTES, type Chain, type Corner, type PlanFile } from './chains.ts';
+import { at } from '../../units/list.ts';
 
 /** $INSUNITS of the units a room is drawn in. */
 const UNITS: Readonly<Record<number, LengthUnit>> = { 1: 'in', 2: 'ft', 4: 'mm', 5: 'cm', 6: 'm' };
@@ -110,7 +111,7 @@ function chainsOf(entities: readonly Entity[]): Pick<PlanFile, 'layers' | 'notes
     else layers.set(layer, [chain]);
   };
   for (let i = 0; i < entities.length; i++) {
-    const entity = entities[i] as Entity;
+    const entity = at(entities, i);
     const value = (code: number): number => {
       const pair = entity.pairs.find((p) => p.code === code);
       if (!pair) throw new DxfFault(entity.line, `This ${entity.type} has no group ${code}, so it has no place.`);
@@ -128,8 +129,7 @@ function chainsOf(entities: readonly Entity[]): Pick<PlanFile, 'layers' | 'notes
     else if (entity.type === 'LWPOLYLINE') add(entity.layer, polyline(entity, cornersOf(entity.pairs)));
     else if (entity.type === 'POLYLINE') {
       const corners: Corner[] = [];
-      while (entities[i + 1]?.type === 'VERTEX')
-        corners.push(...cornersOf((entities[++i] as Entity).pairs).slice(0, 1));
+      while (entities[i + 1]?.type === 'VERTEX') corners.push(...cornersOf(at(entities, ++i).pairs).slice(0, 1));
       if (entities[i + 1]?.type === 'SEQEND') i++;
       add(entity.layer, polyline(entity, corners));
     } else passed.set(entity.type, (passed.get(entity.type) ?? 0) + 1);

@@ -17,6 +17,7 @@ import { readDxf } from './dxf-read.ts';
 import { writeDxf } from './dxf-write.ts';
 import { readPlan } from './read.ts';
 import { writeSvg } from './svg.ts';
+import { ring } from '../../units/list.ts';
 
 const takeoffs = () => takeoffJob(cottage());
 const round = `units ft
@@ -78,7 +79,7 @@ describe('drawings out', () => {
       };
       expect([plan.shape, plan.vertices.length]).toEqual([true, takeoff.walls.length]);
       plan.vertices.forEach((v, i) => {
-        const next = plan.vertices[(i + 1) % plan.vertices.length] as typeof v;
+        const next = ring(plan.vertices, i + 1);
         expect(Math.hypot(next.x - v.x, next.y - v.y)).toBeCloseTo(
           takeoff.closure?.provisional ? NaN : (takeoff.walls[i]?.outline.chord ?? NaN),
           5,
