@@ -146,51 +146,52 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
     const outline = outlines.get(opening.wall);
     if (!wall || !outline || !wall.length) return false;
     const place = `openings/${opening.id}`;
-    const name = heading(phrase`${OPENING[opening.kind]} ${opening.label}`);
+    // most are sound: no name is worded for those
+    const name = () => heading(phrase`${OPENING[opening.kind]} ${opening.label}`);
     const box = boxOf(opening, outline);
     if (opening.width.metres > outline.length + GRACE)
       say(
         `${place}/width`,
-        `${name} is ${show(opening.width.metres)} wide, but wall ${wall.label} is ${show(outline.length)} long; it must fit inside its wall.`,
+        `${name()} is ${show(opening.width.metres)} wide, but wall ${wall.label} is ${show(outline.length)} long; it must fit inside its wall.`,
       );
     else if (box.right > outline.length + GRACE)
       say(
         `${place}/at`,
-        `${name} ends ${show(box.right)} along wall ${wall.label}, which is ${show(outline.length)} long; move it at least ${show(box.right - outline.length)} back.`,
+        `${name()} ends ${show(box.right)} along wall ${wall.label}, which is ${show(outline.length)} long; move it at least ${show(box.right - outline.length)} back.`,
       );
     const right = Math.min(box.right, outline.length);
     const low = lowestTop(outline, box.left, right);
     if (box.top > low + GRACE)
       say(
         `${place}/height`,
-        `${name} reaches ${show(box.top)} up, above the ceiling, which is ${show(low)} high there; lower its sill or its height.`,
+        `${name()} reaches ${show(box.top)} up, above the ceiling, which is ${show(low)} high there; lower its sill or its height.`,
       );
     const floor = highestFoot(outline, box.left, right);
     if (box.left < right && (opening.sill?.metres ?? 0) < floor - GRACE)
       say(
         `${place}/sill`,
-        `${name} stands ${show(opening.sill?.metres ?? 0)} above the floor of the room, but the stairs are ${show(floor)} high there; give it a sill of at least that.`,
+        `${name()} stands ${show(opening.sill?.metres ?? 0)} above the floor of the room, but the stairs are ${show(floor)} high there; give it a sill of at least that.`,
       );
     if (opening.shape === 'circle' && Math.abs(opening.width.metres - opening.height.metres) > GRACE)
       say(
         `${place}/height`,
-        `${name} is a circle, ${show(opening.width.metres)} wide but ${show(opening.height.metres)} high; give both the diameter.`,
+        `${name()} is a circle, ${show(opening.width.metres)} wide but ${show(opening.height.metres)} high; give both the diameter.`,
       );
     else if (riseOf(opening) > opening.height.metres + GRACE)
       say(
         `${place}/rise`,
-        `The head of ${name} rises ${show(riseOf(opening))}, more than its height of ${show(opening.height.metres)}; its height is measured to the top of the head.`,
+        `The head of ${name()} rises ${show(riseOf(opening))}, more than its height of ${show(opening.height.metres)}; its height is measured to the top of the head.`,
       );
     else if (opening.shape === 'segmental' && riseOf(opening) > opening.width.metres / 2 + GRACE)
       say(
         `${place}/rise`,
-        `The head of ${name} rises ${show(riseOf(opening))}, more than half its width; a flatter arc was expected, or a round head.`,
+        `The head of ${name()} rises ${show(riseOf(opening))}, more than half its width; a flatter arc was expected, or a round head.`,
       );
     const clash = sound.find((other) => other.wall === opening.wall && overlaps(boxOf(other, outline), box));
     if (clash)
       say(
         `${place}/at`,
-        `${name} overlaps ${clash.label} on wall ${wall.label} (which takes ${show(boxOf(clash, outline).left)} to ${show(boxOf(clash, outline).right)}); two openings cannot share a place.`,
+        `${name()} overlaps ${clash.label} on wall ${wall.label} (which takes ${show(boxOf(clash, outline).left)} to ${show(boxOf(clash, outline).right)}); two openings cannot share a place.`,
       );
     return problems.length === before;
   }
@@ -198,14 +199,14 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
   function checkPart(part: Part): boolean {
     const before = problems.length;
     const place = `parts/${part.id}`;
-    const name = heading(phrase`${PART[part.kind]} ${part.label}`);
+    const name = () => heading(phrase`${PART[part.kind]} ${part.label}`);
     const rule = PART_RULES[part.kind];
     for (const key of rule.needs)
       if (part[key] === null || (key !== 'at' && part[key].metres <= 0))
-        say(`${place}/${key}`, `${name} needs its ${(rule.words?.[key] ?? key).toLowerCase()}.`);
-    if (rule.place === 'wall' && part.wall === null) say(`${place}/wall`, `${name} needs the wall it stands on.`);
+        say(`${place}/${key}`, `${name()} needs its ${(rule.words?.[key] ?? key).toLowerCase()}.`);
+    if (rule.place === 'wall' && part.wall === null) say(`${place}/wall`, `${name()} needs the wall it stands on.`);
     if ((rule.place === 'room' || rule.place === 'ceiling') && part.wall !== null)
-      say(`${place}/wall`, `${name} stands on no wall; leave the wall out.`);
+      say(`${place}/wall`, `${name()} stands on no wall; leave the wall out.`);
     const wall = part.wall === null ? null : room.walls.byId[part.wall];
     const outline = part.wall === null ? null : outlines.get(part.wall);
     if (problems.length > before || !wall?.length || !outline || (part.at === null && part.kind !== 'dado'))
@@ -214,16 +215,16 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
     if (box.right > outline.length + GRACE)
       say(
         `${place}/at`,
-        `${name} ends ${show(box.right)} along wall ${wall.label}, which is ${show(outline.length)} long; it must stand on its wall.`,
+        `${name()} ends ${show(box.right)} along wall ${wall.label}, which is ${show(outline.length)} long; it must stand on its wall.`,
       );
     const low = lowestTop(outline, box.left, Math.min(box.right, outline.length));
     if (rule.layer && part.kind !== 'dado' && box.top > low + GRACE)
       say(
         `${place}/height`,
-        `${name} reaches ${show(box.top)} up, above the ceiling, which is ${show(low)} high there; lower it.`,
+        `${name()} reaches ${show(box.top)} up, above the ceiling, which is ${show(low)} high there; lower it.`,
       );
     if (part.kind === 'soffit' && box.bottom < 0)
-      say(`${place}/height`, `${name} drops ${show(part.height?.metres ?? 0)}, below the floor; check its drop.`);
+      say(`${place}/height`, `${name()} drops ${show(part.height?.metres ?? 0)}, below the floor; check its drop.`);
     const cover = rule.layer === 'cover';
     const clash =
       cover &&
@@ -236,7 +237,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
           .find(([, b]) => overlaps(b, box)));
     // tiles and cabinets may go round an opening; what stands out of the wall may not hide one
     if (clash && part.kind !== 'tile' && part.kind !== 'cabinet')
-      say(`${place}/at`, `${name} overlaps ${clash[0]} on wall ${wall.label}; two things cannot stand in one place.`);
+      say(`${place}/at`, `${name()} overlaps ${clash[0]} on wall ${wall.label}; two things cannot stand in one place.`);
     if (cover && problems.length === before) covers.push({ part, box });
     return problems.length === before;
   }

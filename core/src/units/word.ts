@@ -1,3 +1,4 @@
+import { remember } from './remember.ts';
 import type { System } from './si.ts';
 import { american } from './spelling.ts';
 
@@ -43,8 +44,8 @@ export const both = (word: Word, change: (text: string) => string): Word =>
       );
 
 /** A text of ours in the spelling of the reader. Never for what people wrote. */
-export const spelt = (text: string, system: System): string =>
-  system === 'imperial' || system === 'metric-american' ? american(text) : text;
+export const spelt = (text: string, system: System): string => (spells(system) ? american(text) : text);
+const spells = (system: System): boolean => system === 'imperial' || system === 'metric-american';
 
 /** What turns the direction of all text after it (Unicode Standard Annex 9): in a name it must turn the name alone. */
 const TURNS = /[\u202A-\u202E\u2066-\u2069]/;
@@ -52,23 +53,26 @@ const TURNS = /[\u202A-\u202E\u2066-\u2069]/;
 const ISOLATED = /\u2068[^\u2066-\u2069]*\u2069/g;
 /** A text that people wrote, so that it turns nothing beside it: between isolating marks where it holds what would. */
 export const isolated = (text: string): string =>
-  TURNS.test(text.replace(ISOLATED, '')) ? `\u2068${text.replace(/[\u2066-\u2069]/g, '')}\u2069` : text;
+  TURNS.test(text) && TURNS.test(text.replace(ISOLATED, ''))
+    ? `\u2068${text.replace(/[\u2066-\u2069]/g, '')}\u2069`
+    : text;
+
+/** Our own texts as America spells them: a call has the same each time. */
+const americanTexts = remember((text: TemplateStringsArray): readonly string[] => text.map(american));
 
 /**
  * Words put together: one text where all of them are the same on both sides, else a pair. The text between them is ours, and
  * spelt as each side spells.
  */
 export function phrase(text: TemplateStringsArray, ...words: readonly (Word | number)[]): Word {
-  const on = (system: System): string => {
-    let whole = spelt(text[0] ?? '', system);
-    words.forEach((word, i) => {
-      whole +=
-        (typeof word === 'number' ? String(word) : isolated(said(word, system))) + spelt(text[i + 1] ?? '', system);
+  const here = americanTexts(text);
+  const on = (system: System): string =>
+    (spells(system) ? here : text).reduce((whole, own, i) => {
+      const word = words[i - 1] ?? '';
+      return whole + (typeof word === 'number' ? String(word) : isolated(said(word, system))) + own;
     });
-    return whole;
-  };
   // most are the same on both sides: those are made once
-  const differs = words.some((word) => typeof word === 'object') || text.some((own) => american(own) !== own);
+  const differs = words.some((word) => typeof word === 'object') || text.some((own, i) => here[i] !== own);
   return differs ? inBoth(on) : on('imperial');
 }
 
