@@ -4,6 +4,7 @@ import { HOSTILE_FILES, HOSTILE_READERS } from '../core/src/testing/hostile-file
 import { archiveOf, bytesChanged, logFiles, tryArchive, tryLog } from '../core/src/testing/hostile-logs.ts';
 import { runEdits, tryMutations } from '../core/src/testing/laws.ts';
 import { line } from './rooms.ts';
+import { keysOf } from '../core/src/units/list.ts';
 
 const RUNS = Number(process.env['HOSTILE_RUNS'] ?? 100_000);
 const BATCH = 1000;
@@ -95,7 +96,7 @@ const MOST_TIMES = 15;
 /** The slowest of ten hostile files for each reader, beside a normal file of their size. */
 export function benchHostileFiles(): void {
   console.log('\nHostile files: the slowest of ten, x a normal file of its size');
-  for (const kind of Object.keys(HOSTILE_FILES) as (keyof typeof HOSTILE_FILES)[]) {
+  for (const kind of keysOf(HOSTILE_FILES)) {
     const took = (text: string) => {
       const start = performance.now();
       HOSTILE_READERS[kind](text);

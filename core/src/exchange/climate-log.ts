@@ -3,7 +3,7 @@ import { ENDS, MOST, within } from '../job/limits.ts';
 import type { AirReading } from '../job/region.ts';
 import { clockTime } from '../units/date.ts';
 import { bad, good, type Result } from '../units/problem.ts';
-import { at } from '../units/list.ts';
+import { at, keysOf } from '../units/list.ts';
 
 /** One day of a climate log. */
 export interface ClimateLog {
@@ -45,9 +45,9 @@ export function readClimateLog(text: string): Result<ClimateLog> {
       'No row of this file names a temperature and a humidity; a climate log has columns such as time, temperature, humidity.',
     );
   const names = data[head] ?? [];
-  const columns = Object.fromEntries(
-    (Object.keys(COLUMNS) as Column[]).map((key) => [key, found(names, key)]),
-  ) as Readonly<Record<Column, number>>;
+  const columns = Object.fromEntries(keysOf(COLUMNS).map((key) => [key, found(names, key)])) as Readonly<
+    Record<Column, number>
+  >;
   if (columns.time < 0) return bad(`No column of this log is a time; its columns are ${names.join(', ')}.`);
   const fahrenheit = /fahrenheit|°\s*f|\(f\)|\bf\b/i.test(names[columns.temperature] ?? '');
   const rows: Row[] = [];

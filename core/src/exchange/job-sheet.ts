@@ -144,7 +144,7 @@ function finished(job: Job, room: Room | null, { scope, product, colour, sheen }
   if (sheen)
     edits.push({
       name: 'decideAll',
-      args: { surfaces: within.map((s) => s.id), member: 'sheen', value: sheen } as never,
+      args: { surfaces: within.map((s) => s.id), member: 'sheen', value: sheen },
     });
   return edits;
 }

@@ -10,7 +10,8 @@ import { jobRecord } from '../whole/record.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { acceptancePdf, punchPdf } from './accept-pdf.ts';
 import { recordCsv, recordJson } from './record-files.ts';
-import { homeRecordPdf, LABEL_SHEETS, labelsPdf, sheetsFor, type LabelSheet } from './record-pdf.ts';
+import { homeRecordPdf, LABEL_SHEETS, labelsPdf, sheetsFor } from './record-pdf.ts';
+import { keysOf } from '../units/list.ts';
 
 const OLD = {
   ...paintFromLabel(
@@ -55,41 +56,38 @@ describe('what is on the walls, as files', () => {
     const text = words(homeRecordPdf(before, record));
     expect(text).toMatch(/=Old paint, Ochre.*not certain: label.*Do not wash the walls for 30 days/s);
   });
-  test.each(Object.keys(LABEL_SHEETS) as LabelSheet[])(
-    '%s: labels lie on the paper, none on another, sheet by sheet',
-    (sheet) => {
-      const { columns, rows, width, height, paper } = LABEL_SHEETS[sheet];
-      expect(sheetsFor(paper)).toContain(sheet);
-      const each = columns * rows;
-      const document = labelsPdf(
-        Array.from({ length: each + 2 }, (_, i) => ({ label: { PAINT: `${i}` }, code: 'data:x' })),
-        sheet,
-        1,
-      );
-      const [pageWidth, pageHeight] = paper === 'a4' ? [595.28, 841.89] : [612, 792];
-      const pictures = (
-        document.content as {
-          image?: string;
-          width: number;
-          absolutePosition: { x: number; y: number };
-          pageBreak?: string;
-        }[]
-      ).filter(({ image }) => image);
-      expect(pictures.filter(({ pageBreak }) => pageBreak)).toHaveLength(1);
-      const places = pictures.map(({ absolutePosition: { x, y } }) => ({ x, y }));
-      for (const { x, y } of places) {
-        expect(x + (width - 2.5) * (72 / 25.4)).toBeLessThanOrEqual(pageWidth + 0.01);
-        expect(y + (height - 2.5) * (72 / 25.4)).toBeLessThanOrEqual(pageHeight + 0.01);
-      }
-      const first = places.slice(0, each - 1);
-      for (const [i, a] of first.entries())
-        for (const b of first.slice(i + 1))
-          expect(
-            Math.abs(a.x - b.x) >= width * (72 / 25.4) - 0.01 || Math.abs(a.y - b.y) >= height * (72 / 25.4) - 0.01,
-          ).toBe(true);
-      expect(Object.keys(document.images ?? {})).toHaveLength(1);
-    },
-  );
+  test.each(keysOf(LABEL_SHEETS))('%s: labels lie on the paper, none on another, sheet by sheet', (sheet) => {
+    const { columns, rows, width, height, paper } = LABEL_SHEETS[sheet];
+    expect(sheetsFor(paper)).toContain(sheet);
+    const each = columns * rows;
+    const document = labelsPdf(
+      Array.from({ length: each + 2 }, (_, i) => ({ label: { PAINT: `${i}` }, code: 'data:x' })),
+      sheet,
+      1,
+    );
+    const [pageWidth, pageHeight] = paper === 'a4' ? [595.28, 841.89] : [612, 792];
+    const pictures = (
+      document.content as {
+        image?: string;
+        width: number;
+        absolutePosition: { x: number; y: number };
+        pageBreak?: string;
+      }[]
+    ).filter(({ image }) => image);
+    expect(pictures.filter(({ pageBreak }) => pageBreak)).toHaveLength(1);
+    const places = pictures.map(({ absolutePosition: { x, y } }) => ({ x, y }));
+    for (const { x, y } of places) {
+      expect(x + (width - 2.5) * (72 / 25.4)).toBeLessThanOrEqual(pageWidth + 0.01);
+      expect(y + (height - 2.5) * (72 / 25.4)).toBeLessThanOrEqual(pageHeight + 0.01);
+    }
+    const first = places.slice(0, each - 1);
+    for (const [i, a] of first.entries())
+      for (const b of first.slice(i + 1))
+        expect(
+          Math.abs(a.x - b.x) >= width * (72 / 25.4) - 0.01 || Math.abs(a.y - b.y) >= height * (72 / 25.4) - 0.01,
+        ).toBe(true);
+    expect(Object.keys(document.images ?? {})).toHaveLength(1);
+  });
   test('acceptance: conditions, what is open, who took it over, and the strokes of the signature; the punch list: what to do', () => {
     const signed = edited(
       before,

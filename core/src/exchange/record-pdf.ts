@@ -17,6 +17,7 @@ import { namesWord } from '../words/names.ts';
 import { pileWord } from '../words/systems.ts';
 import { FABRIC, SHEEN } from '../words/terms.ts';
 import { head, bullets, LINES, page, t } from './pdf.ts';
+import { keysOf } from '../units/list.ts';
 
 /** Sheets of labels as shops sell them, mm [common sizes, from memory]; the printer keeps its scale at 100 %. */
 export const LABEL_SHEETS = {
@@ -42,7 +43,7 @@ export const LABEL_SHEETS = {
 export type LabelSheet = keyof typeof LABEL_SHEETS;
 /** The sheets of labels that are sold in a size of paper. */
 export const sheetsFor = (paper: PaperSize): LabelSheet[] =>
-  (Object.keys(LABEL_SHEETS) as LabelSheet[]).filter((key) => LABEL_SHEETS[key].paper === paper);
+  keysOf(LABEL_SHEETS).filter((key) => LABEL_SHEETS[key].paper === paper);
 
 const POINT = 72 / 25.4;
 /** Round the edge of a label, mm: printers are not exact. */

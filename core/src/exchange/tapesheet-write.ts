@@ -1,14 +1,14 @@
 import { newOpening } from '../job/blank.ts';
 import { rows } from '../job/table.ts';
-import type { Foot, Opening, Part, Room, TrimRun } from '../job/measured.ts';
+import type { Foot, Opening, Part, Room } from '../job/measured.ts';
 import type { Reading } from '../units/reading.ts';
 import { parseLength, trimNumber, typeLength, type LengthOptions } from '../units/length.ts';
 import { isImperial, type LengthUnit, type System } from '../units/si.ts';
-import type { TrimKind } from '../job/vocabulary.ts';
 import { said } from '../units/word.ts';
 import { MOST } from '../job/limits.ts';
 import { quote } from './line.ts';
 import { pairOf, SIZE_WORDS, TRIM_KEYWORDS, type Size } from './part-words.ts';
+import { entriesOf } from '../units/list.ts';
 
 const sheetUnit = (system: System): LengthUnit => (isImperial(system) ? 'ft' : 'm');
 
@@ -117,7 +117,7 @@ export function formatRoom(room: Room, system: System): string {
   for (const part of rows(room.parts))
     lines.push(writePart(part, labelOf(part.id), part.wall && labelOf(part.wall), w));
   for (const check of room.checks) lines.push(`check ${labelOf(check.from)} ${labelOf(check.to)} ${w(check.length)}`);
-  for (const [kind, run] of Object.entries(room.trim) as [TrimKind, TrimRun][])
+  for (const [kind, run] of entriesOf(room.trim))
     lines.push(
       `trim ${said(TRIM_KEYWORDS[kind], system)} ${write(run.face, system, true)}${run.girth ? ` girth ${write(run.girth, system, true)}` : ''}${run.at ? ` at ${w(run.at)}` : ''}${run.later ? ' later' : ''}`,
     );

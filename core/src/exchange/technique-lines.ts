@@ -12,6 +12,7 @@ import { takeoffRoom } from '../measure/takeoff.ts';
 import { specifyRoom } from '../specify/specify.ts';
 import type { Line } from './line.ts';
 import { scopeWords, surfaceOf } from './sheet-scope.ts';
+import { keysOf } from '../units/list.ts';
 
 /** Lines of a tape sheet that say how it is painted: schools, the focal wall, what is known or pinned of a line, finishes pinned in order. */
 export const TECHNIQUE_WORDS = ['practice', 'focal', 'line', 'order'] as const;
@@ -53,7 +54,7 @@ const SCHOOLS = {
   washing: v.WASHINGS,
   rim: v.RIMS,
 } as const satisfies Partial<{ [K in keyof Practice]: readonly Practice[K][] }>;
-const SCHOOL_KEYS = Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[];
+const SCHOOL_KEYS = keysOf(SCHOOLS);
 
 /** `practice trimOrder trim-last …`: schools, each by its key. @throws the line’s own fault. */
 export function readPractice(line: Line): TechniqueLine {

@@ -8,6 +8,7 @@ import {
   type SignAnswers,
 } from '../job/recorded.ts';
 import type { Minutes } from '../units/si.ts';
+import { keysOf } from '../units/list.ts';
 
 /** What the log, the survey and the plan know about a place, without anybody being asked. null: they do not say. */
 export interface Facts {
@@ -281,7 +282,7 @@ const NONE = 0.35;
 const NAMED = { share: 0.4, times: 1.6 };
 
 function evidenceFor(row: CauseRow, answers: SignAnswers, facts: Facts): Evidence[] {
-  const said = (Object.keys(SIGNS) as Sign[]).flatMap((sign): Evidence[] => {
+  const said = keysOf(SIGNS).flatMap((sign): Evidence[] => {
     const answer = answers[sign];
     const weight = answer === undefined ? undefined : weightOf(row, sign, answer);
     return weight === undefined || weight === 1 ? [] : [{ key: `${sign}.${String(answer)}`, value: 0, weight }];
@@ -335,7 +336,7 @@ function nextQuestion(answers: SignAnswers, rows: readonly CauseRow[], all: read
   const entropy = (of: readonly number[]): number => of.reduce((sum, p) => (p > 0 ? sum - p * Math.log(p) : sum), 0);
   const now = entropy(all);
   let best: { readonly sign: Sign; readonly gain: number } | null = null;
-  for (const sign of Object.keys(SIGNS) as Sign[]) {
+  for (const sign of keysOf(SIGNS)) {
     if (answers[sign] !== undefined) continue;
     const given = rows.map((row) => shares(SIGNS[sign].map((answer) => weightOf(row, sign, answer) ?? 1)));
     // what is none of them answers anything

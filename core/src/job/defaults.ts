@@ -1,5 +1,6 @@
 import { SQUARE_FOOT } from '../units/si.ts';
 import type { Job } from './types.ts';
+import { keysOf } from '../units/list.ts';
 
 type Origin = 'common practice, no source' | 'our model' | 'starting judgement';
 
@@ -424,7 +425,7 @@ export const DEFAULTS = {
 
 export type DefaultKey = keyof typeof DEFAULTS;
 
-export const DEFAULT_KEYS = Object.keys(DEFAULTS) as readonly DefaultKey[];
+export const DEFAULT_KEYS = keysOf(DEFAULTS);
 
 /** The job's value for a key, or its starting value. */
 export const setting = (job: Pick<Job, 'settings'>, key: DefaultKey): number =>

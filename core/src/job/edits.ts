@@ -19,6 +19,7 @@ import type { Acceptance, Defect, EarlierPaint, Leftover, Place, Sample } from '
 import type { Reading } from '../units/reading.ts';
 import type { Survey } from './surveyed.ts';
 import { FAMILIES, type TrimKind } from './vocabulary.ts';
+import { keysOf } from '../units/list.ts';
 
 enablePatches();
 
@@ -463,7 +464,7 @@ const EDITS = {
 };
 
 export type EditName = keyof typeof EDITS;
-export const EDIT_NAMES = Object.keys(EDITS) as readonly EditName[];
+export const EDIT_NAMES = keysOf(EDITS);
 export type Edit = { [K in EditName]: { readonly name: K; readonly args: Parameters<(typeof EDITS)[K]>[1] } }[EditName];
 
 export interface Edited {

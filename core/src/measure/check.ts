@@ -1,6 +1,6 @@
-import { pairs } from '../units/list.ts';
+import { entriesOf, pairs } from '../units/list.ts';
 import { rows } from '../job/table.ts';
-import type { Opening, Part, Room, TrimRun, Wall } from '../job/measured.ts';
+import type { Opening, Part, Room, Wall } from '../job/measured.ts';
 import { formatLength } from '../units/length.ts';
 import type { Problem } from '../units/problem.ts';
 import type { Metres, System } from '../units/si.ts';
@@ -11,7 +11,6 @@ import { highestFoot, lowestTop, outlineOf, overlaps, type Box, type Outline } f
 import { PART_RULES } from './parts.ts';
 import { capital, phrase, said, type Word } from '../units/word.ts';
 import { OPENING, PART, TRIM } from '../words/terms.ts';
-import type { TrimKind } from '../job/vocabulary.ts';
 import { HEIGHT_TOLERANCE, type planOf } from './ceiling.ts';
 
 /** A millimetre of grace, so that an opening as wide as its wall is not refused for rounding. */
@@ -246,7 +245,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
     const heights = [...outlines.values()].flatMap((outline) => (outline ? outline.top.map((p) => p.y) : []));
     if (!heights.length) return;
     const lowest = Math.min(...heights);
-    for (const [kind, run] of Object.entries(room.trim) as [TrimKind, TrimRun][])
+    for (const [kind, run] of entriesOf(room.trim))
       if ((run.at?.metres ?? 0) + run.face.metres > lowest)
         say(
           `trim/${kind}`,

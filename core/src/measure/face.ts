@@ -12,7 +12,7 @@ import { climbs, pointsOfBox, polygonOf, type Outline } from './outline.ts';
 import { overlay, type Layer, type Overlay } from './overlay.ts';
 import { PART_RULES } from './parts.ts';
 import { placeOf, runsOn, trimBands } from './runs.ts';
-import { at } from '../units/list.ts';
+import { at, entriesOf, keysOf } from '../units/list.ts';
 
 /** A region of a wall with a finish of its own, or what is left of the wall beside such regions. */
 export interface Region {
@@ -157,9 +157,7 @@ function trimFaces(
       compute('product', name(), 'area', given('run', length, 'length'), given('face', width, 'length')),
     );
   return [
-    ...(Object.entries(runs) as [TrimKind, Metres][]).map(([kind, length]) =>
-      face(() => TRIM[kind], length, room.trim[kind]?.face.metres ?? 0),
-    ),
+    ...entriesOf(runs).map(([kind, length]) => face(() => TRIM[kind], length, room.trim[kind]?.face.metres ?? 0)),
     ...openings.flatMap((o) =>
       o.casing
         ? [face(() => phrase`${TRIM.casing} of ${o.label}`, casingLength(o, isOffFloor(o, outline)), o.casing.metres)]
@@ -185,7 +183,7 @@ export function layersOn(
       .filter((p) => PART_RULES[p.kind].layer === layer)
       .map((p) => ({ id: p.id, points: pointsOfBox(placeOf(p, outline)) }));
   const named = (id: string, points: readonly Point[]): Layer => ({ id, points });
-  const trim = (Object.keys(runs) as TrimKind[]).flatMap((kind) =>
+  const trim = keysOf(runs).flatMap((kind) =>
     trimBands(room, outline, openings, parts, kind).map((band) => named(`trim:${kind}`, band)),
   );
   const casings = openings.filter((o) => o.casing).map((o) => named(`casing:${o.id}`, shape(o, o.casing?.metres ?? 0)));

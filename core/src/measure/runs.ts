@@ -1,11 +1,11 @@
-import type { Opening, Part, Room, TrimRun } from '../job/measured.ts';
+import type { Opening, Part, Room } from '../job/measured.ts';
 import type { TrimKind } from '../job/vocabulary.ts';
 import type { Metres } from '../units/si.ts';
 import type { Point } from './geometry.ts';
 import { boxOf } from './openings.ts';
 import { lowestTop, pointsOfBox, topLength, type Box, type Outline } from './outline.ts';
 import { partBox, PART_RULES } from './parts.ts';
-import { at } from '../units/list.ts';
+import { at, entriesOf } from '../units/list.ts';
 
 /** Runs of trim along a wall, and the openings and parts that break them. */
 export interface OnWall {
@@ -77,7 +77,7 @@ export function runsOn(
   const runs: Partial<Record<TrimKind, Metres>> = {};
   if (baseboard) runs.baseboard = total(footStretches(outline, boxes, baseboard.face.metres));
   if (crown) runs.crown = topLength(outline);
-  for (const [kind, run] of Object.entries(rails) as [TrimKind, TrimRun][]) {
+  for (const [kind, run] of entriesOf(rails)) {
     const at = run.at?.metres ?? 0;
     runs[kind] = total(stretches(outline, boxes, at, run.face.metres));
   }

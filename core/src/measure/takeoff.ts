@@ -2,8 +2,7 @@ import { setting } from '../job/defaults.ts';
 import { LINE_KINDS, type LineKind } from '../job/vocabulary.ts';
 import { rows, type Id } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
-import type { Part, Room, TrimRun } from '../job/measured.ts';
-import type { TrimKind } from '../job/vocabulary.ts';
+import type { Part, Room } from '../job/measured.ts';
 import type { Problem } from '../units/problem.ts';
 import { groupBy } from '../units/group.ts';
 import { remember } from '../units/remember.ts';
@@ -21,6 +20,7 @@ import { PART_RULES, sizesOf } from './parts.ts';
 import { reversedTurns } from './slips.ts';
 import type { Surface, TrimTakeoff } from './surface.ts';
 import { casingTrim, surfacesOf } from './surfaces.ts';
+import { entriesOf } from '../units/list.ts';
 
 export type { WallTakeoff } from './face.ts';
 export type { Surface } from './surface.ts';
@@ -224,7 +224,7 @@ export const cutIn = ({ lines }: Pick<RoomTakeoff, 'lines'>): Metres =>
   lines.reduce((sum, { length }) => sum + length.value, 0);
 
 function takeoffTrim(room: Room, walls: readonly WallTakeoff[]): TrimTakeoff[] {
-  const kinds = (Object.entries(room.trim) as [TrimKind, TrimRun][]).filter(([, run]) => !run.later);
+  const kinds = entriesOf(room.trim).filter(([, run]) => !run.later);
   const result = kinds.map(([kind, run]): TrimTakeoff => {
     const terms = walls.map((w) => given(`wall ${w.wall.label}`, w.runs[kind] ?? 0, 'length'));
     const length = compute('sum', TRIM[kind], 'length', ...terms);

@@ -1,4 +1,5 @@
 import type { EntryValues } from './entry.ts';
+import { keysOf } from '../units/list.ts';
 
 type AirNoted = EntryValues['air'];
 
@@ -10,5 +11,5 @@ const AGAIN = 120;
 /** Is what a logger reads worth noting? @param since minutes since the last entry. */
 export function isNews(last: AirNoted | null, reads: AirNoted, since: number): boolean {
   if (!last || since >= AGAIN) return true;
-  return (Object.keys(NEWS) as (keyof typeof NEWS)[]).some((key) => Math.abs(reads[key] - last[key]) >= NEWS[key]);
+  return keysOf(NEWS).some((key) => Math.abs(reads[key] - last[key]) >= NEWS[key]);
 }

@@ -3,6 +3,7 @@ import { ENDS, MOST, within } from '../job/limits.ts';
 import { bad, good, type Result } from '../units/problem.ts';
 import { LEVELS, STOP_REASONS } from '../job/vocabulary.ts';
 import type { EntryKind, LogEntry, SaidEntry } from './entry.ts';
+import { keysOf } from '../units/list.ts';
 
 /** The one validator of the log: what is noted, corrected, read from a file or a backup, merged or stored is validated here. */
 
@@ -90,7 +91,7 @@ const entryOf = (kind: EntryKind): Joi.ObjectSchema => {
     corrects: kind === 'correct' ? id : Joi.forbidden(),
   });
 };
-const SCHEMAS = new Map((Object.keys(VALUES) as EntryKind[]).map((kind) => [kind, entryOf(kind)]));
+const SCHEMAS = new Map(keysOf(VALUES).map((kind) => [kind, entryOf(kind)]));
 
 /** An entry, as its kind has it. Errors: a sentence that says what is wrong with it. */
 export function readEntry(value: unknown): Result<LogEntry> {

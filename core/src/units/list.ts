@@ -15,5 +15,7 @@ export const ring = <T>(list: readonly T[], place: number): T =>
 export const pairs = <T>(list: readonly T[]): (readonly [T, T])[] =>
   list.map((each, place) => [each, ring(list, place + 1)]);
 
+/** Keys of an object that has no others than its type says. */
+export const keysOf = <K extends string>(of: Partial<Record<K, unknown>>): K[] => Object.keys(of) as K[];
 /** Keys and values of an object that has no others than its type says. */
 export const entriesOf = <K extends string, V>(of: Partial<Record<K, V>>): [K, V][] => Object.entries(of) as [K, V][];

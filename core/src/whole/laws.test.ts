@@ -101,7 +101,7 @@ describe('laws of an order', () => {
       expect(larger[i]?.price).toBeGreaterThanOrEqual(reserve.price);
     });
     expect(litres({ name: 'setSurvey', args: { scope: 'all:wall', set: { porous: 'yes' } } })).toBeGreaterThan(base);
-    const dose: Edit = { name: 'decideAll', args: { surfaces, member: 'conditioner', value: 0.25 } as never };
+    const dose: Edit = { name: 'decideAll', args: { surfaces, member: 'conditioner', value: 0.25 } };
     expect(litres(dose)).toBeLessThan(base);
   });
 });

@@ -24,11 +24,12 @@ import { baseOrder, basePlan } from '../whole/plan.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { STARTING } from './defaults.ts';
 import { namesWord, nameWord, type Name } from './names.ts';
-import { reasonWord, WORDING, type RuleId } from './reasons.ts';
+import { reasonWord, WORDING } from './reasons.ts';
 import * as systems from './systems.ts';
 import * as terms from './terms.ts';
 import { taskWord } from '../paces/tasks.ts';
 import { LABOUR, materialWord, pieceWord } from './work.ts';
+import { keysOf } from '../units/list.ts';
 
 /** What is said on one side of the Atlantic alone. */
 const AMERICAN =
@@ -171,7 +172,7 @@ describe('a job says', () => {
       },
     };
     for (const units of SYSTEMS)
-      for (const rule of Object.keys(WORDING) as RuleId[]) {
+      for (const rule of keysOf(WORDING)) {
         const text = said(reasonWord({ rule, with: used }), units);
         expect(text).toMatch(/^\S.{8,}\S$/);
         expect([rule, text]).not.toEqual([rule, expect.stringMatching(FOREIGN[units])]);

@@ -8,6 +8,7 @@ import type { WallTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { Metres } from '@kovelin/core/units/si.ts';
 import { remember } from '@kovelin/core/units/remember.ts';
 import { path } from './transform.ts';
+import { keysOf } from '@kovelin/core/units/list.ts';
 
 /** What stands on a wall, in metres along it and up from its floor: the same however large it is drawn. */
 export interface OpeningShape {
@@ -61,7 +62,7 @@ export const shapesOf = remember((wall: WallTakeoff, room: Room): WallShapes => 
         casing,
       };
     }),
-    trim: (Object.keys(room.trim) as TrimKind[]).flatMap((kind) =>
+    trim: keysOf(room.trim).flatMap((kind) =>
       trimBands(room, outline, wall.openings, parts, kind).map((band) => ({ kind, points: path(band) })),
     ),
     regions: partsOn('region'),

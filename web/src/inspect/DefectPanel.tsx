@@ -12,6 +12,7 @@ import { Choice, DraftField, LengthField, readText, Section } from '../app/field
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import { DefectPicture } from '../drawing/DefectPicture.tsx';
 import type { Inspecting } from './shared.ts';
+import { keysOf } from '@kovelin/core/units/list.ts';
 
 interface Props extends Inspecting {
   readonly defect: Defect;
@@ -187,7 +188,7 @@ function Comparison({
   const [all, setAll] = useState(false);
   if (!found) return <p className="hint">Asking the log …</p>;
   const ask = open ?? found.ask;
-  const answered = (Object.keys(SIGNS) as Sign[]).filter((sign) => defect.signs[sign] !== undefined);
+  const answered = keysOf(SIGNS).filter((sign) => defect.signs[sign] !== undefined);
   const answer = (sign: Sign, value: string | null) => {
     set({ signs: answeredWith(defect.signs, sign, value) });
     setOpen(null);

@@ -19,6 +19,7 @@ import { freshId } from '../store/ids.ts';
 import { columnsBefore, rememberColumns } from '../store/kept.ts';
 import { priceLists, pricesByCode, removeList, searchPrices } from '../store/price-lists.ts';
 import { priceListWorker, type ListReader } from '../workers/price-list.ts';
+import { keysOf } from '@kovelin/core/units/list.ts';
 
 interface Props {
   readonly view: WholeView;
@@ -166,7 +167,7 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
         <fieldset className="columns">
           <legend>Which column is what?</legend>
           <div className="pair">
-            {(Object.keys(COLUMN_WORDS) as (keyof PriceColumns)[]).map((key) => (
+            {keysOf(COLUMN_WORDS).map((key) => (
               <Choice
                 key={key}
                 label={COLUMN_WORDS[key]}
@@ -181,7 +182,7 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
           </div>
           <p className="hint">
             First row:{' '}
-            {(Object.keys(COLUMN_WORDS) as (keyof PriceColumns)[])
+            {keysOf(COLUMN_WORDS)
               .filter((key) => columns[key] >= 0)
               .map((key) => `${COLUMN_WORDS[key].toLowerCase()} “${head.sample[0]?.[columns[key]] ?? ''}”`)
               .join(', ')}

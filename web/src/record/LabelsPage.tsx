@@ -15,6 +15,7 @@ import { useWhole } from '../app/whole.ts';
 import { LabelCard } from './LabelCard.tsx';
 import { makeLabels } from './make.ts';
 import './record.css';
+import { keysOf } from '@kovelin/core/units/list.ts';
 
 /** Labels for cans, and to hide behind a plate: one for all surfaces of a room that bear the same paint. */
 export default function LabelsPage() {
@@ -54,7 +55,7 @@ export default function LabelsPage() {
         <Choice
           label="Sheet"
           value={sheet}
-          options={(Object.keys(LABEL_SHEETS) as LabelSheet[]).map((key) => {
+          options={keysOf(LABEL_SHEETS).map((key) => {
             const { paper, columns, rows, width, height } = LABEL_SHEETS[key];
             return [key, `${paper === 'a4' ? 'A4' : 'Letter'}, ${columns * rows} of ${width} × ${height} mm`] as const;
           })}

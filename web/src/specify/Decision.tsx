@@ -37,7 +37,7 @@ export function Decision({ view, s, member, group, rests }: DecisionProps) {
   const decided = s.system[member] as Decided<SystemValues[Member]>;
   const overruled = decided.override !== undefined;
   const decide = (value: SystemValues[Member] | null) =>
-    session.run({ name: 'decideAll', args: { surfaces: group, member, value } as never });
+    session.run({ name: 'decideAll', args: { surfaces: group, member, value } });
   const say = (value: SystemValues[Member]) => said(memberWord(member, value as never), system);
   const title = said(MEMBER_WORDS[member], system);
   return (

@@ -1,4 +1,3 @@
-import type { TrimKind } from '../../job/vocabulary.ts';
 import { placeOf, trimBands } from '../../measure/runs.ts';
 import { frameOf, isOffFloor, pointsOf } from '../../measure/openings.ts';
 import { pointsOfBox, polygonOf } from '../../measure/outline.ts';
@@ -8,7 +7,7 @@ import type { Point } from '../../measure/geometry.ts';
 import { formatLength } from '../../units/length.ts';
 import type { Metres, System } from '../../units/si.ts';
 import type { Corner } from './chains.ts';
-import { ring } from '../../units/list.ts';
+import { keysOf, ring } from '../../units/list.ts';
 
 export const DRAWING_LAYERS = ['plan', 'elevation', 'openings', 'trim', 'parts', 'dimensions', 'text'] as const;
 export type DrawingLayer = (typeof DRAWING_LAYERS)[number];
@@ -123,7 +122,7 @@ function elevation({ room }: RoomTakeoff, w: WallTakeoff, at: Point, system: Sys
   const shape = (layer: DrawingLayer, points: readonly Point[]) => chain(layer, moved(points, at), true);
   const place = (x: Metres, y: Metres): Point => ({ x: at.x + x, y: at.y + y });
   const marks: Mark[] = [shape('elevation', polygonOf(outline))];
-  for (const kind of Object.keys(room.trim) as TrimKind[])
+  for (const kind of keysOf(room.trim))
     marks.push(...trimBands(room, outline, openings, parts, kind).map((band) => shape('trim', band)));
   for (const o of openings) {
     const off = isOffFloor(o, outline);
