@@ -44,7 +44,7 @@ export function mutantsOf(file: string, text = readFileSync(file, 'utf8')): Muta
     if (ts.isIfStatement(node)) negate(node.expression);
     else if (ts.isConditionalExpression(node)) negate(node.condition);
     else if (ts.isBinaryExpression(node)) {
-      const one = ts.isNumericLiteral(node.right) && Number.isInteger(Number(node.right.text)) ? node.right : null;
+      const one = ts.isNumericLiteral(node.right) && /^[0-3]$/.test(node.right.text) ? node.right : null;
       const kind = node.operatorToken.kind;
       if (one && (COMPARES.has(kind) || (BY_ONE.has(kind) && one.text === '1')))
         put('off by one', one, one, String(Number(one.text) + 1));

@@ -1,7 +1,7 @@
+import { optionPrices } from '../testing/options.ts';
 import { describe, expect, test } from '@jest/globals';
 import { cottage, edited } from '../testing/jobs.ts';
 import Papa from 'papaparse';
-import { optionPrices } from '../whole/options.ts';
 import { baseOrder } from '../whole/plan.ts';
 import { quoteOf } from '../whole/quote.ts';
 import { shoppingList } from '../order/shopping.ts';

@@ -1,9 +1,6 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { Job } from '../job/types.ts';
 
-/** Fonts the documents ask for; whoever makes the PDF embeds them. `Wide` is fetched only where `needsWide` says so. */
-export const PDF_FONTS = ['Text', 'TextExt', 'Head', 'Wide'] as const;
-
 /** Latin as our own fonts have it; the extended Latin letters come in a file of their own. */
 const OWN =
   /^[\u0020-\u007e\u00a0-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\u2122\u2212]$/u;

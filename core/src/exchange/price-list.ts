@@ -20,7 +20,7 @@ export interface PriceColumns {
   readonly code: number;
 }
 export const MAX_PRICE_BYTES = 60_000_000;
-export const MAX_PRICE_ROWS = 200_000;
+const MAX_PRICE_ROWS = 200_000;
 const SAMPLE = 20;
 /** Characters read before others get their turn. */
 const CHUNK = 256 * 1024;
@@ -39,7 +39,7 @@ export function decodeList(bytes: Uint8Array): string {
 }
 
 /** The separator of a list: of those in its first line outside quotes, the most frequent. */
-export function separatorOf(text: string): string {
+function separatorOf(text: string): string {
   const counts = new Map<string, number>();
   let quoted = false;
   for (const c of text.slice(0, MOST_LINE)) {
@@ -146,7 +146,7 @@ export interface PriceChunk {
   readonly problems: readonly Problem[];
 }
 /** One row of cells to a price, or why not. `line` is its line in the file, headings counted. */
-export function readPriceRow(cells: readonly string[], columns: PriceColumns, line: number): PriceRow | Problem {
+function readPriceRow(cells: readonly string[], columns: PriceColumns, line: number): PriceRow | Problem {
   const cell = (at: number) => (at < 0 ? '' : (cells[at] ?? '').trim());
   const fault = (message: string): Problem => ({ path: '', line, message });
   const name = cell(columns.name).replace(/\s+/g, ' ').slice(0, 80);

@@ -17,7 +17,7 @@ export interface ReadingList {
   readonly problems: readonly Problem[];
 }
 
-export const MAX_READINGS = 20_000;
+const MAX_READINGS = 20_000;
 export const MAX_READINGS_BYTES = 2_000_000;
 
 const isUnit = (text: string): text is LengthUnit => Object.hasOwn(METRES_PER, text);

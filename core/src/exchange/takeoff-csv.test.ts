@@ -7,10 +7,11 @@ import { applyEdit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { alike, differences } from '../specify/alike.ts';
-import { specifyJob, type Specified } from '../specify/specify.ts';
+import type { Specified } from '../specify/specify.ts';
 import { FOOT } from '../units/si.ts';
 import { scheduleCsv } from './schedule-csv.ts';
 import { toCsv } from './csv.ts';
+import { wholeOf } from '../whole/whole.ts';
 import { takeoffCsv } from './takeoff-csv.ts';
 import { at } from '../units/list.ts';
 
@@ -50,14 +51,14 @@ test('metric headings and values; a name that looks like a formula is only text'
 
 test('the finish schedule as CSV counts overrules, and surfaces with one system stand together', () => {
   const job = cottage();
-  const surfaces = specifyJob(job);
+  const surfaces = wholeOf(job).surfaces;
   const [first] = surfaces.filter((s) => s.surface.kind === 'wall');
   const done = applyEdit(job, {
     name: 'decide',
     args: { surface: first?.surface.id ?? '', member: 'sheen', value: 'satin' },
   });
   if (!done.ok || !first) throw new Error('refused');
-  const after = specifyJob(done.value.job);
+  const after = wholeOf(done.value.job).surfaces;
   const rows = Papa.parse<Record<string, string>>(scheduleCsv(done.value.job, after), {
     header: true,
     skipEmptyLines: true,

@@ -39,7 +39,7 @@ export interface Sheet {
   readonly problems: readonly Problem[];
 }
 
-export const MAX_SHEET_LINES = 20_000;
+const MAX_SHEET_LINES = 20_000;
 const MAX_LINE = 2000;
 /** How many of a kind a room holds, by the list it stands in. */
 const MOST_OF = { walls: MOST.walls, openings: MOST.openings, parts: MOST.parts, checks: MOST.diagonals } as const;

@@ -61,7 +61,7 @@ function faultAt(job: Job, path: Path): Problem | null {
 }
 
 /** What the door has against an edit, looked at only where it changed something. */
-export function faultsOfEdit({ job, patches }: { readonly job: Job; readonly patches: readonly Patch[] }): Problem[] {
+function faultsOfEdit({ job, patches }: { readonly job: Job; readonly patches: readonly Patch[] }): Problem[] {
   const parts = new Map(patches.map(({ path }) => [path.slice(0, 6).join('/'), path] as const));
   const wrong = [...parts.values()].flatMap((path) => faultAt(job, path) ?? []);
   return (wrong.length ? wrong : references(job)).slice(0, MOST_PROBLEMS);

@@ -34,7 +34,7 @@ export const STARTING_PRACTICE: Practice = {
 };
 
 /** Starting judgements, to be changed to one's own. */
-export const STARTING_PRICING: Pricing = {
+const STARTING_PRICING: Pricing = {
   overhead: 0.1,
   margin: 0.15,
   tax: 0,
@@ -48,7 +48,7 @@ export const STARTING_PRICING: Pricing = {
   notes: '',
 };
 /** A painter's day of eight hours and a quarter, US cents [starting judgement]. */
-export const STARTING_DAY = 34_650;
+const STARTING_DAY = 34_650;
 
 /** A starting product in the tins and at the prices of a country. */
 export function soldIn(product: Product, country: Country): Product {

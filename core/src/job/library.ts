@@ -151,7 +151,7 @@ export const STARTING_FINISHES: Readonly<Record<string, { product: string; colou
 export const HOW_MANY = ['none', 'few', 'some', 'many'] as const;
 export type HowMany = (typeof HOW_MANY)[number];
 type Holes = Survey['repairs'];
-export const NO_HOLES: Holes = { pinhole: 0, coin: 0, large: 0, anchor: 0 };
+const NO_HOLES: Holes = { pinhole: 0, coin: 0, large: 0, anchor: 0 };
 /** What that comes to on each surface of a family [starting judgement]; counted surfaces go by their count. */
 export const ROOM_HOLES: Readonly<Record<HowMany, Readonly<Record<Family, Holes>>>> = {
   none: { wall: NO_HOLES, ceiling: NO_HOLES, trim: NO_HOLES },

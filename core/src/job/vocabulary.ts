@@ -415,7 +415,7 @@ export const LABOUR_GROUPS = [
 export type LabourGroup = (typeof LABOUR_GROUPS)[number];
 
 /** What is in the hand. */
-export const TOOLS = ['none', 'sponge', 'scraper', 'knife', 'paper', 'gun', 'tape', 'brush', 'roller'] as const;
+const TOOLS = ['none', 'sponge', 'scraper', 'knife', 'paper', 'gun', 'tape', 'brush', 'roller'] as const;
 export type Tool = (typeof TOOLS)[number];
 
 /** What is bought besides paint. */
@@ -482,7 +482,7 @@ export const BASES = ['water-borne', 'oil'] as const;
 export type Base = (typeof BASES)[number];
 
 /** What a hand does without stopping. */
-export const STROKES = [
+const STROKES = [
   'cut',
   'cut-again',
   'back-roll',
@@ -506,7 +506,7 @@ export const STROKES = [
 export type StrokeKind = (typeof STROKES)[number];
 
 /** Faces of what is no wall and no run, by what they are called. */
-export const PIECE_FACES = [
+const PIECE_FACES = [
   'all',
   'back',
   'ribs',
@@ -528,7 +528,7 @@ export const PIECE_FACES = [
 export type PieceFace = (typeof PIECE_FACES)[number];
 
 /** What can be changed so that a wall stays wet. */
-export const CHANGES = ['shorter', 'conditioner', 'second', 'wider', 'hour', 'shut'] as const;
+const CHANGES = ['shorter', 'conditioner', 'second', 'wider', 'hour', 'shut'] as const;
 export type Change = (typeof CHANGES)[number];
 
 /** Who keeps the wet edge of a last coat: alone where one person can, always alone, always two; or cut all of it and roll it later. */
@@ -555,7 +555,7 @@ export type Promised = (typeof PROMISES)[number];
 export const SKILLS = ['prepare', 'cut', 'roll', 'brush', 'mask'] as const;
 export type Skill = (typeof SKILLS)[number];
 /** Who does what on a wall: one person by stretches; everything cut and then rolled; one cuts and one follows; two from the middle outwards. */
-export const ROLES = ['stretches', 'cut-all', 'follow', 'two'] as const;
+const ROLES = ['stretches', 'cut-all', 'follow', 'two'] as const;
 export type Role = (typeof ROLES)[number];
 
 /** Why work on site is put down before it is done. */
@@ -568,7 +568,7 @@ export type Level = (typeof LEVELS)[number];
  * What a clock runs for. Something sets and is to be done before: an edge that is wet, caulk that skins, tape by its school, a coat by its
  * label. Something dries and lets others begin: what is wet is touched, gone over, taped, cut to, looked at, washed.
  */
-export const CLOCK_KINDS = ['edge', 'skin', 'close', 'recoat-by', 'touch', 'opens', 'cure'] as const;
+const CLOCK_KINDS = ['edge', 'skin', 'close', 'recoat-by', 'touch', 'opens', 'cure'] as const;
 export type ClockKind = (typeof CLOCK_KINDS)[number];
 export const DAY_PARTS = ['before', 'during', 'break', 'end'] as const;
 export type DayPart = (typeof DAY_PARTS)[number];

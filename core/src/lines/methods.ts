@@ -39,7 +39,7 @@ export type Lining = Pick<Job, 'settings' | 'practice' | 'crew' | 'learned' | 'l
 
 const ROUGH: ReadonlySet<Texture> = new Set<Texture>(['knockdown', 'rough-plaster', 'popcorn', 'brick', 'deep-stucco']);
 /** Whether tape bleeds on it, by its texture. */
-export const isRough = (s: Specified | null): boolean => s !== null && ROUGH.has(s.survey.texture);
+const isRough = (s: Specified | null): boolean => s !== null && ROUGH.has(s.survey.texture);
 const isPopcorn = ({ s }: Side): boolean => s?.survey.texture === 'popcorn';
 const isStucco = ({ s }: Side): boolean => s?.survey.texture === 'deep-stucco' || s?.survey.texture === 'rough-plaster';
 /** CIE L* below which a colour is deep, and the step that makes another light beside it [starting judgement]. */

@@ -94,8 +94,7 @@ export function linesAlike(lines: readonly MadeLine[], takeoff: RoomTakeoff): Li
 }
 
 /** “ceiling line (wall B to ceiling)”: a line by its kind and sides. */
-export const lineWord = (line: Line, takeoff: RoomTakeoff): Word =>
-  phrase`${LINE[line.kind]}, ${sidesWord(line, takeoff)}`;
+const lineWord = (line: Line, takeoff: RoomTakeoff): Word => phrase`${LINE[line.kind]}, ${sidesWord(line, takeoff)}`;
 
 /** “wall A and wall B”. */
 export const sidesWord = ({ sides: [a, b] }: Line, takeoff: RoomTakeoff): Word =>

@@ -63,19 +63,6 @@ export function crossing(points: readonly Point[]): readonly [number, number] | 
   return null;
 }
 
-/** Total length of a union of intervals clipped to [0, length]. */
-export function covered(intervals: readonly (readonly [Metres, Metres])[], length: Metres): Metres {
-  let total = 0;
-  let reach = 0;
-  for (const [from, to] of [...intervals].sort((a, b) => a[0] - b[0])) {
-    const start = Math.max(from, reach);
-    const end = Math.min(to, length);
-    if (end > start) total += end - start;
-    reach = Math.max(reach, end);
-  }
-  return total;
-}
-
 /** Solves A x = b by elimination with partial pivoting; null when A is singular. A is consumed. */
 export function solve(a: number[][], b: number[]): number[] | null {
   const n = b.length;

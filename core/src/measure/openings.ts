@@ -105,7 +105,7 @@ export function openingArea(o: Opening): Working {
 }
 
 /** Face of the casing on this side: the outline with it less the opening. */
-export const casingFace = (o: Opening, offFloor: boolean, casing = o.casing?.metres ?? 0): SquareMetres =>
+const casingFace = (o: Opening, offFloor: boolean, casing = o.casing?.metres ?? 0): SquareMetres =>
   areaOfFrame(frameOf(o, casing, offFloor)) - areaOfFrame(frameOf(o, 0, offFloor));
 
 /** Length of casing of which the face is made; to its outer edges where the corners are square. */

@@ -16,7 +16,7 @@ export interface Residuals {
   readonly worst: number | null;
 }
 /** A standardised residual beyond this is rarer than 1 in 100. */
-export const SUSPICIOUS = 2.58;
+const SUSPICIOUS = 2.58;
 
 /**
  * Residuals of an adjusted walk (turns held), each divided by its own standard error: the square root of the reading's

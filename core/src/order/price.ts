@@ -64,7 +64,7 @@ export function priceLabour(
   };
 }
 
-export const PRICE_LINES = ['paint', 'materials', 'labour', 'overhead', 'margin', 'tax'] as const;
+const PRICE_LINES = ['paint', 'materials', 'labour', 'overhead', 'margin', 'tax'] as const;
 export interface Price {
   /** In the order of PRICE_LINES, those of nothing left out. */
   readonly lines: readonly { readonly kind: (typeof PRICE_LINES)[number]; readonly amount: Money }[];

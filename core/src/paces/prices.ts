@@ -8,7 +8,7 @@ import type { Metres, Minutes, Money } from '../units/si.ts';
 export const CARTRIDGE = 0.0003;
 
 /** What a piece costs where nobody asked: the user's own figure, else the starting one at the prices of the country. */
-export function startingPrice(job: Pick<Job, 'settings' | 'region'>, item: MaterialItem): Money {
+function startingPrice(job: Pick<Job, 'settings' | 'region'>, item: MaterialItem): Money {
   const own = job.settings[`price.${item}`];
   return Math.round(own ?? localPrice(setting(job, `price.${item}`), job.region.country));
 }

@@ -20,7 +20,7 @@ const room = (mark: Mark, word: string) => ({ scope: 'room', mark, word: () => w
 const priming = { scope: 'surface', mark: 'prime', word: ({ name }: Said) => phrase`Prime ${name}` } as const;
 
 /** All there is to say of a go of work; which operations are in it stands in their rows. Order: TASKS. */
-export const TASK_RULES = {
+const TASK_RULES = {
   protect: room('none', 'Cover the floor and furniture, power and plates off'),
   wash: room('prepare', 'Wash and rinse'),
   fill: { ...room('prepare', ''), word: ({ coat }) => (coat > 1 ? `Fill, visit ${coat}` : 'Scrape and fill') },

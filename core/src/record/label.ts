@@ -147,7 +147,7 @@ const PATTERNS: Readonly<Partial<Record<LabelKey, RegExp>>> = {
 const isValue = (key: LabelKey, value: string): boolean => PATTERNS[key]?.test(value) ?? true;
 
 /** A sheen by its English word, whichever side of the ocean wrote it; null: another word, or none. */
-export function sheenFrom(text: string | undefined): Sheen | null {
+function sheenFrom(text: string | undefined): Sheen | null {
   const word = (text ?? '').toLowerCase();
   return word === 'matt' ? 'matte' : (SHEENS.find((sheen) => sheen === word) ?? null);
 }
@@ -155,7 +155,7 @@ export function sheenFrom(text: string | undefined): Sheen | null {
 export const coverText = (fabric: Fabric | null, pile: Pile | null): string =>
   [fabric, pile === null ? null : `${Math.round(pile * 1000)} mm`].filter((part) => part !== null).join(' ');
 /** Fabric and pile of a cover as a label says them; null: it does not. */
-export function coverFrom(text: string | undefined): { readonly fabric: Fabric | null; readonly pile: Pile | null } {
+function coverFrom(text: string | undefined): { readonly fabric: Fabric | null; readonly pile: Pile | null } {
   const words = (text ?? '').toLowerCase();
   const mm = Number(/(\d+) mm/.exec(words)?.[1]);
   return {
@@ -163,10 +163,6 @@ export function coverFrom(text: string | undefined): { readonly fabric: Fabric |
     pile: PILES.find((pile) => Math.round(pile * 1000) === mm) ?? null,
   };
 }
-/** Litres as a label says them; null: it does not. */
-export const litresFrom = (text: string | undefined): number | null =>
-  text === undefined ? null : Number(text.replace(',', '.').replace(' L', ''));
-
 /** Paint of earlier days as a label has it: what it does not say is unknown, and none of it is certain. */
 export function paintFromLabel(id: string, label: Label, source: string): EarlierPaint {
   const said = (key: LabelKey): string => (label[key] ?? '').slice(0, 200);

@@ -53,7 +53,7 @@ export interface LayerColour {
 const known = (text: string): string | null => text.trim() || null;
 
 /** What was said of earlier paint, coat by coat. */
-export const earlierLayers = (surface: SurfaceId, paints: readonly EarlierPaint[]): Layer[] =>
+const earlierLayers = (surface: SurfaceId, paints: readonly EarlierPaint[]): Layer[] =>
   paints.flatMap((paint) =>
     Array.from({ length: paint.coats }, (_, i): Layer => {
       const colour = { name: known(paint.colour), code: known(paint.code), hex: paint.hex };
@@ -111,7 +111,7 @@ function laidBy(log: TaskLog): Laid[] {
 }
 
 /** What a log says was laid, a layer a coat, in the order they were done. `surfaces`: those of the job with their systems. */
-export function loggedLayers(of: Recorded, state: SiteState, surfaces: readonly Specified[]): Layer[] {
+function loggedLayers(of: Recorded, state: SiteState, surfaces: readonly Specified[]): Layer[] {
   const byId = new Map(surfaces.map((s) => [s.surface.id, s]));
   const waxed = new Set(
     [...state.tasks.values()].flatMap(({ operation, done }) =>
@@ -163,7 +163,7 @@ function batchesOf({ practice }: Recorded['job'], pots: readonly PotLine[], key:
 }
 
 /** A coat as it is planned: true once somebody did it. */
-export function plannedLayer({ job }: Recorded, s: Specified, primed: boolean, coat: number, brushed: boolean): Layer {
+function plannedLayer({ job }: Recorded, s: Specified, primed: boolean, coat: number, brushed: boolean): Layer {
   const primer = primed ? primerAt(s, 'prime-roll', coat) : null;
   const tint = s.primers.find(({ product }) => product?.id === primer?.id)?.layer.tint ?? null;
   const { fabric, pile } = effective(s.system.cover);

@@ -16,7 +16,7 @@ export interface Labelled {
 }
 
 /** “0.8 L” of a label: to the hundredth. */
-export const leftText = (litres: Litres): string => `${Number(litres.toFixed(2))} L`;
+const leftText = (litres: Litres): string => `${Number(litres.toFixed(2))} L`;
 
 /** The label of a surface: what is seen on it by its record, or what the plan says while nobody did it. */
 export function labelOf(

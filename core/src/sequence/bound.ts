@@ -175,7 +175,7 @@ export function relationsOf({ order, waits, tasks, count }: Compiled): Relations
 }
 
 /** Earliest starts: by paths, and by what comes before being done by all people together. */
-export function headsOf(problem: Compiled, crew: CrewTime, { before }: Relations): Float64Array {
+function headsOf(problem: Compiled, crew: CrewTime, { before }: Relations): Float64Array {
   const { order, waits, tasks, count } = problem;
   const [starts, ends] = [new Float64Array(count), new Float64Array(count)];
   for (const j of order) {
@@ -311,7 +311,7 @@ function energyBound(problem: Compiled): Minutes {
  * uses another tool for it changed tools; and where every room begins with something that needs no paint, all but the rooms that
  * people begin in are gone to for that.
  */
-export function leastTravel({ instance, tasks, people }: Pick<Compiled, 'instance' | 'tasks' | 'people'>): Minutes {
+function leastTravel({ instance, tasks, people }: Pick<Compiled, 'instance' | 'tasks' | 'people'>): Minutes {
   const { travel } = instance;
   const painted = new Map<string, Set<string | null>>();
   for (const { room, paint, tool } of tasks)

@@ -229,7 +229,7 @@ export const onClock = (crew: Working, day: number, time: Minutes): Minutes =>
 export const momentOf = (crew: Working, { day, time }: Moment): Minutes => onClock(crew, day, time);
 
 /** ISO date of the nth day; null: the first is not set. */
-export const dateOf = ({ start }: Pick<Crew, 'start'>, day: number): string | null => {
+const dateOf = ({ start }: Pick<Crew, 'start'>, day: number): string | null => {
   if (start === null) return null;
   const date = new Date(`${start}T00:00:00Z`);
   date.setUTCDate(date.getUTCDate() + day);

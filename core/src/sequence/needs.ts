@@ -35,9 +35,6 @@ const SKILLS: Readonly<Record<TaskKind, readonly Skill[]>> = {
   'touch-up': [],
   clear: [],
 };
-/** What somebody has to be able to do for a task. */
-export const skillsFor = (kind: TaskKind): readonly Skill[] => SKILLS[kind];
-
 /** Work platforms, counted with the crew's things. */
 export const PLATFORM = 'platform';
 /** Hours without noise; hours so early that what is painted is dry when windows are shut. */

@@ -161,4 +161,4 @@ export class RuleWalk implements Walk {
 }
 
 /** The one person of a set of bits; -1: several. */
-export const aloneOn = (on: number): number => (on > 0 && (on & (on - 1)) === 0 ? 31 - Math.clz32(on) : -1);
+const aloneOn = (on: number): number => (on > 0 && (on & (on - 1)) === 0 ? 31 - Math.clz32(on) : -1);

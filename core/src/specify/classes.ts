@@ -28,24 +28,6 @@ export function parseContrast(text: string): Result<number> {
     : bad('Write a contrast ratio such as 97 %, or a class of EN 13300: class 2.', { column: 1 });
 }
 
-/** Gloss levels of the Master Painters Institute by units at 60 and 85 degrees [MPI, values from memory]; null between them. */
-export function glossLevel(at60: number, at85: number): 1 | 2 | 3 | 4 | 5 | 6 | 7 | null {
-  if (at60 > 85) return 7;
-  if (at60 >= 70) return 6;
-  if (at60 >= 35) return 5;
-  if (at60 >= 20) return at85 >= 35 ? 4 : null;
-  if (at60 > 10) return at85 >= 10 && at85 <= 35 ? 3 : null;
-  if (at60 <= 5 && at85 <= 10) return 1;
-  return at85 >= 10 && at85 <= 35 ? 2 : null;
-}
-
-/** Gloss classes of EN 13300 [values from memory]. */
-export function glossClass(at60: number, at85: number): 'gloss' | 'mid-sheen' | 'matt' | 'dead-matt' {
-  if (at60 >= 60) return 'gloss';
-  if (at85 >= 10) return 'mid-sheen';
-  return at85 >= 5 ? 'matt' : 'dead-matt';
-}
-
 /** The levels a sheen's name usually means [common practice, no source]. */
 export const LEVEL_OF: Readonly<Record<Sheen, string>> = {
   flat: 'G1, 0-5 at 60°',

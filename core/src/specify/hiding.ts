@@ -11,7 +11,7 @@ const BLACK: Bands = [0, 0, 0];
 const WHITE: Bands = [0.8, 0.8, 0.8];
 /** One-sided 5 % point: the thin spots. */
 const THIN = 1.645;
-export const MOST_COATS = 8;
+const MOST_COATS = 8;
 
 /** Reflectance in one band of a film of scattering power `sx` of a paint with `rInfinity`, over `background`. */
 export function filmReflectance(rInfinity: number, sx: number, background: number): number {

@@ -6,7 +6,7 @@ import { remember } from '../units/remember.ts';
 import { labOf, lrvOf } from './colour.ts';
 
 /** Colours whose pigments scatter little, so that they hide worse than the whites and earths of the same paint [common practice]. */
-export const BRIGHT_FAMILIES = ['red', 'orange', 'yellow', 'deep-red'] as const;
+const BRIGHT_FAMILIES = ['red', 'orange', 'yellow', 'deep-red'] as const;
 export type BrightFamily = (typeof BRIGHT_FAMILIES)[number];
 
 interface Lch {

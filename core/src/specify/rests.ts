@@ -17,7 +17,7 @@ export const givenOf = (job: Pick<Specifying, 'survey'>, { surface }: Pick<Speci
   layered<Partial<Survey>>(job.survey, surface, {});
 
 /** Questions of a surface that nobody answered, nearest scope or wider. */
-export function openQuestions(job: Specifying, s: Specified): readonly Question[] {
+function openQuestions(job: Specifying, s: Specified): readonly Question[] {
   const given = givenOf(job, s);
   return QUESTIONS.filter((question) => question.asked(s) && !answered(given, question.key));
 }

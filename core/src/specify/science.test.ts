@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import Color from 'colorjs.io';
 import fc from 'fast-check';
 import { runs } from '../testing/runs.ts';
-import { contrastOfClass, glossClass, glossLevel, hidingClass, parseContrast } from './classes.ts';
+import { contrastOfClass, hidingClass, parseContrast } from './classes.ts';
 import { hexOfLab, labDelta, labOf, lrvOf, undertone } from './colour.ts';
 import { parseColour } from './colour-text.ts';
 import { averageReadings } from './readings.ts';
@@ -151,23 +151,6 @@ describe('classes at their boundaries', () => {
     [0.95, 3],
     [0.9499, 4],
   ])('contrast %d is class %i', (contrast, of) => expect(hidingClass(contrast)).toBe(of));
-  test.each([
-    [4, 8, 1],
-    [9, 20, 2],
-    [15, 30, 3],
-    [25, 40, 4],
-    [50, 60, 5],
-    [70, 90, 6],
-    [85, 95, 6],
-    [86, 95, 7],
-    [25, 20, null],
-  ])('gloss %i and %i is level %s', (a, b, level) => expect(glossLevel(a, b)).toBe(level));
-  test.each([
-    [60, 90, 'gloss'],
-    [59, 10, 'mid-sheen'],
-    [9, 9.9, 'matt'],
-    [2, 4.9, 'dead-matt'],
-  ] as const)('%d and %d is %s', (a, b, name) => expect(glossClass(a, b)).toBe(name));
   test.each([
     ['class 2', 0.98],
     ['97', 0.97],

@@ -352,9 +352,6 @@ export const specifyRoom = (job: Specifying, takeoff: RoomTakeoff): Specified[] 
     job.region,
   );
 
-/** All surfaces of a job, room by room. */
-export const specifyJob = (job: Job): Specified[] => takeoffJob(job).flatMap((takeoff) => specifyRoom(job, takeoff));
-
 /** Decisions and finishes whose surface is no longer there: kept, and shown as such. */
 export function orphans(job: Job): Id[] {
   const present = new Set(takeoffJob(job).flatMap((t) => t.surfaces.map((s) => s.id)));

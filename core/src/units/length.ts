@@ -293,7 +293,7 @@ export function trimNumber(value: number, digits = 4): string {
 const GCD = (a: number, b: number): number => (b === 0 ? a : GCD(b, a % b));
 
 /** Feet, inches and a reduced fraction to the nearest 1/16 in. */
-export function toTape(metres: Metres): { feet: number; inches: number; top: number; bottom: number } {
+function toTape(metres: Metres): { feet: number; inches: number; top: number; bottom: number } {
   const sixteenths = Math.round((metres / INCH) * 16);
   const top = sixteenths % 16;
   const divisor = GCD(top, 16);

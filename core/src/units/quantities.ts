@@ -46,12 +46,6 @@ export function parsePercent(text: string): Result<number> {
       );
 }
 
-/** Areas in m2: `100 sq ft`, `100 ft2`, `9.3 m²`. */
-export const parseArea = parseWith(
-  { 'sq ft': SQUARE_FOOT, ft2: SQUARE_FOOT, 'ft²': SQUARE_FOOT, sf: SQUARE_FOOT, m2: 1, 'm²': 1, 'sq m': 1 },
-  'Write square feet (100 sq ft) or square metres (9.3 m2).',
-);
-
 /** Volumes in litres, US measures: `1 gal`, `2 qt`, `1 pt`, `8 fl oz`, `0.5 L`, `500 mL`. */
 export const parseVolume = parseWith(
   {
@@ -84,20 +78,6 @@ export const parseSpread = parseWith(
   },
   'Write 400 sq ft/gal or 10 m2/L.',
 );
-
-/** A span in minutes: `90 min`, `1 h 30`, `1:30`, `2 h`, `2 days` are elapsed time. */
-export function parseMinutes(text: string): Result<Minutes> {
-  const clock = /^\s*(\d+):([0-5]\d)\s*$/.exec(text);
-  if (clock) return finite(Number(clock[1]) * 60 + Number(clock[2]), text);
-  const words =
-    /^\s*(?:(\d+(?:[.,]\d+)?)\s*d(?:ays?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*h(?:ours?|rs?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:m|min|minutes?)?)?\s*$/i.exec(
-      text,
-    );
-  if (!words || !text.trim())
-    return bad(`“${text.trim()}” is not a time. Write 90 min, 1 h 30 or 1:30.`, { column: 1 });
-  const part = (index: number) => Number((words[index] ?? '0').replace(',', '.'));
-  return finite(part(1) * 1440 + part(2) * 60 + part(3), text);
-}
 
 /** 11 h 20 min, 40 min. */
 export function formatMinutes(minutes: Minutes): string {

@@ -12,10 +12,6 @@ export interface Uniform {
 export const ageAt = ({ cut: c, roll: r, turn: t }: Uniform, length: Metres, x: Metres): Minutes =>
   length / c + t + x / r - x / c;
 
-/** Greatest age of the band of a stretch: at its start where rolling is not slower than cutting, else at its end. */
-export const greatestAge = (paces: Uniform, length: Metres): Minutes =>
-  Math.max(ageAt(paces, length, 0), ageAt(paces, length, length));
-
 /** Longest stretch whose band is open when it is rolled; 0: not even a short one. */
 export const longestStretch = ({ cut: c, roll: r, turn: t }: Uniform, open: Minutes): Metres =>
   Math.max(0, Math.min(c, r) * (open - t));

@@ -13,7 +13,7 @@ import { wholeOf } from '../whole/whole.ts';
 import { CELL, playedWell, PracticeWall } from './practice.ts';
 import { ranked, remediesOf } from './remedies.ts';
 import { setUp, simulate } from './simulate.ts';
-import { ageAt, ageRunningFree, chanceOf, greatestAge, longestStretch, sigmaOf } from './uniform.ts';
+import { ageAt, ageRunningFree, chanceOf, longestStretch, sigmaOf } from './uniform.ts';
 import type { WetWall } from './wall.ts';
 import { wetEdgeOf, type WetAnswer } from './wetEdge.ts';
 
@@ -67,6 +67,10 @@ const paces = fc.record({
   turn: fc.double({ min: 0, max: 3, noNaN: true }),
 });
 const bandsOf = ({ ages, cells }: { ages: Float64Array; cells: { bands: number } }) => [...ages.slice(0, cells.bands)];
+
+/** Greatest age of the band of a stretch: at one of its ends. */
+const greatestAge = (paces: Parameters<typeof ageAt>[0], length: number): number =>
+  Math.max(ageAt(paces, length, 0), ageAt(paces, length, length));
 
 describe('uniform paces', () => {
   test('one person: every age of the simulation is the closed form’s at its edges, to 1e-9', () => {

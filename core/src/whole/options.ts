@@ -1,4 +1,4 @@
-import { rows, type Id } from '../job/table.ts';
+import type { Id } from '../job/table.ts';
 import type { JobOption } from '../job/priced.ts';
 import type { Money } from '../units/si.ts';
 import type { WholeInput } from './inputs.ts';
@@ -18,7 +18,3 @@ export function optionPrice(job: WholeInput, option: JobOption): OptionPrice {
   };
   return { option, price: total(option.id, true) - total(option.id, false) };
 }
-
-/** Each option by itself: what it would add to the price, minor units. */
-export const optionPrices = (job: WholeInput): OptionPrice[] =>
-  rows(job.options).map((option) => optionPrice(job, option));

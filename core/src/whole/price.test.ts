@@ -1,3 +1,4 @@
+import { optionPrices } from '../testing/options.ts';
 import { describe, expect, test } from '@jest/globals';
 import { cottage as openCottage, edited as editedJob } from '../testing/jobs.ts';
 import fc from 'fast-check';
@@ -5,7 +6,6 @@ import { applyEdit, type Edit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import { FOOT } from '../units/si.ts';
 import { evaluate } from '../units/working.ts';
-import { optionPrices } from './options.ts';
 import { baseDays, baseOrder, basePlan } from './plan.ts';
 import { wholeOf } from './whole.ts';
 import { isKept, KIT, materialKey } from '../order/kit.ts';

@@ -37,7 +37,7 @@ export const stateOf = (job: Pick<Job, 'crew'>, log: Log): SiteState =>
   foldLog(log, minutesSince(zeroOf(job.crew, log) ?? 0), (who) => job.crew.people[personIn(job)(who)]?.id ?? who);
 
 /** The job in the air that was read last: what dries, and how long an edge stays wet, goes by it. */
-export function inLoggedAir<J extends Pick<Job, 'air'>>(job: J, state: SiteState): J {
+function inLoggedAir<J extends Pick<Job, 'air'>>(job: J, state: SiteState): J {
   const last = state.air.at(-1);
   return last ? { ...job, air: loggedAir(job.air, last.air) } : job;
 }

@@ -30,11 +30,11 @@ export interface TouchAnswer extends TouchUp {
 
 const YEAR = 365.25 * 24 * 3600 * 1000;
 /** Years from a day, a month or a year to a day. */
-export const yearsSince = (when: string, today: string): number =>
+const yearsSince = (when: string, today: string): number =>
   Math.max(0, (Date.parse(today) - Date.parse(when.length === 4 ? `${when}-07-01` : when)) / YEAR);
 
 /** The case of a surface: its record first, then what the plan says. @param today ISO day; null: age is only what is asked */
-export function touchCase(
+function touchCase(
   job: Job,
   { specified: s, layers }: SurfaceRecord,
   ask: TouchAsk,

@@ -41,7 +41,7 @@ export const primerWord = ({ then, ...first }: PrimerChoice): Word =>
   then ? phrase`${layerWord(first)}, then ${layerWord(then)}` : layerWord(first);
 
 /** “spot-prime: blocking primer”, “bonding primer, 2 coats, tinted to …”. */
-export function layerWord({ kind, extent, coats, tint }: PrimerLayer): Word {
+function layerWord({ kind, extent, coats, tint }: PrimerLayer): Word {
   if (extent === 'none' || kind === 'none') return 'none';
   if (extent === 'spot') return phrase`spot-prime: ${PRIMER[kind]}`;
   const times = coats > 1 ? phrase`, ${coatsWord(coats)}` : '';

@@ -11,11 +11,9 @@ import type {
   Fabric,
   FixtureWay,
   Hand,
-  Leaf,
   LineKind,
   LineMethod,
   OpeningKind,
-  OpeningShape,
   PaintFamily,
   PartKind,
   PrepStep,
@@ -27,7 +25,6 @@ import type {
   Pull,
   RepairClass,
   RoomUse,
-  Sash,
   Seal,
   Sheen,
   Stain,
@@ -245,21 +242,6 @@ export const TRIM: Words<TrimKind | 'casing'> = {
   casing: pair('casing', 'architrave'),
 };
 export const OPENING: Words<OpeningKind> = { door: 'door', window: 'window', opening: 'opening' };
-export const LEAF: Words<Leaf> = { flush: 'flush', panelled: 'panelled', glazed: 'glazed', none: 'none' };
-export const HEAD: Words<OpeningShape> = {
-  rectangle: 'rectangle',
-  round: 'round',
-  segmental: 'segmental',
-  gable: 'gable',
-  circle: 'circle',
-};
-export const SASH: Words<Sash> = {
-  none: 'none',
-  fixed: 'fixed',
-  casement: 'casement',
-  hung: 'hung',
-  sliding: 'sliding',
-};
 export const PART: Words<PartKind> = {
   dado: 'dado',
   panel: 'panel',

@@ -12,7 +12,7 @@ import { HOLES } from '../words/terms.ts';
 import { operation, type Labouring, type Operation } from './operation.ts';
 
 /** Visits a hole takes: what is deep is filled in layers, each dry before the next [common practice, no source]. */
-export const VISITS: Readonly<Record<RepairClass, number>> = { pinhole: 1, anchor: 1, coin: 2, large: 3 };
+const VISITS: Readonly<Record<RepairClass, number>> = { pinhole: 1, anchor: 1, coin: 2, large: 3 };
 
 /** The deepest hole that a visit does not finish, so that its filler lies thick; null: only what soon dries. */
 export const deepestIn = ({ repairs }: Pick<Survey, 'repairs'>, visit: number): RepairClass | null => {

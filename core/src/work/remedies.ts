@@ -58,7 +58,7 @@ export function mendsOf({ defects }: Pick<Job, 'defects'>, surfaces: readonly Sp
 }
 
 /** The coat after which a surface is mended: that on which the first of its defects was seen. */
-export const mendedAfter = (mends: readonly Mend[], coats: number): number =>
+const mendedAfter = (mends: readonly Mend[], coats: number): number =>
   Math.min(coats, ...mends.map(({ defect }) => defect.coat ?? coats));
 
 interface MendedSurface {

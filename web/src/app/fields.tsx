@@ -182,7 +182,7 @@ type LengthProps = Omit<TextFieldProps<Reading | null>, 'parse' | 'value'> & {
 };
 
 /** Reads a length as a field does: in the job's unit where it names none, or nothing at all where that may be. */
-export function readLength(
+function readLength(
   text: string,
   system: System,
   options: Omit<LengthOptions, 'unit'> = {},

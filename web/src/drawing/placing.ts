@@ -19,7 +19,7 @@ export interface Placing {
 /** Screen pixels within which an edge catches. */
 const CATCH = 9;
 
-export const tapeStep = (system: System): Metres => (isImperial(system) ? INCH : 0.01);
+const tapeStep = (system: System): Metres => (isImperial(system) ? INCH : 0.01);
 
 const boundsOf = (opening: Opening, wall: WallTakeoff, step: Metres, reach: Metres) => ({
   length: wall.outline.length,

@@ -99,7 +99,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
 const MOST_DRAWN = 6;
 
 /** Cans to one scale, as tall as the cube root of what they hold; the last ones show what is left over on average. */
-export function Cans({ line, view }: { line: PaintLine; view: WholeView }) {
+function Cans({ line, view }: { line: PaintLine; view: WholeView }) {
   const cans = (line.choice?.cans ?? []).flatMap((can) => Array.from({ length: can.count }, () => can.litres));
   const over = leftIn(cans, line.leftover);
   return (
@@ -132,7 +132,7 @@ function leftIn(cans: readonly number[], left: number): number[] {
 }
 
 /** A can: paint that is used in its colour, what is left over hatched. */
-export function CanPicture({ litres, left, hex }: { litres: number; left: number; hex: string | null }) {
+function CanPicture({ litres, left, hex }: { litres: number; left: number; hex: string | null }) {
   const size = 13 * Math.cbrt(litres);
   const [width, height] = [size - 2, size * 1.1 - 4];
   const top = 3;

@@ -12,7 +12,7 @@ const HIGH = 46;
 const OLD = 30;
 
 /** A cut through the wall: the oldest paint at the left, what is seen at the right. */
-export function CutThrough({ paints }: { readonly paints: readonly Paint[] }) {
+function CutThrough({ paints }: { readonly paints: readonly Paint[] }) {
   const coats = paints.flatMap(({ layers }) => layers.map((layer, i) => ({ layer, first: i === 0 })));
   const wide = Math.max(6, Math.min(22, 220 / Math.max(1, coats.length)));
   const width = OLD + coats.length * wide + 2;

@@ -66,7 +66,7 @@ interface ClockProps extends Pick<Shared, 'view' | 'tasks' | 'now' | 'zero'> {
   readonly clock: SiteClock;
 }
 /** One clock of what dries or sets: how long still, and what comes then. */
-export function Clock({ clock, view, tasks, now, zero }: ClockProps) {
+function Clock({ clock, view, tasks, now, zero }: ClockProps) {
   const { system, state, goTo, select } = view;
   const { kind, due, since, because, frees, operation, stretch } = clock;
   const task = tasks.get(operation);

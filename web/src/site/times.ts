@@ -28,5 +28,5 @@ export function onWall(minutes: number, now: number, zero: Zero, crew: Crew): st
   const time = at.toFormat('H:mm');
   return days === 0 ? time : days === 1 ? `tomorrow ${time}` : `${at.toFormat('ccc d LLL')}, ${time}`;
 }
-export const wallTime = (zero: number, minutes: number, { zone }: Pick<Crew, 'zone'>): DateTime =>
+const wallTime = (zero: number, minutes: number, { zone }: Pick<Crew, 'zone'>): DateTime =>
   DateTime.fromMillis(zero + Math.round(minutes) * 60_000, { zone });

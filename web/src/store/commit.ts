@@ -25,7 +25,7 @@ export interface Committed {
 /** The job is gone: deleted, or another of the same name stands in its place. */
 export class JobGone extends Error {}
 
-export const OVERLAPPED =
+const OVERLAPPED =
   'Another tab changed the same place since; this step was left out, so that nothing of theirs is lost.';
 
 /** How many touches are kept to tell a slow tab what it missed. */

@@ -12,7 +12,7 @@ const MOST_KEPT = 32e6;
 
 const key = (job: string): string => `copies|${job}`;
 /** The copies whose content is in the job as it stands here. */
-export async function copiesIn(db: Database, job: string): Promise<readonly string[]> {
+async function copiesIn(db: Database, job: string): Promise<readonly string[]> {
   const row = await db.kept.get(key(job));
   return (row?.value as readonly string[] | undefined) ?? [];
 }

@@ -2,7 +2,7 @@ import type { DraftRoom } from '../../job/reconcile.ts';
 import { letter, newWall } from '../../job/blank.ts';
 import { ENDS, MOST } from '../../job/limits.ts';
 import { signedArea, type Point } from '../../measure/geometry.ts';
-import { bad, good, type Problem, type Result } from '../../units/problem.ts';
+import { bad, good, type Result } from '../../units/problem.ts';
 import { tapeReading } from '../../units/reading.ts';
 import type { LengthUnit, System } from '../../units/si.ts';
 import { at, pairs, ring } from '../../units/list.ts';
@@ -77,7 +77,7 @@ class Ends {
 }
 
 /** Joins chains end to end where their ends lie within `tolerance` of each other, in time that grows with their number. */
-export function join(chains: readonly Chain[], tolerance: number): { loops: Chain[]; open: Chain[] } {
+function join(chains: readonly Chain[], tolerance: number): { loops: Chain[]; open: Chain[] } {
   const loops = chains.filter((c) => c.closed && c.corners.length > 1);
   const loose = chains.filter((c) => !c.closed && c.corners.length > 1);
   const ends = new Ends(tolerance);
@@ -197,10 +197,3 @@ export function wallsOf({ corners }: Chain, system: System): Result<DraftRoom['w
     }),
   );
 }
-
-/** A fault of a drawing, at a line of its text where that is known. */
-export const planProblem = (message: string, line?: number): Problem => ({
-  path: '',
-  message,
-  ...(line ? { line } : {}),
-});
