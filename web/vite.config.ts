@@ -4,6 +4,7 @@ import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import remarkGfm from 'remark-gfm';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { byScript } from './fonts.ts';
 
 /** What the compiler finds wrong, or passes over: a view that is not compiled renders at every key. */
 const faults: string[] = [];
@@ -31,6 +32,7 @@ export default defineConfig({
   plugins: [
     // the guides, read once here and not in every browser
     mdx({ format: 'md', remarkPlugins: [remarkGfm] }),
+    byScript(),
     react(),
     babel({ presets: [compiler], include: /\/web\/src\/.*\.tsx?$/ }),
     {
@@ -65,7 +67,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ['assets/**', '*.svg', '*.css'],
         // what a browser that keeps pages never asks for
-        globIgnores: ['**/*.woff'],
+        globIgnores: ['**/barlow-*.woff'],
         // the page is made by the server, with a word of its own for what may be styled: it is kept as it came
         templatedURLs: { '/': ['index.html'] },
         navigateFallback: '/',

@@ -6,7 +6,7 @@ import { baseOrder } from '../whole/plan.ts';
 import { quoteOf } from '../whole/quote.ts';
 import { shoppingList } from '../order/shopping.ts';
 import { quotePdf, shoppingPdf } from './order-pdf.ts';
-import { needsWide, runs } from './pdf.ts';
+import { runs, scriptsIn } from './pdf.ts';
 import { quoteCsv, shoppingCsv, shoppingText } from './order-text.ts';
 
 const job = edited(cottage(), {
@@ -19,15 +19,17 @@ const list = shoppingList(job, order);
 
 describe('on paper', () => {
   test('letters go to the font that has them', () => {
-    expect(runs('Zoë 3⁄8″, Łódź Ω')).toEqual([
+    // the second of these letters is two: a mark goes with what it stands on
+    expect(runs('Zoe\u0308 3⁄8″, Łódź Ωא\u05b8')).toEqual([
       { text: 'Zoë 3/8", ' },
       { text: 'Ł', font: 'TextExt' },
       { text: 'ód' },
       { text: 'ź', font: 'TextExt' },
       { text: ' ' },
-      { text: 'Ω', font: 'Wide' },
+      { text: 'Ω', font: 'Greek' },
+      { text: 'א\u05b8', font: 'Hebrew' },
     ]);
-    expect([needsWide(quotePdf(job, quote)), needsWide(shoppingPdf(job, list))]).toEqual([true, false]);
+    expect([scriptsIn(quotePdf(job, quote)), scriptsIn(shoppingPdf(job, list))]).toEqual([['Greek'], []]);
   });
 });
 

@@ -1,13 +1,13 @@
-import { needsWide } from '@kovelin/core/exchange/pdf.ts';
+import { scriptsIn } from '@kovelin/core/exchange/pdf.ts';
 import text400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
 import text700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
 import ext400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff?url';
 import ext700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-700-normal.woff?url';
-import wide from 'dejavu-fonts-ttf/ttf/DejaVuSans.ttf?url';
+import scripts from 'dejavu-fonts-ttf/ttf/DejaVuSans.ttf?by-script';
 import pdfMake from 'pdfmake/build/pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 
-/** Fonts travel inside the document; the widest, for other scripts, is fetched only when a name needs it. */
+/** Fonts travel inside the document; those of other scripts are fetched only when a name needs them. */
 const FILES = { text400, text700, ext400, ext700 } as const;
 
 const base64 = (blob: Blob): Promise<string> =>
@@ -26,12 +26,15 @@ async function put(name: string, url: string): Promise<void> {
 
 /** A document as a PDF in the application’s own typefaces. @throws where one cannot be fetched. */
 export async function pdfOf(document: TDocumentDefinitions): Promise<Blob> {
-  await Promise.all(Object.entries(FILES).map(([name, url]) => put(name, url)));
-  if (needsWide(document)) await put('wide', wide);
+  const wide = scriptsIn(document);
+  await Promise.all([
+    ...Object.entries(FILES).map(([name, url]) => put(name, url)),
+    ...wide.map((script) => put(script, scripts[script])),
+  ]);
   pdfMake.setFonts({
     Text: { normal: 'text400', bold: 'text700' },
     TextExt: { normal: 'ext400', bold: 'ext700' },
-    ...(needsWide(document) ? { Wide: { normal: 'wide', bold: 'wide' } } : {}),
+    ...Object.fromEntries(wide.map((script) => [script, { normal: script, bold: script }])),
   });
   return pdfMake.createPdf(document).getBlob();
 }
