@@ -17,7 +17,7 @@ import { benchWhole } from './whole.ts';
 import { benchWork } from './work.ts';
 
 /**
- * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site record size keys open slider memory` for parts; `hostile`,
+ * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site record size start keys open slider memory` for parts; `hostile`,
  * `kills`, `exchange` and `full-disk` take minutes and are run when they are asked for, as are the laws of the tests over 10,000 cases each:
  * `laws`, or `laws core/src/lines` for some; and rules turned round, to see whether a test notices: `mutants`, or `mutants seed=2 count=20 order`.
  */
@@ -43,4 +43,4 @@ if (parts[0] === 'mutants') await benchMutants(parts.slice(1));
 if (parts.includes('kills')) await benchKills();
 if (parts.includes('exchange')) await benchExchange();
 if (parts.includes('kills') || parts.includes('full-disk')) await benchFullDisk();
-if (['size', 'keys', 'open', 'slider', 'memory'].some(wanted)) await benchWeb(wanted);
+if (['size', 'start', 'keys', 'open', 'slider', 'memory'].some(wanted)) await benchWeb(wanted);

@@ -17,6 +17,7 @@ export async function benchWeb(wanted: (part: string) => boolean): Promise<void>
   try {
     if (wanted('size')) await sizes(browser, url);
     if (wanted('keys')) await keys(browser, url);
+    if (wanted('start')) await starting(browser, url);
     if (wanted('open')) await opening(browser, url);
     if (wanted('slider')) await slider(browser, url);
     if (wanted('memory')) await memory(browser, url);
@@ -190,6 +191,50 @@ async function dragged(page: Page, slider: string): Promise<[string, string]> {
   const counted = all.slice(5).sort((x, y) => x - y);
   const spent = counted[Math.floor(counted.length * 0.95)] ?? NaN;
   return [ms(spent), `${times(spent, FRAME, 'a frame')}; ${counted.length} steps`];
+}
+
+/** From the address of the demo job to a field that one can type in, at most, ms. */
+const STARTS = [
+  { name: 'first load', most: 1500, again: false, slower: 1 },
+  { name: 'second load', most: 800, again: true, slower: 1 },
+  { name: 'first load, a processor 4 x slower', most: 3000, again: false, slower: 4 },
+  { name: 'second load, a processor 4 x slower', most: 3000, again: true, slower: 4 },
+] as const;
+const SHOWN = `(function look() {
+  if (document.querySelector('[id^=length-]')) globalThis.shown = performance.now();
+  else requestAnimationFrame(look);
+})()`;
+/** How long a browser that was never here takes, and one that was; and what of it the page itself is busy with. */
+async function starting(browser: Browser, url: string): Promise<void> {
+  console.log('\nPage: from its address to a field that one can type in; median of 9');
+  for (const { name, most, again, slower } of STARTS) {
+    const all: { readonly shown: number; readonly busy: ReadonlyMap<string, number> }[] = [];
+    for (let i = 0; i < 9; i++) {
+      const context = await browser.newContext({ serviceWorkers: 'allow', viewport: { width: 1280, height: 800 } });
+      const page = await context.newPage();
+      if (again) {
+        await openJob(page, url, null);
+        await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+      }
+      const cdp = await context.newCDPSession(page);
+      await cdp.send('Emulation.setCPUThrottlingRate', { rate: slower });
+      await cdp.send('Performance.enable');
+      await page.addInitScript({ content: SHOWN });
+      await page.goto(again ? page.url() : `${url}/demo`);
+      const shown = await (await page.waitForFunction(() => (globalThis as { shown?: number }).shown)).jsonValue();
+      const { metrics } = await cdp.send('Performance.getMetrics');
+      all.push({ shown: Number(shown), busy: new Map(metrics.map((metric) => [metric.name, metric.value * 1000])) });
+      await context.close();
+    }
+    const middle = all.sort((a, b) => a.shown - b.shown)[4];
+    if (!middle) continue;
+    const of = (metric: string) => `${Math.round((100 * (middle.busy.get(metric) ?? 0)) / middle.shown)} %`;
+    line(
+      name,
+      ms(middle.shown),
+      `${times(middle.shown, most, `the most, ${most} ms`)}; scripts ${of('ScriptDuration')}, layout ${of('LayoutDuration')}, styles ${of('RecalcStyleDuration')}, all tasks ${of('TaskDuration')}`,
+    );
+  }
 }
 
 /** From a click on a job in the list to its first room on the screen. */

@@ -152,6 +152,14 @@ describe('walls', () => {
       play(id.wall, { hand }).strokes.find((s) => s.kind === 'ends')?.shape[0]?.[0]?.x;
     expect(start('right')).toBeGreaterThan(3);
     expect(start('left')).toBeLessThan(1);
+    // and the edges of a kind in the same order
+    const corners = (hand: 'left' | 'right') =>
+      play(id.wall, { hand })
+        .strokes.filter((s) => s.kind === 'cut')
+        .flatMap(({ shape }) => shape.map((piece) => piece.map((p) => p.x)))
+        .filter((xs) => Math.max(...xs) - Math.min(...xs) < 0.2)
+        .map((xs) => Math.round(Math.min(...xs)));
+    expect([corners('right')[0], corners('left')[0]]).toEqual([4, 0]);
     const { stations, strokes } = play(id.wall);
     const high = stations.filter((s) => s.kind === 'ladder').flatMap((s) => s.strokes);
     expect(high.length).toBeGreaterThan(0);
