@@ -45,6 +45,9 @@ describe('palettes', () => {
         });
       }),
     );
+    // XML may be all on one line, however long
+    const many = writeCxf(Array.from({ length: 500 }, (_, i) => ({ name: `${i}`, hex: '#c3cdbd' })));
+    expect(read(many.replaceAll('\n', ''))?.[0]).toHaveLength(500);
   });
 
   test.each([

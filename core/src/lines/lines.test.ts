@@ -365,6 +365,15 @@ describe('pins', () => {
     expect(text).toMatch(
       /^Wall A to wall B: .+ laps 1⁄2″ round the corner first; cut .+ freehand, its (left|right) side$/,
     );
+    // each way by its own word
+    const words = { 'tape-sealed': 'sealed', 'tape-caulked': 'caulked', tape: 'burnished', edger: 'edger' } as const;
+    const corner = between(m, 'corner', field(1), field(2)).line;
+    for (const [method, word] of Object.entries(words)) {
+      const other = made(...deep, line(corner.id, { first: field(1), method: method as keyof typeof words }));
+      expect(said(lineSentence(between(other, 'corner', field(1), field(2)), other.takeoff), 'imperial')).toContain(
+        word,
+      );
+    }
   });
   test('law: on paper lines made alike are one sentence, and their lengths add up', () => {
     const { lines, takeoff } = made(...deep);

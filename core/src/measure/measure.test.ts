@@ -57,6 +57,16 @@ test('a plain room worked by hand', () => {
   for (const figure of figures) expect(evaluate(figure)).toBeCloseTo(figure.value, 12);
 });
 
+test('mouldings of a panelled door add to its faces, panes of a glazed one take from them', () => {
+  const leaf = (how: string) => {
+    const t = takeoff(`${BOX}door d on A 2'6 x 6'8 at 3 leaf ${how}\n`);
+    return t.surfaces.find((s) => s.kind === 'door')?.area.value ?? NaN;
+  };
+  const [flush, panelled, glazed] = [leaf('flush'), leaf('panelled 3 x 2'), leaf('glazed 3 x 2')];
+  expect(panelled).toBeGreaterThan(flush);
+  expect(glazed).toBeLessThan(flush);
+});
+
 describe('ceilings', () => {
   const gable = `units ft\nroom Loft\nheight 6\nwall A 12 R peak 10 at 6\nwall B 10 R\nwall C 12 R peak 10 at 6\nwall D 10 R\n`;
   test('two planes meeting at a ridge: plan area over cos pitch', () => {

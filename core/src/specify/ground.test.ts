@@ -203,6 +203,10 @@ describe('primers that do what is asked', () => {
     const s = at(job(said), kind);
     expect(primers(s)).toEqual(expected);
     expect(rules(s)).toEqual([]);
+    // whatever is primed, spots and all of it, is primed with something
+    for (const { specified, kind: work, coat } of wholeOf(job(said)).operations)
+      if (specified && work.startsWith('prime') && !work.startsWith('prime-cut'))
+        expect(primerAt(specified, work, coat)).not.toBeNull();
   });
 
   const asks: Readonly<Record<string, Partial<Survey>>> = { oil: { coat: 'oil', stains: ['smoke'] } };
