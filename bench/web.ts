@@ -31,15 +31,18 @@ export async function benchWeb(wanted: (part: string) => boolean): Promise<void>
 const MOST_KB = {
   'JavaScript of the first page': 250,
   'JavaScript of the demo room, ready to type in': 340,
+  'of it our own code': 150,
   'all JavaScript, with charts and workers': 2100,
   'kept for use without a network, not packed': 7000,
 };
 /** Sizes of what is loaded, JavaScript in gzip. */
 async function sizes(browser: Browser, url: string): Promise<void> {
   console.log('\nSizes of what is loaded');
-  const packed = (names: readonly string[]) =>
-    names.reduce((sum, name) => sum + gzipSync(readFileSync(join('web/dist', name))).length, 0);
-  const loaded = async (path: string, ready: string): Promise<number> => {
+  const shares = JSON.parse(readFileSync('web/dist/.our-share.json', 'utf8')) as Readonly<Record<string, number>>;
+  const packed = (names: readonly string[], share: (name: string) => number = () => 1) =>
+    names.reduce((sum, name) => sum + gzipSync(readFileSync(join('web/dist', name))).length * share(name), 0);
+  /** Files of the page itself; what it works out beside comes later. */
+  const loaded = async (path: string, ready: string): Promise<string[]> => {
     const page = await browser.newPage();
     const scripts = new Set<string>();
     page.on('response', (r) => r.url().endsWith('.js') && scripts.add(new URL(r.url()).pathname));
@@ -55,12 +58,14 @@ async function sizes(browser: Browser, url: string): Promise<void> {
     );
     const beside = new Set([...own.flat(), ...page.workers().map((worker) => new URL(worker.url()).pathname)]);
     await page.close();
-    return packed([...scripts].filter((name) => !beside.has(name)));
+    return [...scripts].filter((name) => !beside.has(name));
   };
+  const demo = await loaded('/demo', '.drawing > svg');
   const kept = [...readFileSync('web/dist/sw.js', 'utf8').matchAll(/url:\s*"([^"]+)"/g)].map(([, name = '']) => name);
   const found: Readonly<Record<keyof typeof MOST_KB, number>> = {
-    'JavaScript of the first page': await loaded('/', '.start-card, .job-card'),
-    'JavaScript of the demo room, ready to type in': await loaded('/demo', '.drawing > svg'),
+    'JavaScript of the first page': packed(await loaded('/', '.start-card, .job-card')),
+    'JavaScript of the demo room, ready to type in': packed(demo),
+    'of it our own code': packed(demo, (name) => shares[name.slice(1)] ?? 1),
     'all JavaScript, with charts and workers': packed(
       readdirSync('web/dist/assets').flatMap((name) => (name.endsWith('.js') ? [`assets/${name}`] : [])),
     ),

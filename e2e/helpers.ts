@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test';
 
 /** Every test watches its page: nothing leaves the origin, and the content policy and the console stay silent. */
 export const test = base.extend<{ provoked: RegExp | null }>({
@@ -26,11 +26,32 @@ export function watch(page: Page, origin: string, faults: string[]): void {
   page.on('pageerror', (error) => faults.push(`page: ${error.message}`));
 }
 
-export async function openDemo(page: Page): Promise<void> {
-  await page.goto('/demo');
+/** What browsers hold of jobs that were opened before: they are put there, and not read from their files each time. */
+const held = new Map<
+  string,
+  { readonly state: Awaited<ReturnType<BrowserContext['storageState']>>; readonly path: string }
+>();
+/** A job with its first room on the screen and its plan made. @param first how it comes there the first time. */
+async function open(page: Page, name: string, first: () => Promise<unknown>): Promise<void> {
+  const known = page.url() === 'about:blank' ? held.get(name) : undefined;
+  if (known) {
+    await page.context().setStorageState(known.state);
+    await page.goto(known.path);
+  } else await first();
   await page.locator('.drawing > svg').waitFor();
   await settled(page);
+  if (!held.has(name))
+    held.set(name, {
+      state: await page.context().storageState({ indexedDB: true }),
+      path: new URL(page.url()).pathname,
+    });
 }
+const bringIn = (page: Page, file: Parameters<Locator['setInputFiles']>[0]) => async (): Promise<void> => {
+  await page.goto('/');
+  await page.getByLabel('Job file or tape sheet').setInputFiles(file);
+};
+
+export const openDemo = (page: Page): Promise<void> => open(page, 'demo', () => page.goto('/demo'));
 
 interface CottageFile extends Record<string, unknown> {
   readonly rooms: { byId: Record<string, { readonly name: string }>; order: string[] };
@@ -40,6 +61,10 @@ const FEW_PLANS = { 'plan.steps': 30 };
 
 /** Some rooms of the cottage, with all that was chosen for them: planned in a fraction of the time. The first one is looked at. */
 export async function openPart(page: Page, ...names: readonly string[]): Promise<void> {
+  const buffer = Buffer.from(JSON.stringify(partOfCottage(names)));
+  await open(page, names.join(), bringIn(page, { name: 'part.json', mimeType: 'application/json', buffer }));
+}
+function partOfCottage(names: readonly string[]): CottageFile {
   const job = JSON.parse(readFileSync('examples/keepers-cottage.json', 'utf8')) as CottageFile;
   const { byId, order } = job.rooms;
   const left = names.flatMap((name) => order.filter((id) => byId[id]?.name === name));
@@ -56,20 +81,12 @@ export async function openPart(page: Page, ...names: readonly string[]): Promise
     table.byId = Object.fromEntries(table.order.map((id) => [id, table.byId[id] ?? {}]));
   }
   job['settings'] = { ...(job['settings'] as object), ...FEW_PLANS };
-  await page.goto('/');
-  await page
-    .getByLabel('Job file or tape sheet')
-    .setInputFiles({ name: 'part.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(job)) });
-  await page.locator('.drawing > svg').waitFor();
-  await settled(page);
+  return job;
 }
 
 /** A job of one room, the loft bedroom. @returns its id. */
 export async function openLoft(page: Page): Promise<string> {
-  await page.goto('/');
-  await page.getByLabel('Job file or tape sheet').setInputFiles('examples/loft-bedroom.tape');
-  await page.locator('.drawing > svg').waitFor();
-  await settled(page);
+  await open(page, 'loft', bringIn(page, 'examples/loft-bedroom.tape'));
   return /\/job\/([^/]+)/.exec(page.url())?.[1] ?? '';
 }
 

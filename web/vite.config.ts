@@ -41,6 +41,23 @@ export default defineConfig({
         if (faults.length > 0) this.error(faults.join('\n\n'));
       },
     },
+    {
+      // how much of each file is ours, for the table of sizes (bench/web.ts)
+      name: 'our-share',
+      generateBundle(_, files) {
+        const shares = Object.values(files).flatMap((file) => {
+          if (file.type !== 'chunk') return [];
+          const all = Object.entries(file.modules).map(([id, { renderedLength }]) => ({ id, renderedLength }));
+          const length = (list: typeof all) => list.reduce((sum, each) => sum + each.renderedLength, 0);
+          return [[file.fileName, length(all.filter(({ id }) => !id.includes('node_modules'))) / (length(all) || 1)]];
+        });
+        this.emitFile({
+          type: 'asset',
+          fileName: '.our-share.json',
+          source: JSON.stringify(Object.fromEntries(shares)),
+        });
+      },
+    },
     // all of the application is there without a network; a newer one is offered and never forced
     VitePWA({
       registerType: 'prompt',
