@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { cottageText, loftSheet } from '../testing/jobs.ts';
+import { cottageText, edited, loftSheet } from '../testing/jobs.ts';
 import fc from 'fast-check';
 import { runs } from '../testing/runs.ts';
 import { seededIds } from '../job/blank.ts';
@@ -272,6 +272,10 @@ describe('a sheet says the whole job', () => {
         s.system.primer.value,
       ]);
     expect(said(again)).toEqual(said(cottage));
+    // answers that look alike are not taken for one another
+    const set = { wax: 'yes', damp: 'no', porous: 'yes' } as const;
+    const waxed = edited(cottage, { name: 'setSurvey', args: { scope: 'all:wall', set } });
+    expect(said(read(formatJobSheet(waxed)))).toEqual(said(waxed));
     expect([again.crew.hours, again.crew.people.map((p) => [p.name, p.day]), again.air, again.region]).toEqual([
       cottage.crew.hours,
       cottage.crew.people.map((p) => [p.name, p.day]),

@@ -98,6 +98,11 @@ describe('laws', () => {
       runs(133),
     );
   });
+  test('what shines more shows a spot more, whatever else is so', () => {
+    const points = (c: TouchUpCase) => touchUp(job, c).because.find(({ rule }) => rule === 'sheen')?.points ?? 0;
+    for (const [i, sheen] of SHEENS.slice(1).entries())
+      expect(points({ ...EASY, sheen })).toBeGreaterThan(points({ ...EASY, sheen: SHEENS[i] ?? 'flat' }));
+  });
   test('the same batch, cover or paint is never worse, and what would change it is so when it is changed', () => {
     fc.assert(
       fc.property(any, fc.constantFrom('batch', 'cover', 'paint' as const), (c, what) => {

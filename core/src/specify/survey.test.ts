@@ -105,6 +105,9 @@ test('preparation: 80 grit keys, but never on board that will be seen; holes by 
       const plan = prepPlan(s);
       const grits = plan.flatMap((line) => line.grits);
       if (['drywall', 'unknown'].includes(s.survey.substrate)) expect(grits).not.toContain(80);
+      // oil and clear finishes are prepared finer than a sound emulsion, board or not
+      const hard = ['oil', 'clear'].includes(s.survey.coat) && plan.some(({ step }) => step === 'sand');
+      if (hard) expect(grits.some((grit) => grit < 150)).toBe(true);
       for (const line of plan) expect(said(reasonWord(line.how), 'imperial')).not.toMatch(/undefined/);
       expect(plan.filter((l) => l.step !== 'between').map((l) => l.step)).toEqual(
         PREP_STEPS.filter((step) => s.system.prep.value.includes(step)),
