@@ -26,6 +26,8 @@ const compiler = reactCompilerPreset({
     },
   },
 });
+// a file without elements or hooks has nothing for it
+compiler.rolldown.filter = { code: /<\/|\/>|\buse[A-Z]\w*\(/ };
 
 export default defineConfig({
   root: import.meta.dirname,
