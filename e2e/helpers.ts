@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test';
+import { readAny } from '../core/src/exchange/read.ts';
 
 /** Every test watches its page: nothing leaves the origin, and the content policy and the console stay silent. */
 export const test = base.extend<{ provoked: RegExp | null }>({
@@ -51,14 +52,26 @@ const bringIn = (page: Page, file: Parameters<Locator['setInputFiles']>[0]) => a
   await page.getByLabel('Job file or tape sheet').setInputFiles(file);
 };
 
-export const openDemo = (page: Page): Promise<void> => open(page, 'demo', () => page.goto('/demo'));
-
-interface CottageFile extends Record<string, unknown> {
-  readonly rooms: { byId: Record<string, { readonly name: string }>; order: string[] };
-}
 /** Plans tried where the plan is not what is looked at: fewer than those after which all plans of a small job are looked at. */
 const FEW_PLANS = { 'plan.steps': 28 };
+const withFewPlans = <J extends { readonly settings?: unknown }>(job: J): J => ({
+  ...job,
+  settings: { ...(job.settings as object | undefined), ...FEW_PLANS },
+});
 
+export const openDemo = (page: Page): Promise<void> =>
+  open(page, 'demo', async () => {
+    await page.route(/keepers-cottage.*\.json$/, async (route) => {
+      const job = (await (await route.fetch()).json()) as object;
+      await route.fulfill({ json: withFewPlans(job) });
+    });
+    await page.goto('/demo');
+  });
+
+interface CottageFile extends Record<string, unknown> {
+  readonly settings?: unknown;
+  readonly rooms: { byId: Record<string, { readonly name: string }>; order: string[] };
+}
 /** Some rooms of the cottage, with all that was chosen for them: planned in a fraction of the time. The first one is looked at. */
 export async function openPart(page: Page, ...names: readonly string[]): Promise<void> {
   const buffer = Buffer.from(JSON.stringify(partOfCottage(names)));
@@ -80,13 +93,17 @@ function partOfCottage(names: readonly string[]): CottageFile {
     table.order = table.order.filter((id) => ![table.byId[id]?.[by]].flat().some((each) => isGone(String(each))));
     table.byId = Object.fromEntries(table.order.map((id) => [id, table.byId[id] ?? {}]));
   }
-  job['settings'] = { ...(job['settings'] as object), ...FEW_PLANS };
-  return job;
+  return withFewPlans(job);
 }
 
-/** A job of one room, the loft bedroom. @returns its id. */
-export async function openLoft(page: Page): Promise<string> {
-  await open(page, 'loft', bringIn(page, 'examples/loft-bedroom.tape'));
+/** A job of one room, the loft bedroom. @param change of its starting values; few plans where it says nothing. @returns its id. */
+export async function openLoft(page: Page, change: object = FEW_PLANS): Promise<string> {
+  const read = readAny(readFileSync('examples/loft-bedroom.tape', 'utf8'), 'loft-bedroom');
+  if (!read.ok) throw new Error('the loft is not read');
+  const { job } = read.value;
+  const buffer = Buffer.from(JSON.stringify({ ...job, settings: { ...job.settings, ...change } }));
+  const file = { name: 'loft-bedroom.json', mimeType: 'application/json', buffer };
+  await open(page, `loft ${JSON.stringify(change)}`, bringIn(page, file));
   return /\/job\/([^/]+)/.exec(page.url())?.[1] ?? '';
 }
 

@@ -111,6 +111,16 @@ describe('wall clauses in any order; turns', () => {
 });
 
 test.each([
+  ['skirting 5"', 'baseboard'],
+  ['cornice 4"', 'crown'],
+  [`dado-rail 3" at 3'`, 'chair-rail'],
+  [`picture-rail 2" at 7'`, 'picture-rail'],
+])('trim %s is the %s', (said, kind) => {
+  const sheet = parseTapeSheet(inRoom(`trim ${said}`));
+  expect([sheet.problems, Object.keys(sheet.rooms[0]?.draft.trim ?? {})]).toEqual([[], [kind]]);
+});
+
+test.each([
   ['wall A 12', /1:1 Name the room first/],
   ['room R\nwall A 12', /2:8 12 needs a unit/],
   [inRoom('wall A 10'), /4:6 “A” is already used in R \(line 3\)/],

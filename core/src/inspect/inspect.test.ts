@@ -82,6 +82,10 @@ describe('laws of the comparison', () => {
     // nothing is known and nothing was said: the cover is the likeliest, and no cause is named
     const nothing = compare('unknown', {}, SILENT);
     expect([nothing.ranked[0]?.cause, nothing.likeliest]).toEqual(['wrong-cover', null]);
+    // the wrong pile speaks for the wrong cover, and for nothing else
+    const piled = compare('tracks', {}, { ...SILENT, otherPile: true }).ranked;
+    const by = (of: typeof piled) => of.flatMap(({ cause, evidence }) => evidence.map(({ key }) => `${cause} ${key}`));
+    expect(by(piled).sort()).toEqual([...by(compare('tracks', {}, SILENT).ranked), 'wrong-cover pile'].sort());
     // odds multiply: the ratio of two causes changes by just what an answer weighs for them
     const odds = (said: SignAnswers) => {
       const { ranked } = compare('lap', said, SILENT);

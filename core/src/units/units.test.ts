@@ -22,6 +22,7 @@ test('a sum of lengths is said to the inch or the centimetre, and no finer', () 
   // one unit to a row, and one number of decimals
   expect(lengthRow([3.2, 0.9, 4.355], 'metric')).toEqual(['3.200 m', '0.900 m', '4.355 m']);
   expect(lengthRow([3.2, 0.9], 'metric')).toEqual(['3.20 m', '0.90 m']);
+  expect(lengthRow([1.2, 0.9], 'metric')).toEqual(['1.20 m', '0.90 m']);
   expect(lengthRow([0.2, 0.9], 'metric')).toEqual(['200 mm', '900 mm']);
   expect(lengthRow([3.048, 0.6096], 'imperial')).toEqual(['10′', '2′']);
 });
