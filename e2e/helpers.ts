@@ -1,6 +1,6 @@
-import { readFileSync } from 'node:fs';
-import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test';
-import { readAny } from '../core/src/exchange/read.ts';
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
+import { cottageText, fewPlans, loftSheet, opened, someRooms } from '../core/src/testing/jobs.ts';
+import type { Job } from '../core/src/job/types.ts';
 
 /** Every test watches its page: nothing leaves the origin, and the content policy and the console stay silent. */
 export const test = base.extend<{ provoked: RegExp | null }>({
@@ -34,76 +34,47 @@ const held = new Map<
 >();
 /** A job with its first room on the screen and its plan made. @param first how it comes there the first time. */
 async function open(page: Page, name: string, first: () => Promise<unknown>): Promise<void> {
-  const known = page.url() === 'about:blank' ? held.get(name) : undefined;
+  // a page that was somewhere may be of another server
+  const isFresh = page.url() === 'about:blank';
+  const known = isFresh ? held.get(name) : undefined;
   if (known) {
     await page.context().setStorageState(known.state);
     await page.goto(known.path);
   } else await first();
   await page.locator('.drawing > svg').waitFor();
   await settled(page);
-  if (!held.has(name))
+  if (isFresh && !held.has(name))
     held.set(name, {
       state: await page.context().storageState({ indexedDB: true }),
       path: new URL(page.url()).pathname,
     });
 }
-const bringIn = (page: Page, file: Parameters<Locator['setInputFiles']>[0]) => async (): Promise<void> => {
-  await page.goto('/');
-  await page.getByLabel('Job file or tape sheet').setInputFiles(file);
-};
-
 /** Plans tried where the plan is not what is looked at: fewer than those after which all plans of a small job are looked at. */
-const FEW_PLANS = { 'plan.steps': 28 };
-const withFewPlans = <J extends { readonly settings?: unknown }>(job: J): J => ({
-  ...job,
-  settings: { ...(job.settings as object | undefined), ...FEW_PLANS },
-});
+const FEW_PLANS = 28;
+const fullCottage = (): Job => opened(cottageText());
 
 export const openDemo = (page: Page): Promise<void> =>
   open(page, 'demo', async () => {
-    await page.route(/keepers-cottage.*\.json$/, async (route) => {
-      const job = (await (await route.fetch()).json()) as object;
-      await route.fulfill({ json: withFewPlans(job) });
-    });
+    await page.route(/keepers-cottage.*\.json$/, (route) =>
+      route.fulfill({ json: fewPlans(fullCottage(), FEW_PLANS) }),
+    );
     await page.goto('/demo');
   });
 
-interface CottageFile extends Record<string, unknown> {
-  readonly settings?: unknown;
-  readonly rooms: { byId: Record<string, { readonly name: string }>; order: string[] };
-}
+const openFile = (page: Page, name: string, job: Job): Promise<void> =>
+  open(page, name, async () => {
+    await page.goto('/');
+    await page
+      .getByLabel('Job file or tape sheet')
+      .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(job)) });
+  });
 /** Some rooms of the cottage, with all that was chosen for them: planned in a fraction of the time. The first one is looked at. */
-export async function openPart(page: Page, ...names: readonly string[]): Promise<void> {
-  const buffer = Buffer.from(JSON.stringify(partOfCottage(names)));
-  await open(page, names.join(), bringIn(page, { name: 'part.json', mimeType: 'application/json', buffer }));
-}
-function partOfCottage(names: readonly string[]): CottageFile {
-  const job = JSON.parse(readFileSync('examples/keepers-cottage.json', 'utf8')) as CottageFile;
-  const { byId, order } = job.rooms;
-  const left = names.flatMap((name) => order.filter((id) => byId[id]?.name === name));
-  const gone = order.filter((id) => !left.includes(id)).map((id) => JSON.stringify(byId[id]));
-  const isGone = (surface: string) => gone.some((room) => room.includes(`"${surface.split(/[/:]/)[0] ?? ''}"`));
-  job.rooms.byId = Object.fromEntries(left.map((id) => [id, byId[id] as { name: string }]));
-  job.rooms.order = left;
-  for (const member of ['finishes', 'survey', 'earlier'])
-    job[member] = Object.fromEntries(Object.entries(job[member] as object).filter(([key]) => !isGone(key)));
-  const named = Object.entries({ options: 'surfaces', defects: 'surface' } as const);
-  for (const [member, by] of named) {
-    const table = job[member] as { byId: Record<string, Record<string, unknown>>; order: string[] };
-    table.order = table.order.filter((id) => ![table.byId[id]?.[by]].flat().some((each) => isGone(String(each))));
-    table.byId = Object.fromEntries(table.order.map((id) => [id, table.byId[id] ?? {}]));
-  }
-  return withFewPlans(job);
-}
+export const openPart = (page: Page, ...names: readonly string[]): Promise<void> =>
+  openFile(page, names.join(), fewPlans(someRooms(fullCottage(), ...names), FEW_PLANS));
 
-/** A job of one room, the loft bedroom. @param change of its starting values; few plans where it says nothing. @returns its id. */
-export async function openLoft(page: Page, change: object = FEW_PLANS): Promise<string> {
-  const read = readAny(readFileSync('examples/loft-bedroom.tape', 'utf8'), 'loft-bedroom');
-  if (!read.ok) throw new Error('the loft is not read');
-  const { job } = read.value;
-  const buffer = Buffer.from(JSON.stringify({ ...job, settings: { ...job.settings, ...change } }));
-  const file = { name: 'loft-bedroom.json', mimeType: 'application/json', buffer };
-  await open(page, `loft ${JSON.stringify(change)}`, bringIn(page, file));
+/** A job of one room, the loft bedroom. @param steps plans that are tried. @returns its id. */
+export async function openLoft(page: Page, steps = FEW_PLANS): Promise<string> {
+  await openFile(page, `loft ${steps}`, fewPlans(opened(loftSheet(), 'loft-bedroom'), steps));
   return /\/job\/([^/]+)/.exec(page.url())?.[1] ?? '';
 }
 

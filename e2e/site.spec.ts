@@ -171,6 +171,7 @@ test('with server and network gone the whole application and all data are there 
   const served = await serve();
   const context = await browser.newContext({ baseURL: served.url, serviceWorkers: 'allow' });
   const page = await context.newPage();
+  await page.goto('/');
   await openPart(page, 'Loft bedroom');
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;

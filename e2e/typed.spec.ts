@@ -156,8 +156,10 @@ test('a level that is typed and not yet taken is asked about as the page is left
   const beside = (name: string) =>
     page.getByRole('group', { name: 'Beside the work' }).getByRole('button', { name }).click();
   await beside('Cans');
+  const left = page.getByLabel('Left, in all open cans').first();
+  await left.waitFor({ state: 'attached' });
   await unfold(page);
-  await page.getByLabel('Left, in all open cans').first().fill('2 L');
+  await left.fill('2 L');
   // it is being written
   expect(await asks(page)).toBe(true);
   await beside('Log');

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { readAny } from '../exchange/read.ts';
 import { applyEdit, type Edit } from '../job/edits.ts';
+import { toTable } from '../job/blank.ts';
+import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Result } from '../units/problem.ts';
 
@@ -15,7 +17,26 @@ export const edited = (job: Job, ...edits: readonly Edit[]): Job =>
   edits.reduce((now, edit) => value(applyEdit(now, edit)).job, job);
 
 /** Its plan is the best of a few: for what does not ask how good it is. */
-export const fewPlans = (job: Job): Job => ({ ...job, settings: { ...job.settings, 'plan.steps': 6 } });
+export const fewPlans = (job: Job, steps = 6): Job => ({ ...job, settings: { ...job.settings, 'plan.steps': steps } });
+
+/** Some rooms of a job, with all that was chosen for them. */
+export function someRooms(job: Job, ...names: readonly string[]): Job {
+  const all = rows(job.rooms);
+  const left = names.flatMap((name) => all.filter((room) => room.name === name));
+  const gone = all.filter((room) => !left.includes(room)).map((room) => JSON.stringify(room));
+  const isThere = (surface: string) => !gone.some((room) => room.includes(`"${surface.split(/[/:]/)[0]}"`));
+  const of = <T>(record: Readonly<Record<string, T>>): Record<string, T> =>
+    Object.fromEntries(Object.entries(record).filter(([key]) => isThere(key)));
+  return {
+    ...job,
+    rooms: toTable(left),
+    finishes: of(job.finishes),
+    survey: of(job.survey),
+    earlier: of(job.earlier),
+    options: toTable(rows(job.options).filter(({ surfaces }) => surfaces.every(isThere))),
+    defects: toTable(rows(job.defects).filter(({ surface }) => isThere(surface))),
+  };
+}
 
 // commands and tests run from the root
 const example = (file: string): string => readFileSync(`examples/${file}`, 'utf8');
