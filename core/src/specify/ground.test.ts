@@ -258,6 +258,7 @@ describe('primers that do what is asked', () => {
           expect(layers.some((layer) => does(layer, d) && (d.extent === 'spot' || layer.extent === 'full'))).toBe(true);
         expect(layers.length).toBeLessThanOrEqual(demands.length);
       }),
+      runs(33),
     );
   });
 
