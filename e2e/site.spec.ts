@@ -209,6 +209,11 @@ test('with server and network gone the whole application and all data are there 
   await expect(page.locator('.words > li:has(> svg:empty, > svg > rect:only-child)')).toHaveCount(0);
   await page.getByRole('link', { name: 'Back to the job' }).click();
   await expect(page.getByRole('main', { name: 'Specify' })).toBeVisible();
+  // a paper with the typefaces that travel in it
+  await visit(page, page.url().replace(/specify.*/, 'list'));
+  const paper = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'PDF', exact: true }).click();
+  expect((await paper).suggestedFilename()).toMatch(/\.pdf$/);
   // another page of the job, and all jobs
   await page.goto('/');
   await expect(page.getByText('Keeper’s cottage').first()).toBeVisible();

@@ -56,10 +56,10 @@ export function cross(a: Point, b: Point, c: Point, d: Point): boolean {
 
 /** The first pair of sides that cross, by index, or null for a simple polygon. */
 export function crossing(points: readonly Point[]): readonly [number, number] | null {
-  const at = (i: number) => points[i % points.length] as Point;
-  for (let i = 0; i < points.length; i++)
-    for (let j = i + 2; j < points.length; j++)
-      if (!(i === 0 && j === points.length - 1) && cross(at(i), at(i + 1), at(j), at(j + 1))) return [i, j];
+  const sides = pairs(points);
+  for (const [i, [a, b]] of sides.entries())
+    for (let j = i + 2; j < sides.length; j++)
+      if (!(i === 0 && j === sides.length - 1) && cross(a, b, ...at(sides, j))) return [i, j];
   return null;
 }
 

@@ -5,6 +5,7 @@ import { remember } from '../units/remember.ts';
 import type { Metres } from '../units/si.ts';
 import { findSlips, tellingDiagonal, type Slip } from './slips.ts';
 import { closureSettings, readingsOf, type RoomTakeoff } from './takeoff.ts';
+import { at } from '../units/list.ts';
 
 export interface Suspect {
   readonly wall: Wall;
@@ -41,7 +42,6 @@ const remembered = remember((takeoff: RoomTakeoff, settings: Job['settings']): S
   const { room, closure } = takeoff;
   if (!closure || closure.withinTolerance) return NONE;
   const walls = rows(room.walls);
-  const at = (index: number) => walls[index] as Wall;
   const readings = { ...readingsOf(room), typed: walls.map((wall) => wall.length?.typed ?? '') };
   const limits = closureSettings({ settings });
   const found = findSlips(readings, limits).slice(0, MOST_CLASSES);
@@ -51,12 +51,12 @@ const remembered = remember((takeoff: RoomTakeoff, settings: Job['settings']): S
       slip,
       remains,
       cost,
-      walls: members.map(({ wall, reading, corrected }) => ({ wall: at(wall), reading, corrected })),
+      walls: members.map(({ wall, reading, corrected }) => ({ wall: at(walls, wall), reading, corrected })),
     })),
     tell: telling && {
-      from: at(telling.from),
-      to: at(telling.to),
-      expected: telling.expected.map((e) => ({ wall: at(e.wall), length: e.length })),
+      from: at(walls, telling.from),
+      to: at(walls, telling.to),
+      expected: telling.expected.map((e) => ({ wall: at(walls, e.wall), length: e.length })),
     },
   };
 });

@@ -173,15 +173,14 @@ export function wallsOf({ corners }: Chain, system: System): Result<DraftRoom['w
       `A side of this outline is ${Math.round(longest)} m long; at most ${ENDS.size[1]} m is read. Was the unit chosen right?`,
     );
   if (n < 3) return bad('This outline has fewer than three corners; draw a round room as at least three arcs.');
-  const at = (i: number) => corners[(i + n) % n] as Corner;
-  const turns = corners.map((_, i) => turnAt(at(i), at(i + 1), at(i + 2)));
+  const turns = corners.map((c, i) => turnAt(c, ring(corners, i + 1), ring(corners, i + 2)));
   // rounding must not leave the turns short of a full round
   const off = 360 - turns.reduce((a, b) => a + b, 0);
   const last = n - 1;
   turns[last] = Number(((turns[last] ?? 0) + (Math.abs(off) < 1 ? off : 0)).toFixed(4));
   return good(
     corners.map((c, i) => {
-      const chord = far(c, at(i + 1));
+      const chord = far(c, ring(corners, i + 1));
       const { id: _id, ...wall } = newWall('', letter(i));
       const rise = (Math.abs(c.bulge) * chord) / 2;
       return {
