@@ -21,7 +21,9 @@ import { benchWork } from './work.ts';
  * `kills`, `exchange` and `full-disk` take minutes and are run when they are asked for, as are the laws of the tests over 10,000 cases each:
  * `laws`, or `laws core/src/lines` for some; and rules turned round, to see whether a test notices: `mutants`, or `mutants seed=2 count=20 order`.
  */
-const parts = process.argv.slice(2);
+const given = process.argv.slice(2);
+// what follows these says which of them
+const parts = ['laws', 'mutants'].includes(given[0] ?? '') ? given.slice(0, 1) : given;
 const wanted = (part: string) => parts.length === 0 || parts.includes(part);
 
 if (wanted('whole')) await benchWhole();
@@ -38,8 +40,8 @@ if (parts.includes('hostile')) {
   benchHostileFiles();
   await benchHostile();
 }
-if (parts[0] === 'laws') benchLaws(parts.slice(1));
-if (parts[0] === 'mutants') await benchMutants(parts.slice(1));
+if (parts[0] === 'laws') benchLaws(given.slice(1));
+if (parts[0] === 'mutants') await benchMutants(given.slice(1));
 if (parts.includes('kills')) await benchKills();
 if (parts.includes('exchange')) await benchExchange();
 if (parts.includes('kills') || parts.includes('full-disk')) await benchFullDisk();

@@ -9,7 +9,7 @@ import { line } from './rooms.ts';
 import { at } from '../core/src/units/list.ts';
 
 /** A change to a source file that a test should notice: `text` in place of what is from `from` to `to`. */
-export interface Mutant {
+interface Mutant {
   readonly file: string;
   readonly from: number;
   readonly to: number;
@@ -27,7 +27,8 @@ const COMPARES = new Set([
 ]);
 
 /** Places of a file where a rule can be turned round: its conditions, the rows of its tables, what it counts to. */
-export function mutantsOf(file: string, text = readFileSync(file, 'utf8')): Mutant[] {
+function mutantsOf(file: string): Mutant[] {
+  const text = readFileSync(file, 'utf8');
   const found: Mutant[] = [];
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
   const put = (what: Mutant['what'], from: ts.Node, to: ts.Node, by: string) =>
@@ -58,14 +59,14 @@ export function mutantsOf(file: string, text = readFileSync(file, 'utf8')): Muta
   return found;
 }
 
-export const sourcesIn = (folder: string): string[] =>
+const sourcesIn = (folder: string): string[] =>
   readdirSync(folder, { recursive: true, encoding: 'utf8' })
     .filter((path) => /\.tsx?$/.test(path))
     .map((path) => resolve(folder, path))
     .sort();
 
 /** Which files import a file, by its path. */
-export function importers(): ReadonlyMap<string, readonly string[]> {
+function importers(): ReadonlyMap<string, readonly string[]> {
   const by = new Map<string, string[]>();
   for (const file of ['core/src', 'web/src'].flatMap(sourcesIn))
     for (const { fileName } of ts.preProcessFile(readFileSync(file, 'utf8')).importedFiles) {
@@ -78,7 +79,7 @@ export function importers(): ReadonlyMap<string, readonly string[]> {
 }
 
 /** Tests that import a file, or else one that does, and so on; the fewest steps away. */
-export function testsOf(file: string, by: ReadonlyMap<string, readonly string[]>): string[] {
+function testsOf(file: string, by: ReadonlyMap<string, readonly string[]>): string[] {
   const seen = new Set([file]);
   const tests: string[] = [];
   for (let ring = [file], steps = 0; ring.length && (steps < MOST_STEPS || !tests.length); steps++) {
@@ -97,12 +98,12 @@ const TRANSFORM = Object.fromEntries(
 const CONFIG = JSON.stringify({ ...jest, rootDir: resolve('.'), transform: TRANSFORM });
 
 /** Whether the tests notice. */
-const isKilled = (mutant: Mutant | null, tests: readonly string[]): Promise<boolean> =>
+const isKilled = (mutant: Mutant, tests: readonly string[]): Promise<boolean> =>
   new Promise((told) => {
     const jestArgs = ['--config', CONFIG, '--bail', '--silent', '--runInBand', '--runTestsByPath', ...tests];
     const child = spawn(process.execPath, ['node_modules/.bin/jest', ...jestArgs], {
       stdio: 'ignore',
-      env: { ...process.env, MUTANT: JSON.stringify(mutant ?? {}) },
+      env: { ...process.env, MUTANT: JSON.stringify(mutant) },
     });
     // one that never ends is noticed as well
     const wait = setTimeout(() => child.kill('SIGKILL'), MOST_SECONDS * 1000);
@@ -132,7 +133,7 @@ export async function benchMutants(wanted: readonly string[]): Promise<void> {
     (path) => !LEFT.test(path) && (parts.length === 0 || parts.some((part) => path.includes(part))),
   );
   const random = seeded(seed);
-  const all = files.flatMap((path) => mutantsOf(path));
+  const all = files.flatMap(mutantsOf);
   const drawn = all
     .map((mutant) => ({ mutant, by: random() }))
     .sort((a, b) => a.by - b.by)

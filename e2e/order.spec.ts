@@ -164,7 +164,7 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   await expect(page.locator('.shelf li').filter({ hasText: 'A deep wall' })).toContainText('B7 deep water blue');
   // the place is not lost to the page
   await expect(page.getByRole('list', { name: 'Options' })).toBeFocused();
-  await page.getByLabel('Notes').fill('Key under the third step, Łucja has it.');
+  await page.getByLabel('Notes').fill('Key under the third step, Łucja has it; Πειραιάς, Привет, שלום.');
   await page.getByLabel('For', { exact: true }).fill('=the "trust"');
   await page.keyboard.press('Enter');
   const priced = await total();

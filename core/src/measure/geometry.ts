@@ -43,8 +43,15 @@ export function walk(lengths: readonly Metres[], units: readonly Point[]): Point
 export const polygonArea = (points: readonly Point[]): SquareMetres => Math.abs(signedArea(points));
 
 /** Area of a polygon by the shoelace formula, m2; positive anticlockwise. */
-export const signedArea = (points: readonly Point[]): SquareMetres =>
-  pairs(points).reduce((sum, [p, q]) => sum + (p.x * q.y - q.x * p.y) / 2, 0);
+export function signedArea(points: readonly Point[]): SquareMetres {
+  let twice = 0;
+  let from = points.at(-1);
+  for (const to of points) {
+    if (from) twice += from.x * to.y - to.x * from.y;
+    from = to;
+  }
+  return twice / 2;
+}
 
 const side = (a: Point, b: Point, p: Point): number => (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
 
