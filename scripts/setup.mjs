@@ -61,7 +61,7 @@ function contents() {
   const hash = createHash('sha256');
   const files = MADE_OF.flatMap((path) =>
     path.includes('.') ? [path] : readdirSync(join(root, path), { recursive: true }).map((name) => join(path, name)),
-  ).filter((path) => /\.\w+$/.test(path) && !path.startsWith(join('web', 'dist')));
+  ).filter((path) => /\.\w+$/.test(path) && !/^web.(dist|node_modules)\b/.test(path));
   for (const path of files.sort()) hash.update(path).update(readFileSync(join(root, path)));
   return hash.digest('hex');
 }

@@ -5,10 +5,10 @@ import { type ComponentType, lazy, Suspense, useSyncExternalStore } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Fault } from './Fault.tsx';
 import { LostPage } from './LostPage.tsx';
-import { PALETTES, properties, SCHEMES } from './palette.ts';
+import { PALETTES, properties, SCHEMES } from '../ui/palette.ts';
 import { listenToSaid, saidNow } from './say.ts';
 import { StepsContext, type Step } from './step.ts';
-import { THEME } from './theme.ts';
+import { THEME } from '../ui/theme.ts';
 
 const JobFrame = lazy(() => import('./JobFrame.tsx'));
 const Said = lazy(() => import('./Said.tsx'));

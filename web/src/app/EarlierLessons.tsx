@@ -5,7 +5,8 @@ import { rateWord, WORK_KIND } from '@kovelin/core/words/site.ts';
 import { TEXTURE } from '@kovelin/core/words/terms.ts';
 import { useEffect, useState } from 'react';
 import { carriedBefore } from '../store/kept.ts';
-import { Section } from './fields.tsx';
+import { Section } from '../ui/Section.tsx';
+import Button from '@mui/material/Button';
 import type { WholeView } from './whole.ts';
 
 /** What logs of earlier jobs taught of these people and paints: shown, and counted once it is accepted. */
@@ -44,9 +45,9 @@ export default function EarlierLessons({ view }: { view: WholeView }) {
           </li>
         ))}
       </ul>
-      <button type="button" className="act small" onClick={accept}>
+      <Button variant="outlined" onClick={accept}>
         Let them count here
-      </button>
+      </Button>
     </Section>
   );
 }

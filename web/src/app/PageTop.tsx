@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
-import { SCHEME_WORDS, useScheme } from './scheme.ts';
+import Button from '@mui/material/Button';
+import { SCHEME_WORDS, useScheme } from '../ui/scheme.ts';
 
 /** The line above a page that is not of one job. */
 export function PageTop() {
@@ -11,9 +12,9 @@ export function PageTop() {
         <span>kovelin</span>
       </Link>
       <div className="tools">
-        <button type="button" className="tool" onClick={toNext}>
+        <Button size="small" onClick={toNext}>
           {SCHEME_WORDS[next]}
-        </button>
+        </Button>
       </div>
     </header>
   );

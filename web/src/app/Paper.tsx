@@ -1,7 +1,7 @@
 import type { PaperSize } from '@kovelin/core/job/region.ts';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
-import { Sides } from './Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 
 const PAPERS = [
   ['a4', 'A4'],

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 
 /** Makes a PDF, and says so meanwhile. */
@@ -15,8 +16,8 @@ export function PdfButton({
     setBusy(false);
   };
   return (
-    <button type="button" className="act small" disabled={busy} onClick={() => void press()}>
+    <Button variant="outlined" disabled={busy} onClick={() => void press()}>
       {busy ? 'Making it …' : children}
-    </button>
+    </Button>
   );
 }

@@ -1,7 +1,8 @@
+import Button from '@mui/material/Button';
 import type { SaidEntry } from '@kovelin/core/site/entry.ts';
 import Dialog from '@mui/material/Dialog';
 import { useEffect, useState } from 'react';
-import { FilePick } from './FilePick.tsx';
+import { FilePick } from '../ui/FilePick.tsx';
 import { say } from './say.ts';
 import { db, type PhotoRow } from '../store/db.ts';
 import { freshId } from '../store/ids.ts';
@@ -15,11 +16,11 @@ interface TakeProps {
   readonly about: { readonly who: string; readonly surface?: string; readonly operation?: string };
   readonly note?: string;
   readonly onTaken?: () => void;
-  readonly className?: string;
+  readonly asLink?: boolean;
 }
 
 /** Takes photos from the camera or from files, makes them small and notes them. */
-export function TakePhoto({ job, log, about, note = '', onTaken, className = 'act small' }: TakeProps) {
+export function TakePhoto({ job, log, about, note = '', onTaken, asLink = false }: TakeProps) {
   const [busy, setBusy] = useState(0);
   const take = async (files: readonly File[]): Promise<void> => {
     setBusy(files.length);
@@ -48,7 +49,7 @@ export function TakePhoto({ job, log, about, note = '', onTaken, className = 'ac
     }
   };
   return (
-    <FilePick accept="image/*" multiple className={className} onFiles={(files) => void take(files)}>
+    <FilePick accept="image/*" multiple asLink={asLink} onFiles={(files) => void take(files)}>
       {busy > 0 ? `Making ${busy === 1 ? 'it' : `${busy} of them`} small …` : 'Photo'}
     </FilePick>
   );
@@ -81,9 +82,9 @@ export function ShownPhoto({ id, words }: { readonly id: string; readonly words:
       </button>
       <Dialog open={open} onClose={() => setOpen(false)} maxWidth="lg" aria-label={words} className="photo-whole">
         <img src={url} alt={words} />
-        <button type="button" className="act" onClick={() => setOpen(false)}>
+        <Button size="large" variant="outlined" onClick={() => setOpen(false)}>
           Close
-        </button>
+        </Button>
       </Dialog>
     </>
   );

@@ -1,4 +1,5 @@
 import type { Job } from '@kovelin/core/job/types.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { usePlan } from '../workers/whole.ts';
 
 /** What stands where something waits for the days of the plan: it is worked out, was stopped, or cannot be. */
@@ -8,9 +9,7 @@ export function PlanAwaited({ job }: { job: Job }) {
   return (
     <p className="waiting" role="alert">
       {error ? `The order of work could not be worked out: ${error.message}` : 'The order of work was stopped.'}{' '}
-      <button type="button" className="link" onClick={() => void refetch()}>
-        Work it out
-      </button>
+      <TextButton onClick={() => void refetch()}>Work it out</TextButton>
     </p>
   );
 }

@@ -8,7 +8,9 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { rememberRegion } from '../store/kept.ts';
 import { attempt } from './database.ts';
-import { Choice, DraftField, readText } from './fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { readText } from '../ui/read.ts';
 import type { JobView } from './job-context.ts';
 
 const SAMPLE = '2026-11-26';

@@ -6,6 +6,7 @@ import { PlanShape } from '../drawing/PlanShape.tsx';
 import { freshId } from '../store/ids.ts';
 import { exportJob } from '../store/take-out.ts';
 import { NextLine } from './NextLine.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import { useJob, useTakeoffs } from './job-context.ts';
 
 /** What a room still waits for, in a few words. */
@@ -44,9 +45,9 @@ export function Rooms() {
       <Link to={`sheet?${params.toString()}`} className="sheet-link">
         Day sheet to print
       </Link>
-      <button type="button" className="link sheet-link" onClick={() => exportJob(state.job)}>
+      <TextButton className="sheet-link" onClick={() => exportJob(state.job)}>
         Export this job
-      </button>
+      </TextButton>
     </aside>
   );
 }

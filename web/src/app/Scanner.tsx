@@ -1,6 +1,7 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { codeIn } from '../workers/scan.ts';
-import { FilePick } from './FilePick.tsx';
+import { FilePick } from '../ui/FilePick.tsx';
+import Button from '@mui/material/Button';
 import { say } from './say.ts';
 
 interface Props {
@@ -23,9 +24,9 @@ export function Scanner({ onRead, withBars = false }: Props) {
     <div className="scanner">
       {isOn && <Camera onRead={onRead} withBars={withBars} onOff={() => setOn(false)} />}
       <div className="row-buttons">
-        <button type="button" className="act small" onClick={() => setOn(!isOn)}>
+        <Button variant="outlined" onClick={() => setOn(!isOn)}>
           {isOn ? 'Camera off' : 'Use the camera'}
-        </button>
+        </Button>
         <FilePick accept="image/*" multiple onFiles={(files) => void readPictures(files, withBars, onRead)}>
           Open pictures
         </FilePick>

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import { spelt } from '@kovelin/core/units/word.ts';
 import { useJob } from './job-context.ts';
-import { SCHEME_WORDS, useScheme } from './scheme.ts';
+import { SCHEME_WORDS, useScheme } from '../ui/scheme.ts';
+import Button from '@mui/material/Button';
 import { useTyping } from './typed.ts';
 
 const RegionDialog = lazy(() => import('./RegionDialog.tsx'));
@@ -21,35 +22,28 @@ export function Tools({ onHelp }: { onHelp: () => void }) {
       <span className={`saving ${state.saving}`} role="status">
         {typing && state.saving === 'saved' ? 'Typing …' : SAVING[state.saving]}
       </span>
-      <button type="button" className="tool" disabled={!state.canUndo} onClick={() => session.undo()}>
+      <Button size="small" disabled={!state.canUndo} onClick={() => session.undo()}>
         Undo
-      </button>
-      <button type="button" className="tool" disabled={!state.canRedo} onClick={() => session.redo()}>
+      </Button>
+      <Button size="small" disabled={!state.canRedo} onClick={() => session.redo()}>
         Redo
-      </button>
-      <button
-        type="button"
-        className="tool"
+      </Button>
+      <Button
+        size="small"
         onClick={() => session.run({ name: 'setUnits', args: { units: other } })}
         title={spelt('Feet and inches, or metres', view.system)}
       >
         {state.job.units === 'imperial' ? 'ft in' : 'm mm'}
-      </button>
-      <button
-        type="button"
-        className="tool"
-        onClick={() => setRegion(true)}
-        title="Where the job is"
-        aria-label="Where the job is"
-      >
+      </Button>
+      <Button size="small" onClick={() => setRegion(true)} title="Where the job is" aria-label="Where the job is">
         {state.job.region.country === 'other' ? state.job.currency : state.job.region.country}
-      </button>
-      <button type="button" className="tool" onClick={toNext} title="Light, dark, or for full daylight">
+      </Button>
+      <Button size="small" onClick={toNext} title="Light, dark, or for full daylight">
         {SCHEME_WORDS[next]}
-      </button>
-      <button type="button" className="tool" onClick={onHelp} aria-label="Keys and guides">
+      </Button>
+      <Button size="small" onClick={onHelp} aria-label="Keys and guides">
         ?
-      </button>
+      </Button>
       {region && (
         <Suspense fallback={null}>
           <RegionDialog view={view} onClose={() => setRegion(false)} />

@@ -10,6 +10,7 @@ import type { Transform } from './transform.ts';
 import { useSize } from './useSize.ts';
 import { useZoom } from './useZoom.ts';
 import { InMetres, Lettering, Wall } from './WallMarks.tsx';
+import Button from '@mui/material/Button';
 import './drawing.css';
 
 export type { Coat } from './coat.ts';
@@ -216,22 +217,16 @@ function Sheet({
         </g>
       </svg>
       <div className="zoom" role="group" aria-label="Size of the drawing">
-        <button type="button" className="tool" aria-label="Larger" onClick={() => zoom.by(1.5)}>
+        <Button size="small" aria-label="Larger" onClick={() => zoom.by(1.5)}>
           +
-        </button>
-        <button
-          type="button"
-          className="tool"
-          aria-label="Smaller"
-          disabled={zoom.scale <= 1}
-          onClick={() => zoom.by(1 / 1.5)}
-        >
+        </Button>
+        <Button size="small" aria-label="Smaller" disabled={zoom.scale <= 1} onClick={() => zoom.by(1 / 1.5)}>
           −
-        </button>
+        </Button>
         {zoom.scale > 1 && (
-          <button type="button" className="tool" onClick={zoom.whole}>
+          <Button size="small" onClick={zoom.whole}>
             whole room
-          </button>
+          </Button>
         )}
       </div>
     </>

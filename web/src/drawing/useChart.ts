@@ -1,6 +1,6 @@
 import { init, type EChartsCoreOption, type EChartsType } from 'echarts/core';
 import { useEffect, useRef, type RefObject } from 'react';
-import type { Palette } from '../app/palette.ts';
+import type { Palette } from '../ui/palette.ts';
 
 /** Lettering of charts: the face of all figures. */
 export const lettering = (colour: string, fontSize = 14) =>

@@ -4,10 +4,11 @@ import { daysBetween, today } from '@kovelin/core/units/date.ts';
 import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { PageTop } from '../app/PageTop.tsx';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { whyNot } from '../store/why.ts';
 import type { FindAnswer } from '../workers/find.worker.ts';
 import { findPaint } from '../workers/find.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import './find.css';
 
 const PAGES = [
@@ -92,11 +93,7 @@ export default function FindPage() {
             <span>Near a colour</span>
             <input type="color" value={colour ?? '#8a8c8e'} onChange={(event) => ask({ colour: event.target.value })} />
           </label>
-          {colour && (
-            <button type="button" className="link" onClick={() => ask({ colour: null })}>
-              any colour
-            </button>
-          )}
+          {colour && <TextButton onClick={() => ask({ colour: null })}>any colour</TextButton>}
         </search>
         <div className="find-how">
           <Sides label="What" sides={PAGES} value={page} onChange={setPage} />

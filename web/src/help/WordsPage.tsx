@@ -2,7 +2,7 @@ import { COUNTRY_ROWS, systemOf } from '@kovelin/core/job/region.ts';
 import { GLOSSARY } from '@kovelin/core/words/glossary.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { useEffect, useState } from 'react';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { countryBefore, countryHere } from '../store/jobs.ts';
 import { HelpTop } from './HelpTop.tsx';
 import { WordPicture } from './WordPicture.tsx';

@@ -4,7 +4,9 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { DEFECT, DEFECT_STATE, REMEDY } from '@kovelin/core/words/found.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
-import { Choice } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Check } from '../ui/Check.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 interface DefectListProps {
@@ -47,9 +49,7 @@ export function DefectList({ view, chosen, onChoose }: DefectListProps) {
             onChange={setWho}
           />
         )}
-        <label className="check">
-          <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} /> all rooms
-        </label>
+        <Check label="all rooms" checked={all} onChange={(isOn) => setAll(isOn)} />
       </div>
       {list.length === 0 ? (
         <p className="hint">
@@ -80,9 +80,9 @@ export function DefectList({ view, chosen, onChoose }: DefectListProps) {
                     {n}
                   </td>
                   <td data-label="Where">
-                    <button type="button" className="link" onClick={() => onChoose(defect.id)}>
+                    <TextButton onClick={() => onChoose(defect.id)}>
                       {all && room ? `${room}, ${name}` : name}
-                    </button>
+                    </TextButton>
                   </td>
                   <td data-label="What">{said(DEFECT[defect.kind].name, system)}</td>
                   <td data-label="Seen by">{defect.by || '–'}</td>

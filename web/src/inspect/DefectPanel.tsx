@@ -8,10 +8,17 @@ import { nameWord } from '@kovelin/core/words/names.ts';
 import type { Evidence, Ranked } from '@kovelin/core/inspect/compare.ts';
 import type { DefectView } from '@kovelin/core/whole/inspect.ts';
 import { useState, type CSSProperties } from 'react';
-import { Choice, DraftField, LengthField, readText, Section } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { readText } from '../ui/read.ts';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import { DefectPicture } from '../drawing/DefectPicture.tsx';
 import type { Inspecting } from './shared.ts';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
+import { Toggle } from '../ui/Toggle.tsx';
 import { keysOf } from '@kovelin/core/units/list.ts';
 
 interface Props extends Inspecting {
@@ -119,34 +126,28 @@ export function DefectPanel(props: Props) {
         {defect.remedy && defect.state === 'open' && <Planned {...props} />}
         <div className="acts">
           {defect.state !== 'mended' && (
-            <button type="button" className="act small" onClick={() => set({ state: 'mended' })}>
+            <Button variant="outlined" onClick={() => set({ state: 'mended' })}>
               It is mended
-            </button>
+            </Button>
           )}
           {defect.state !== 'left' && (
-            <button type="button" className="act small" onClick={() => set({ state: 'left' })}>
+            <Button variant="outlined" onClick={() => set({ state: 'left' })}>
               Leave it as it is
-            </button>
+            </Button>
           )}
           {defect.state !== 'open' && (
-            <button type="button" className="act small" onClick={() => set({ state: 'open' })}>
+            <Button variant="outlined" onClick={() => set({ state: 'open' })}>
               Open again
-            </button>
+            </Button>
           )}
-          {defect.remedy && (
-            <button type="button" className="link" onClick={() => set({ remedy: null })}>
-              no remedy
-            </button>
-          )}
-          <button
-            type="button"
-            className="link"
+          {defect.remedy && <TextButton onClick={() => set({ remedy: null })}>no remedy</TextButton>}
+          <TextButton
             onClick={() => {
               if (session.run({ name: 'removeDefect', args: { defect: defect.id } })) onGone();
             }}
           >
             take it off the list
-          </button>
+          </TextButton>
         </div>
       </Section>
     </>
@@ -202,9 +203,9 @@ function Comparison({
           {answered.map((sign) => (
             <li key={sign}>
               {said(SIGN[sign].ask, system)}{' '}
-              <button type="button" className="link" onClick={() => setOpen(sign)}>
+              <TextButton onClick={() => setOpen(sign)}>
                 {said(SIGN[sign].answers[defect.signs[sign] ?? ''] ?? '', system)}
-              </button>
+              </TextButton>
             </li>
           ))}
         </ul>
@@ -213,21 +214,11 @@ function Comparison({
         <fieldset className="asked">
           <legend>{said(SIGN[ask].ask, system)}</legend>
           {SIGNS[ask].map((value) => (
-            <button
-              key={value}
-              type="button"
-              className="act small"
-              aria-pressed={defect.signs[ask] === value}
-              onClick={() => answer(ask, value)}
-            >
+            <Toggle key={value} pressed={defect.signs[ask] === value} onChange={() => answer(ask, value)}>
               {said(SIGN[ask].answers[value] ?? '', system)}
-            </button>
+            </Toggle>
           ))}
-          {defect.signs[ask] !== undefined && (
-            <button type="button" className="link" onClick={() => answer(ask, null)}>
-              not known
-            </button>
-          )}
+          {defect.signs[ask] !== undefined && <TextButton onClick={() => answer(ask, null)}>not known</TextButton>}
         </fieldset>
       )}
       <p className="verdict">
@@ -248,9 +239,7 @@ function Comparison({
           />
         ))}
       </ol>
-      <button type="button" className="link" onClick={() => setAll(!all)}>
-        {all ? 'fewer' : `all ${found.ranked.length}`}
-      </button>
+      <TextButton onClick={() => setAll(!all)}>{all ? 'fewer' : `all ${found.ranked.length}`}</TextButton>
     </Section>
   );
 }
@@ -293,9 +282,9 @@ function Cause({
           </small>
         ))}
         <small className="avoid">Next time: {said(words.avoid, system)}.</small>
-        <button type="button" className="link" onClick={() => onSettle(chosen ? null : cause)}>
+        <TextButton onClick={() => onSettle(chosen ? null : cause)}>
           {chosen ? 'not settled' : 'settle on it'}
-        </button>
+        </TextButton>
       </div>
     </li>
   );

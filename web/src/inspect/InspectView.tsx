@@ -6,7 +6,7 @@ import { familyOf } from '@kovelin/core/job/vocabulary.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useNow } from '../app/clock-time.ts';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { useLog } from '../app/useLog.ts';
 import { useMine } from '../app/useMine.ts';
 import { useWhole } from '../app/whole.ts';
@@ -23,6 +23,8 @@ import { Pin, SunOn, Tapped } from './Marks.tsx';
 import { SunAside, SunBar } from './SunBar.tsx';
 import { TakeOver } from './TakeOver.tsx';
 import { TouchUpPanel } from './TouchUpPanel.tsx';
+import { Toggle } from '../ui/Toggle.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import './inspect.css';
 
 const PAGES = [
@@ -123,13 +125,13 @@ export default function InspectView() {
       <main className="middle inspect" aria-label="Inspect">
         <div className="inspect-top">
           <Sides label="Inspect" sides={PAGES} value={page} onChange={setPage} />
-          <button type="button" className="act small" aria-pressed={pinning} onClick={() => setPinning(!pinning)}>
+          <Toggle pressed={pinning} onChange={() => setPinning(!pinning)}>
             {pinning ? 'Press the place on a wall …' : 'Pin a defect'}
-          </button>
+          </Toggle>
           {pinning && surface && (
-            <button type="button" className="link" onClick={() => add(surface.id, null)}>
+            <TextButton onClick={() => add(surface.id, null)}>
               {isBroad ? 'all over what is chosen' : 'on what is chosen'}
-            </button>
+            </TextButton>
           )}
           <span className="inspect-papers">
             <Link to="../punch">Punch list</Link> <Link to="../acceptance">Acceptance sheet</Link>

@@ -6,8 +6,9 @@ import { DEFECT } from '@kovelin/core/words/found.ts';
 import { SHOWS, standWord } from '@kovelin/core/words/looks.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { DateTime } from 'luxon';
-import { Section } from '../app/fields.tsx';
+import { Section } from '../ui/Section.tsx';
 import { DefectPicture } from '../drawing/DefectPicture.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { Inspecting } from './shared.ts';
 
 /** When a look is due, as people say it; before anything is done, after which coat. */
@@ -54,9 +55,9 @@ export function LookTable(props: Inspecting & { readonly now: number }) {
             return (
               <tr key={looked.surface} className={view.surface?.id === looked.surface ? 'chosen' : ''}>
                 <td data-label="Surface">
-                  <button type="button" className="link" onClick={() => view.select(looked.surface)}>
+                  <TextButton onClick={() => view.select(looked.surface)}>
                     {surface ? heading(nameWord(surface.name), system) : looked.surface}
-                  </button>
+                  </TextButton>
                 </td>
                 <td data-label="Look" className={`look-${state}`}>
                   {text}

@@ -8,9 +8,10 @@ import { compassPoint } from '@kovelin/core/specify/light.ts';
 import { COUNTRY_ROWS } from '@kovelin/core/job/region.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { useState } from 'react';
-import { DaysField } from '../app/DayField.tsx';
-import { DraftField } from '../app/fields.tsx';
+import { DaysField } from '../ui/DayField.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
 import { path } from '../drawing/transform.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { plainNumber, type Inspecting } from './shared.ts';
 
 interface SunBarProps extends Pick<Inspecting, 'view' | 'date' | 'minute'> {
@@ -57,9 +58,9 @@ export function SunBar({ view, date, minute, day, onDate, onMinute }: Omit<SunBa
         aria-valuetext={clockTime(minute)}
         onChange={(event) => onMinute(Number(event.target.value))}
       />
-      <button type="button" className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <TextButton aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? 'done' : day ? dayText(date, job.region.dates) : `where does wall ${first} face?`}
-      </button>
+      </TextButton>
       {open && (
         <div className="sun-where">
           <DaysField

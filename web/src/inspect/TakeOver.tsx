@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import { TIMES_OF_LIGHT, type Acceptance } from '@kovelin/core/job/recorded.ts';
 import { INCH, isImperial } from '@kovelin/core/units/si.ts';
 import { formatLength } from '@kovelin/core/units/length.ts';
@@ -9,8 +10,13 @@ import SignaturePad from 'signature_pad';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useHalfTyped } from '../app/half-typed.ts';
-import { Choice, DraftField, LengthField, readText, Section } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { readText } from '../ui/read.ts';
 import { numbered } from './DefectList.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { Inspecting } from './shared.ts';
 
 const PAD = { width: 300, height: 110 };
@@ -43,13 +49,9 @@ export function TakeOver({ view }: Inspecting) {
         <p>
           <Link to="../acceptance">The sheet</Link>
         </p>
-        <button
-          type="button"
-          className="link"
-          onClick={() => session.run({ name: 'accept', args: { room: room.id, acceptance: null } })}
-        >
+        <TextButton onClick={() => session.run({ name: 'accept', args: { room: room.id, acceptance: null } })}>
           take it back
-        </button>
+        </TextButton>
       </Section>
     );
   const accept = () => {
@@ -94,9 +96,9 @@ export function TakeOver({ view }: Inspecting) {
         onCommit={(text) => (setNote(text), null)}
       />
       <SignHere onSigned={setStrokes} />
-      <button type="button" className="act" disabled={!by.trim()} onClick={accept}>
+      <Button size="large" variant="outlined" disabled={!by.trim()} onClick={accept}>
         {open.length ? 'Take over with open defects' : 'Take over'}
-      </button>
+      </Button>
       {!by.trim() && <p className="hint">A name is wanted; a signature may be left out.</p>}
     </Section>
   );
@@ -128,16 +130,14 @@ function SignHere({ onSigned }: { readonly onSigned: (strokes: Acceptance['signa
     <div className="sign-here">
       <span>Sign here</span>
       <canvas ref={canvas} width={PAD.width} height={PAD.height} aria-label="Place to sign" role="img" />
-      <button
-        type="button"
-        className="link"
+      <TextButton
         onClick={() => {
           pad.current?.clear();
           onSigned([]);
         }}
       >
         clear
-      </button>
+      </TextButton>
     </div>
   );
 }

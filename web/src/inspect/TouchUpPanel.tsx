@@ -9,7 +9,10 @@ import { today } from '@kovelin/core/units/date.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import { TOUCH_CHANGE, TOUCH_REASON, TOUCH_STEPS, TRIM_VERDICT, VERDICT } from '@kovelin/core/words/touch.ts';
 import { useState } from 'react';
-import { Choice, DraftField, LengthField, Line, Section } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { Line, Section } from '../ui/Section.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import { plainNumber, type Inspecting } from './shared.ts';
 

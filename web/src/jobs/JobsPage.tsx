@@ -8,7 +8,7 @@ import { attempt } from '../app/database.ts';
 import { Fault } from '../app/Fault.tsx';
 import { putIn } from '../app/inbox.ts';
 import { PageTop } from '../app/PageTop.tsx';
-import { ReadingBar } from '../app/ReadingBar.tsx';
+import { ReadingBar } from '../ui/ReadingBar.tsx';
 import { ExportAsIs, unfitWord } from '../app/Unfit.tsx';
 import { freshId } from '../store/ids.ts';
 import { db, stateOf, type JobRow } from '../store/db.ts';
@@ -17,6 +17,7 @@ import { askToKeep, isKept } from '../store/keep.ts';
 import { whyNot } from '../store/why.ts';
 import { useReading } from '../workers/files.ts';
 import { openDemo } from './demo.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import './jobs.css';
 
 /** Milliseconds in which a deleted job can be brought back. */
@@ -187,9 +188,7 @@ function Safety() {
   return safe ? null : (
     <p className="hint">
       Jobs stay in this browser, which may clear them when this device runs short of space: export what matters.{' '}
-      <button type="button" className="link" onClick={() => void askToKeep().then(setSafe)}>
-        Ask it to keep them
-      </button>
+      <TextButton onClick={() => void askToKeep().then(setSafe)}>Ask it to keep them</TextButton>
     </p>
   );
 }

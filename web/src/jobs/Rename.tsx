@@ -1,6 +1,7 @@
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { attempt } from '../app/database.ts';
-import { DraftField, readText } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { readText } from '../ui/read.ts';
 import { say } from '../app/say.ts';
 import type { JobRow } from '../store/db.ts';
 import { renameJob } from '../store/jobs.ts';

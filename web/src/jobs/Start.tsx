@@ -11,7 +11,10 @@ import { OPENING, THE, TRIM } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { attempt } from '../app/database.ts';
-import { Choice, DraftField, LengthField, readText } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { readText } from '../ui/read.ts';
 import { say } from '../app/say.ts';
 import { freshId } from '../store/ids.ts';
 import { countryBefore, countryHere, createJob } from '../store/jobs.ts';
@@ -20,6 +23,7 @@ import { askToKeep } from '../store/keep.ts';
 import { useHalfTyped } from '../app/half-typed.ts';
 import { Kit } from '../app/Kit.tsx';
 import { FOR_WHOM } from '../app/for-whom.ts';
+import { Check } from '../ui/Check.tsx';
 import { StartDrawing } from './StartDrawing.tsx';
 
 interface Props {
@@ -178,15 +182,16 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
             onChange={(n) => set({ windows: Number(n) })}
           />
         </div>
-        <label className="check">
-          <input
-            type="checkbox"
-            checked={plain.baseboard}
-            onChange={(event) => set({ baseboard: event.target.checked })}
-          />
-          {heading(TRIM.baseboard, system)} {usual.baseboard.typed} high, and {said(TRIM.casing, system)}{' '}
-          {usual.openings.door.casing.typed} round each door and window
-        </label>
+        <Check
+          label={
+            <>
+              {heading(TRIM.baseboard, system)} {usual.baseboard.typed} high, and {said(TRIM.casing, system)}{' '}
+              {usual.openings.door.casing.typed} round each door and window
+            </>
+          }
+          checked={plain.baseboard}
+          onChange={(isOn) => set({ baseboard: isOn })}
+        />
         <DraftField
           label="Called"
           value={plain.name}

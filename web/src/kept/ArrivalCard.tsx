@@ -1,6 +1,8 @@
 import { usualSide, type Difference, type Side } from '@kovelin/core/job/differences.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { sayDifferences, type DifferenceWords } from '@kovelin/core/words/differences.ts';
+import { Check } from '../ui/Check.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { Arrival } from '../store/archive.ts';
 
 export interface Choice {
@@ -38,14 +40,11 @@ export function ArrivalCard({ arrival, choice, onChoice }: Props) {
   return (
     <section className="kept-part arrival" aria-label={job.name}>
       <h2>
-        <label>
-          <input
-            type="checkbox"
-            checked={choice.isWanted}
-            onChange={(event) => onChoice({ ...choice, isWanted: event.target.checked })}
-          />{' '}
-          {job.name}
-        </label>
+        <Check
+          label={<> {job.name}</>}
+          checked={choice.isWanted}
+          onChange={(isOn) => onChoice({ ...choice, isWanted: isOn })}
+        />
       </h2>
       {row === null && (
         <p>
@@ -107,19 +106,11 @@ function Differences({ arrival, here, choice, onChoice }: Props & { here: Arriva
       <p className="difference-all">
         {some(differences.length, 'thing')} {differences.length === 1 ? 'is' : 'are'} otherwise.{' '}
         {lost !== null && `${LOST[lost]} `}Take of each what is right, or{' '}
-        <button type="button" className="link" onClick={() => all('here')}>
-          all as it is here
-        </button>
-        ,{' '}
-        <button type="button" className="link" onClick={() => all('there')}>
-          all as it came
-        </button>
+        <TextButton onClick={() => all('here')}>all as it is here</TextButton>,{' '}
+        <TextButton onClick={() => all('there')}>all as it came</TextButton>
         {lost === null && (
           <>
-            ,{' '}
-            <button type="button" className="link" onClick={() => all(null)}>
-              each from where it was changed
-            </button>
+            , <TextButton onClick={() => all(null)}>each from where it was changed</TextButton>
           </>
         )}
         .

@@ -4,9 +4,9 @@ import { bad, type Result } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { FilePick } from '../app/FilePick.tsx';
+import { FilePick } from '../ui/FilePick.tsx';
 import { PageTop } from '../app/PageTop.tsx';
-import { ReadingBar, type Opening } from '../app/ReadingBar.tsx';
+import { ReadingBar, type Opening } from '../ui/ReadingBar.tsx';
 import { say } from '../app/say.ts';
 import { Scanner } from '../app/Scanner.tsx';
 import { arrivalOf, takeIn, type Arrival } from '../store/archive.ts';
@@ -207,17 +207,18 @@ export default function BringInPage() {
               {left > 0 && (
                 <p role="status">{left === 1 ? 'One thing is' : `${left} things are`} still to be chosen.</p>
               )}
-              <button
-                type="button"
-                className="act start"
+              <Button
+                size="large"
+                variant="contained"
+                className="start"
                 disabled={!some || left > 0 || busy !== null}
                 onClick={() => void take()}
               >
                 Take it in
-              </button>
-              <button type="button" className="act small" onClick={() => setOpened(null)}>
+              </Button>
+              <Button variant="outlined" onClick={() => setOpened(null)}>
                 Close
-              </button>
+              </Button>
             </div>
           </>
         )}

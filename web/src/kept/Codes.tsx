@@ -1,4 +1,5 @@
 import { toDataURL } from 'qrcode';
+import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 
 /** So long one code is shown: a camera sees each two or three times [starting judgement]. */
@@ -38,15 +39,15 @@ export function Codes({ frames }: { frames: readonly string[] }) {
     <div className="codes">
       {picture ? <img src={picture} alt={`Code ${at + 1} of ${frames.length}`} /> : <p>Drawing the codes …</p>}
       <div className="row-buttons">
-        <button type="button" className="act small" onClick={() => go(-1)}>
+        <Button variant="outlined" onClick={() => go(-1)}>
           Back
-        </button>
-        <button type="button" className="act small" onClick={() => setPlays(!plays)}>
+        </Button>
+        <Button variant="outlined" onClick={() => setPlays(!plays)}>
           {plays ? 'Stop' : 'Play'}
-        </button>
-        <button type="button" className="act small" onClick={() => go(1)}>
+        </Button>
+        <Button variant="outlined" onClick={() => go(1)}>
           On
-        </button>
+        </Button>
         <label className="field">
           <span>Code, of {frames.length}</span>
           <input

@@ -9,6 +9,8 @@ import { download, fileName } from '../store/take-out.ts';
 import { pack } from '../workers/archive.ts';
 import { Codes } from './Codes.tsx';
 import { shareFile } from './share.ts';
+import { Check } from '../ui/Check.tsx';
+import Button from '@mui/material/Button';
 import './kept.css';
 
 interface Going {
@@ -75,23 +77,28 @@ export default function HandOverPage() {
         <section className="kept-part">
           <h2>As a file</h2>
           {going && going.photos > 0 && (
-            <label className="check">
-              <input type="checkbox" checked={withPhotos} onChange={(event) => setWithPhotos(event.target.checked)} />
-              <span>
-                with its {going.photos} {going.photos === 1 ? 'photo' : 'photos'} ({Math.ceil(going.bytes / 1e5) / 10}{' '}
-                MB)
-              </span>
-            </label>
+            <Check
+              label={
+                <>
+                  <span>
+                    with its {going.photos} {going.photos === 1 ? 'photo' : 'photos'} (
+                    {Math.ceil(going.bytes / 1e5) / 10} MB)
+                  </span>
+                </>
+              }
+              checked={withPhotos}
+              onChange={(isOn) => setWithPhotos(isOn)}
+            />
           )}
           <div className="row-buttons">
             {'share' in navigator && (
-              <button type="button" className="act small" disabled={busy} onClick={() => void share()}>
+              <Button variant="outlined" disabled={busy} onClick={() => void share()}>
                 Share …
-              </button>
+              </Button>
             )}
-            <button type="button" className="act small" disabled={busy} onClick={() => void save()}>
+            <Button variant="outlined" disabled={busy} onClick={() => void save()}>
               Save the file
-            </button>
+            </Button>
           </div>
           <p className="hint">
             On the other device: <Link to="/bring-in">Bring in</Link>, and open it there.
@@ -105,9 +112,9 @@ export default function HandOverPage() {
           {codes ? (
             <Codes frames={codes} />
           ) : (
-            <button type="button" className="act small" disabled={busy} onClick={() => void show()}>
+            <Button variant="outlined" disabled={busy} onClick={() => void show()}>
               Show the codes
-            </button>
+            </Button>
           )}
         </section>
       </main>

@@ -11,6 +11,8 @@ import { download } from '../store/take-out.ts';
 import { whyNot } from '../store/why.ts';
 import { pack } from '../workers/archive.ts';
 import { putIn } from '../app/inbox.ts';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
 import './kept.css';
 
 /** In decimal units, as much as is of use. */
@@ -59,12 +61,12 @@ export default function KeptPage() {
           <h2>Everything, as one file</h2>
           <p>All jobs, their logs and photos as a zip of open formats: put it where you keep what matters.</p>
           <div className="row-buttons">
-            <button type="button" className="act small" disabled={busy} onClick={() => void everything()}>
+            <Button variant="outlined" disabled={busy} onClick={() => void everything()}>
               Export everything
-            </button>
-            <button type="button" className="act small" onClick={() => void navigate('/bring-in')}>
+            </Button>
+            <Button variant="outlined" onClick={() => void navigate('/bring-in')}>
               Bring in …
-            </button>
+            </Button>
           </div>
           <p className="hint">Price lists are not in it: they come from their own files.</p>
         </section>
@@ -92,15 +94,15 @@ export default function KeptPage() {
                     </small>
                   ))}
                 </span>
-                <button type="button" className="act small" onClick={() => open(backup)}>
+                <Button variant="outlined" onClick={() => open(backup)}>
                   Look into it
-                </button>
+                </Button>
               </li>
             ))}
           </ul>
-          <button type="button" className="act small" disabled={busy} onClick={() => void now()}>
+          <Button variant="outlined" disabled={busy} onClick={() => void now()}>
             Back up now
-          </button>
+          </Button>
         </section>
       </main>
     </div>
@@ -134,9 +136,7 @@ function Room() {
       {safe === false && (
         <p>
           It has not promised to keep them when this device runs short of space.{' '}
-          <button type="button" className="link" onClick={() => void askToKeep().then(setSafe)}>
-            Ask it to keep them
-          </button>
+          <TextButton onClick={() => void askToKeep().then(setSafe)}>Ask it to keep them</TextButton>
         </p>
       )}
     </section>

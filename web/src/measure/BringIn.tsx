@@ -12,15 +12,15 @@ import Dialog from '@mui/material/Dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
-import { Choice } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import { freshId } from '../store/ids.ts';
-import { ReadingBar } from '../app/ReadingBar.tsx';
+import { ReadingBar } from '../ui/ReadingBar.tsx';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import { askFiles, useReading, whyNotRead } from '../workers/files.ts';
 import type { PlanHead } from '../workers/files.worker.ts';
-import { Problems } from './Problems.tsx';
+import { Problems } from '../ui/Problems.tsx';
 
 interface Props {
   readonly view: JobView;

@@ -4,6 +4,7 @@ import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { Fragment, useState } from 'react';
 import type { JobView } from '../app/job-context.ts';
 import { useArrival } from '../app/useArrival.ts';
+import Button from '@mui/material/Button';
 import { ClosureSketch } from './ClosureSketch.tsx';
 
 const SLIP_WORDS: Readonly<Record<SuspectClass['slip'], string>> = {
@@ -119,10 +120,10 @@ function Suspects({
           <li key={`${found.slip}${i}`}>
             <b>{SLIP_WORDS[found.slip]}</b>
             {found.walls.map(({ wall, reading, corrected }) => (
-              <button
+              <Button
+                size="small"
+                variant="outlined"
                 key={wall.id}
-                type="button"
-                className="take"
                 onClick={() => {
                   session.run({
                     name: 'setWall',
@@ -136,7 +137,7 @@ function Suspects({
                 }}
               >
                 take {wall.label} as {show(corrected)}, not {show(reading)}
-              </button>
+              </Button>
             ))}
           </li>
         ))}

@@ -6,10 +6,11 @@ import type { Working } from '@kovelin/core/units/working.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { LINE, TRIM } from '@kovelin/core/words/terms.ts';
-import { Line, Section } from '../app/fields.tsx';
+import { Line, Section } from '../ui/Section.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { Figure, WorkingTree } from '../app/Working.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
+import Button from '@mui/material/Button';
 import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/take-out.ts';
 
 /** A figure asked about in the table: its formula with this job's figures. */
@@ -69,22 +70,22 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
       )}
       <Section title="Take the measurements out">
         <div className="row-buttons">
-          <button type="button" className="take" onClick={() => void exportTapeSheet(view.state.job)}>
+          <Button size="small" variant="outlined" onClick={() => void exportTapeSheet(view.state.job)}>
             Tape sheet of the job
-          </button>
-          <button type="button" className="take" onClick={() => void exportTakeoff(view.state.job)}>
+          </Button>
+          <Button size="small" variant="outlined" onClick={() => void exportTakeoff(view.state.job)}>
             Takeoff as CSV
-          </button>
+          </Button>
           {takeoff?.closure &&
             (['dxf', 'svg'] as const).map((format) => (
-              <button
+              <Button
+                size="small"
+                variant="outlined"
                 key={format}
-                type="button"
-                className="take"
                 onClick={() => void exportDrawing(view.state.job, takeoff, format)}
               >
                 {takeoff.room.name} as {format.toUpperCase()}
-              </button>
+              </Button>
             ))}
         </div>
       </Section>

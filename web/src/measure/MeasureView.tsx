@@ -3,12 +3,14 @@ import { suspectsOf } from '@kovelin/core/measure/suspects.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { useJob } from '../app/job-context.ts';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import type { Placing } from '../drawing/placing.ts';
 import { ClosurePlan, verdictOf } from './ClosurePlan.tsx';
 import { MeasurePanel, type Explained } from './MeasurePanel.tsx';
 import { Rows } from './Rows.tsx';
+import { Toggle } from '../ui/Toggle.tsx';
+import Button from '@mui/material/Button';
 import './measure.css';
 
 const BARE: Coat = { fill: 'var(--wall)' };
@@ -76,22 +78,22 @@ export default function MeasureView() {
           <div className="panel-head">
             <h2>{room.name}</h2>
             <Sides label="How to enter" sides={WAYS} value={way} onChange={setWay} />
-            <button type="button" className="tool" aria-pressed={laser} onClick={() => setLaser(!laser)}>
+            <Toggle pressed={laser} onChange={() => setLaser(!laser)}>
               Laser
-            </button>
-            <button type="button" className="tool" aria-pressed={pad} onClick={() => setPad(!pad)}>
+            </Toggle>
+            <Toggle pressed={pad} onChange={() => setPad(!pad)}>
               Pad
-            </button>
-            <button type="button" className="tool" onClick={() => setBringing(true)}>
+            </Toggle>
+            <Button size="small" onClick={() => setBringing(true)}>
               Bring in …
-            </button>
-            <button
-              type="button"
-              className="tool remove-room"
+            </Button>
+            <Button
+              size="small"
+              className="remove-room"
               onClick={() => view.session.run({ name: 'removeRoom', args: { room: room.id } })}
             >
               Remove this room
-            </button>
+            </Button>
           </div>
           <Suspense fallback={null}>{laser && <LaserBar onNoTarget={toFirst} />}</Suspense>
           {way === 'rows' && <Rows key={room.id} view={view} room={room} takeoff={takeoff} />}

@@ -1,5 +1,6 @@
 import { isImperial, type System } from '@kovelin/core/units/si.ts';
 import { useEffect, useSyncExternalStore } from 'react';
+import Button from '@mui/material/Button';
 import { aimedAt, enterIn, listenToAim, typeInto, withPad } from '../app/aim.ts';
 
 const IMPERIAL = [
@@ -83,9 +84,9 @@ export default function NumberPad({ system, onClose }: { system: System; onClose
     <div className={inLength ? 'pad' : 'pad idle'} role="group" aria-label="Number pad">
       <p>
         {target ?? 'Tap a length first'}
-        <button type="button" className="tool" onClick={onClose}>
+        <Button size="small" onClick={onClose}>
           Hide the pad
-        </button>
+        </Button>
       </p>
       <div className={system} onPointerDown={(event) => event.preventDefault()}>
         {rows.flat().map((key) => (

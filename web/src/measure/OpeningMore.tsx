@@ -4,7 +4,10 @@ import { riseOf } from '@kovelin/core/measure/openings.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { TRIM } from '@kovelin/core/words/terms.ts';
-import { Choice, DraftField, LengthField } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { Check } from '../ui/Check.tsx';
 import { problemsAt, readCount, type RoomProps } from './parts.ts';
 
 const HEADS: readonly (readonly [OpeningShape, string])[] = [
@@ -125,14 +128,11 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
             onCommit={(depth) => commit({ reveal: depth && { depth, painted: reveal?.painted ?? true } })}
           />
           {reveal && (
-            <label className="check">
-              <input
-                type="checkbox"
-                checked={reveal.painted}
-                onChange={(event) => commit({ reveal: { ...reveal, painted: event.target.checked } })}
-              />
-              painted
-            </label>
+            <Check
+              label="painted"
+              checked={reveal.painted}
+              onChange={(isOn) => commit({ reveal: { ...reveal, painted: isOn } })}
+            />
           )}
         </span>
       </fieldset>

@@ -8,9 +8,12 @@ import { INCH, type System, isImperial } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { PART, WAY } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
-import { Choice, DraftField, LengthField } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
 import { freshId } from '../store/ids.ts';
 import { problemsAt, readCount, type RoomProps } from './parts.ts';
+import Button from '@mui/material/Button';
 import { RemoveButton } from './RemoveButton.tsx';
 
 type PartKind = kinds.PartKind;
@@ -116,15 +119,15 @@ export default function PartRows({ view, room, takeoff }: RoomProps) {
             ))}
           </select>
         </span>
-        <button
-          type="button"
-          className="take"
+        <Button
+          size="small"
+          variant="outlined"
           onClick={() =>
             session.run({ name: 'addPart', args: { room: room.id, part: startPart({ view, room }, kind) } })
           }
         >
           Add it
-        </button>
+        </Button>
       </div>
     </section>
   );

@@ -1,9 +1,10 @@
+import Button from '@mui/material/Button';
 /** Removing needs no question: undo brings it back. */
 export function RemoveButton({ what, onRemove }: { what: string; onRemove: () => void }) {
   return (
-    <button type="button" className="tool" aria-label={`Remove ${what}`} onClick={onRemove}>
+    <Button size="small" aria-label={`Remove ${what}`} onClick={onRemove}>
       Remove
-    </button>
+    </Button>
   );
 }
 
@@ -17,8 +18,8 @@ interface MoreProps {
 /** Opens what few rows need. */
 export function MoreButton({ what, some, open, onToggle }: MoreProps) {
   return (
-    <button type="button" className="tool" aria-expanded={open} aria-label={`More of ${what}`} onClick={onToggle}>
+    <Button size="small" aria-expanded={open} aria-label={`More of ${what}`} onClick={onToggle}>
       {open ? 'Less' : some ? 'More …' : 'More'}
-    </button>
+    </Button>
   );
 }

@@ -9,11 +9,14 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { ROOM_USE, TRIM } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import { lazy, type ReactNode, Suspense, useCallback, useEffect, useRef, useState } from 'react';
-import { Choice, DraftField, LengthField, readText } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { readText } from '../ui/read.ts';
 import { freshId } from '../store/ids.ts';
 import { OpeningRows, startOpening } from './OpeningRows.tsx';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
-import { Problems } from './Problems.tsx';
+import { Problems } from '../ui/Problems.tsx';
 import { TrimRows } from './TrimRows.tsx';
 import { WallRows } from './WallRows.tsx';
 

@@ -11,7 +11,7 @@ import type { JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
 import { say } from '../app/say.ts';
 import { useTyped } from '../app/typed.ts';
-import { Problems } from './Problems.tsx';
+import { Problems } from '../ui/Problems.tsx';
 
 type Read = { ok: true; edit: Parameters<JobView['session']['edit']>[0] } | { ok: false; problems: string[] };
 

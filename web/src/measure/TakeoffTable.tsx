@@ -15,7 +15,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableSortLabel from '@mui/material/TableSortLabel';
 import { useEffect, useRef, useState } from 'react';
-import { Choice } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import type { JobView } from '../app/job-context.ts';
 import type { Explained } from './MeasurePanel.tsx';
 

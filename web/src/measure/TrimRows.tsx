@@ -5,7 +5,8 @@ import { PROFILES } from '@kovelin/core/job/profiles.ts';
 import { typeLength } from '@kovelin/core/units/length.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { TRIM } from '@kovelin/core/words/terms.ts';
-import { LengthField } from '../app/fields.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { Check } from '../ui/Check.tsx';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
 
 const STARTS_AT: Readonly<Partial<Record<TrimKind, Reading>>> = {
@@ -70,14 +71,11 @@ export function TrimRows({ view, room, takeoff }: RoomProps) {
               </datalist>
             )}
             {run && (
-              <label className="check">
-                <input
-                  type="checkbox"
-                  checked={run.later}
-                  onChange={(event) => session.edit(edit({ ...run, later: event.target.checked }))}
-                />
-                still to come
-              </label>
+              <Check
+                label="still to come"
+                checked={run.later}
+                onChange={(isOn) => session.edit(edit({ ...run, later: isOn }))}
+              />
             )}
             {run?.at && (
               <LengthField

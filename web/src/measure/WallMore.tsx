@@ -1,6 +1,9 @@
 import type { Wall } from '@kovelin/core/job/measured.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
-import { Choice, DraftField, LengthField } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import Button from '@mui/material/Button';
 import { HEIGHT, OFFSET, problemsAt, readCount, WALL, type RoomProps } from './parts.ts';
 
 type Change = Partial<Omit<Wall, 'id'>>;
@@ -46,9 +49,9 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
             </span>
           );
         })}
-        <button
-          type="button"
-          className="take"
+        <Button
+          size="small"
+          variant="outlined"
           disabled={peaks.length >= 8}
           onClick={() => {
             const after = peaks.at(-1)?.at.metres ?? 0;
@@ -59,7 +62,7 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
           }}
         >
           Add a height
-        </button>
+        </Button>
       </fieldset>
       <fieldset>
         <legend>Curved: the length is its chord</legend>

@@ -4,6 +4,7 @@ import { effective } from '@kovelin/core/specify/reasons.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
+import Button from '@mui/material/Button';
 import { useAlternatives } from '../workers/what-if.ts';
 
 const coatsOf = ([fewest, most]: Alternative['coats']) => (fewest === most ? String(fewest) : `${fewest} to ${most}`);
@@ -84,9 +85,9 @@ export default function Compare({ view, line }: { view: WholeView; line: PaintLi
                   ? 'costs the same'
                   : `${formatMoney(Math.abs(a.difference), job.currency)} ${spell(a.difference < 0 ? 'less, labour with it' : 'more, labour with it')}`}
               </small>
-              <button type="button" className="take" onClick={() => take(a)}>
+              <Button size="small" variant="outlined" onClick={() => take(a)}>
                 Take it
-              </button>
+              </Button>
             </>
           )}
         </li>

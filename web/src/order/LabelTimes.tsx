@@ -3,7 +3,8 @@ import type { Product } from '@kovelin/core/job/paints.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { formatTemperature, parseTemperature } from '@kovelin/core/units/temperature.ts';
-import { between, DraftField } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { between } from '../ui/read.ts';
 
 interface LabelTimesProps {
   readonly product: Product;

@@ -13,12 +13,13 @@ import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
 import { attempt } from '../app/database.ts';
-import { Choice } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import { useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { columnsBefore, rememberColumns } from '../store/kept.ts';
 import { priceLists, pricesByCode, removeList, searchPrices } from '../store/price-lists.ts';
 import { priceListWorker, type ListReader } from '../workers/price-list.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { keysOf } from '@kovelin/core/units/list.ts';
 
 interface Props {
@@ -52,13 +53,12 @@ export function ListPrices({ view, line, onClose }: Props) {
               options={lists.map((l) => [l.id, `${l.name}, ${l.imported}, ${l.rows.toLocaleString('en-US')} prices`])}
               onChange={setChosen}
             />
-            <button
-              type="button"
-              className="link small"
+            <TextButton
+              className="small"
               onClick={() => void attempt('The list was not removed', () => removeList(list.id)).then(changed)}
             >
               remove this list
-            </button>
+            </TextButton>
           </div>
           {list.currency === view.state.job.currency ? (
             <TakeFromList key={list.id} view={view} line={line} list={list} />
@@ -322,14 +322,14 @@ function TakeFromList({
             </span>
             <span className="number">{row.litres === null ? 'each' : formatVolume(row.litres, system)}</span>
             <span className="number">{formatMoney(row.price, job.currency)}</span>
-            <button
-              type="button"
-              className="take"
+            <Button
+              size="small"
+              variant="outlined"
               onClick={() => take(row)}
               aria-label={`Take ${row.name} ${row.code}`}
             >
               Take
-            </button>
+            </Button>
           </li>
         ))}
         {!found.length && <li className="hint">Nothing in the list has these words.</li>}

@@ -7,12 +7,14 @@ import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
-import { DraftField, Section } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Section } from '../ui/Section.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { Figure } from '../app/Working.tsx';
 import { rememberOwned } from '../store/kept.ts';
 import { Kit } from '../app/Kit.tsx';
 import { ToolDrawing } from '../app/ToolDrawing.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import { ageWord } from './words.ts';
 
 interface TableProps {
@@ -50,9 +52,9 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
             <tr key={m.key} className={m.key === chosen ? 'chosen' : ''}>
               <th scope="row">
                 <ToolDrawing item={m.item} />
-                <button type="button" className="link plain" onClick={() => onPick(m.key)}>
+                <TextButton className="plain" onClick={() => onPick(m.key)}>
                   {said(materialWord(m), system)}
-                </button>
+                </TextButton>
               </th>
               <td data-label="Worked out" className="number">
                 <Figure working={m.working} system={system} text={said(pieceWord(m.working.value, m.unit), system)} />

@@ -12,9 +12,12 @@ import { namesWord, type Name } from '@kovelin/core/words/names.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
-import { DraftField, Section } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Section } from '../ui/Section.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
+import { TextButton } from '../ui/TextButton.tsx';
+import Button from '@mui/material/Button';
 import { freshId } from '../store/ids.ts';
 
 interface Props {
@@ -138,13 +141,12 @@ function Shelf({ view, line }: Props) {
             <li key={can.id}>
               <b className="number">{formatVolume(can.litres, system)}</b>{' '}
               {can.batch ? `batch ${can.batch}` : 'batch not known'}
-              <button
-                type="button"
-                className="link small"
+              <TextButton
+                className="small"
                 onClick={() => session.edit({ name: 'removeShelfCan', args: { can: can.id } })}
               >
                 take off
-              </button>
+              </TextButton>
               <small>
                 {use?.boxed
                   ? 'boxed with what is bought'
@@ -180,9 +182,9 @@ function Shelf({ view, line }: Props) {
           <input value={batch} maxLength={40} onChange={(event) => setBatch(event.target.value)} />
         </label>
       </div>
-      <button type="button" className="take" disabled={litres === null} onClick={add}>
+      <Button size="small" variant="outlined" disabled={litres === null} onClick={add}>
         Put it on the shelf
-      </button>
+      </Button>
     </Section>
   );
 }

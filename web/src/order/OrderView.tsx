@@ -8,13 +8,14 @@ import { Link, useLocation } from 'react-router';
 import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { MaterialTable, MaterialPanel } from './Materials.tsx';
 import { PaintPanel } from './PaintPanel.tsx';
 import { PaintTable } from './PaintTable.tsx';
 import { PricePanel, PriceTable } from './PriceTable.tsx';
 import { taxWord } from './words.ts';
+import Button from '@mui/material/Button';
 import './order.css';
 
 const Prices = lazy(() => import('./Prices.tsx'));
@@ -72,19 +73,19 @@ export default function OrderView() {
               value={table}
               onChange={setTable}
             />
-            <button type="button" className="tool" onClick={() => setDialog('prices')}>
+            <Button size="small" onClick={() => setDialog('prices')}>
               Prices …
-            </button>
-            <button type="button" className="tool" onClick={() => setDialog('values')}>
+            </Button>
+            <Button size="small" onClick={() => setDialog('values')}>
               Starting values …
-            </button>
-            <Link className="tool" to={`../list${search}`} relative="path">
+            </Button>
+            <Button component={Link} size="small" to={`../list${search}`} relative="path">
               Shopping list
-            </Link>
+            </Button>
             {!own && (
-              <Link className="tool" to={`../quote${search}`} relative="path">
+              <Button component={Link} size="small" to={`../quote${search}`} relative="path">
                 Quote
-              </Link>
+              </Button>
             )}
           </div>
           <div className="scroll" tabIndex={0} role="region" aria-label="What to buy">

@@ -6,11 +6,12 @@ import { nameWord } from '@kovelin/core/words/names.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { THE, TINT_BASE } from '@kovelin/core/words/terms.ts';
 import { lazy, Suspense, useState } from 'react';
-import { Section } from '../app/fields.tsx';
-import { Sides } from '../app/Sides.tsx';
+import { Section } from '../ui/Section.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { Figure } from '../app/Working.tsx';
 import { Mixing } from './Mixing.tsx';
+import { Check } from '../ui/Check.tsx';
 import { ProductCard } from './ProductCard.tsx';
 
 const RiskCurve = lazy(() => import('./RiskCurve.tsx'));
@@ -108,19 +109,21 @@ function ReserveChoice({ view, line, reserve }: { view: WholeView; line: PaintLi
   const { session, state, system } = view;
   const { litres, chance, price, bought } = reserve;
   return (
-    <label className="check reserve">
-      <input
-        type="checkbox"
-        checked={bought}
-        onChange={(event) => session.edit({ name: 'reserve', args: { key: line.key, on: event.target.checked } })}
-      />
-      <span>
-        Buy {formatVolume(litres, system)} for touching up as well:{' '}
-        {price > 0
-          ? `${formatMoney(price, state.shown.currency)} ${bought ? 'of the price' : 'more'}`
-          : 'costs nothing more here'}
-        . As bought now, less than that is left with a chance of <b className="number">{formatPercent(chance)}</b>.
-      </span>
-    </label>
+    <Check
+      className="check reserve"
+      label={
+        <>
+          <span>
+            Buy {formatVolume(litres, system)} for touching up as well:{' '}
+            {price > 0
+              ? `${formatMoney(price, state.shown.currency)} ${bought ? 'of the price' : 'more'}`
+              : 'costs nothing more here'}
+            . As bought now, less than that is left with a chance of <b className="number">{formatPercent(chance)}</b>.
+          </span>
+        </>
+      }
+      checked={bought}
+      onChange={(isOn) => session.edit({ name: 'reserve', args: { key: line.key, on: isOn } })}
+    />
   );
 }

@@ -4,6 +4,7 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import type { WholeView } from '../app/whole.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { Figure } from '../app/Working.tsx';
 
 interface Props {
@@ -34,10 +35,10 @@ export function PaintTable({ view, chosen, onPick }: Props) {
         {paints.map((p, i) => (
           <tr key={p.key} className={p === chosen ? 'chosen' : ''}>
             <th scope="row">
-              <button type="button" className="link plain" onClick={() => onPick(p.key)}>
+              <TextButton className="plain" onClick={() => onPick(p.key)}>
                 {i + 1} <span className={p.colour ? 'chip' : 'chip none'} style={{ background: p.colour?.hex }} />{' '}
                 {said(paintWord(p), system)}
-              </button>
+              </TextButton>
             </th>
             <td data-label="Wanted" className="number">
               <Figure working={p.expected} system={system} />

@@ -10,7 +10,10 @@ import { LABOUR } from '@kovelin/core/words/work.ts';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useHalfTyped } from '../app/half-typed.ts';
-import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { readText } from '../ui/read.ts';
 import { useArrival } from '../app/useArrival.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
@@ -18,6 +21,9 @@ import { FOR_WHOM } from '../app/for-whom.ts';
 import { rememberMe } from '../store/kept.ts';
 import { freshId } from '../store/ids.ts';
 import { taxWord } from './words.ts';
+import { Check } from '../ui/Check.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
+import Button from '@mui/material/Button';
 import { useOptionPrices } from '../workers/what-if.ts';
 
 const PRICE_WORDS = {
@@ -212,7 +218,7 @@ export function PricePanel({ view }: { view: WholeView }) {
         <p className="hint">
           {!own && 'Margin is a share of the price: 20 % of it is 25 % on cost. '}Days are those of the plan, setting up
           and cleaning up with them. Paces are starting values; {own ? 'who helps' : 'pay'} is set with the crew in{' '}
-          <Link className="link" to={`../sequence${search}`} relative="path">
+          <Link to={`../sequence${search}`} relative="path">
             Sequence
           </Link>
           .
@@ -290,16 +296,11 @@ function Options({ view }: { view: WholeView }) {
       <ul className="shelf" ref={list} tabIndex={-1} aria-label="Options">
         {rows(job.options).map((option) => (
           <li key={option.id}>
-            <label className="check">
-              <input
-                type="checkbox"
-                checked={option.taken}
-                onChange={(event) =>
-                  session.run({ name: 'setOption', args: { option: option.id, set: { taken: event.target.checked } } })
-                }
-              />{' '}
-              {option.name}
-            </label>
+            <Check
+              label={<> {option.name}</>}
+              checked={option.taken}
+              onChange={(isOn) => session.run({ name: 'setOption', args: { option: option.id, set: { taken: isOn } } })}
+            />
             <b className="number">
               {priceOf.has(option.id)
                 ? added(priceOf.get(option.id) ?? 0)
@@ -307,15 +308,14 @@ function Options({ view }: { view: WholeView }) {
                   ? 'working …'
                   : 'not worked out'}
             </b>
-            <button
-              type="button"
-              className="link small"
+            <TextButton
+              className="small"
               onClick={() => {
                 if (!session.edit({ name: 'removeOption', args: { option: option.id } })) setChanged(changed + 1);
               }}
             >
               remove
-            </button>
+            </TextButton>
             <small>
               {option.finish ? `in ${job.colours[option.finish.colour]?.name ?? ''}` : 'left out unless taken'};{' '}
               {option.surfaces.length} {option.surfaces.length === 1 ? 'surface' : 'surfaces'}
@@ -346,24 +346,22 @@ function Options({ view }: { view: WholeView }) {
         />
         <div className="checks">
           {surfaces.map(({ surface: s }) => (
-            <label key={s.id} className="check">
-              <input
-                type="checkbox"
-                checked={chosen.has(s.id)}
-                onChange={(event) => {
-                  const next = new Set(chosen);
-                  if (event.target.checked) next.add(s.id);
-                  else next.delete(s.id);
-                  setChosen(next);
-                }}
-              />{' '}
-              {heading(nameWord(s.name), system)}
-            </label>
+            <Check
+              key={s.id}
+              label={<> {heading(nameWord(s.name), system)}</>}
+              checked={chosen.has(s.id)}
+              onChange={(isOn) => {
+                const next = new Set(chosen);
+                if (isOn) next.add(s.id);
+                else next.delete(s.id);
+                setChosen(next);
+              }}
+            />
           ))}
         </div>
-        <button type="button" className="take" disabled={!chosen.size || !name.trim()} onClick={add}>
+        <Button size="small" variant="outlined" disabled={!chosen.size || !name.trim()} onClick={add}>
           Price separately
-        </button>
+        </Button>
       </details>
     </Section>
   );

@@ -2,7 +2,7 @@ import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { DeskPrices } from './DeskPrices.tsx';
 import { ListPrices } from './ListPrices.tsx';
 

@@ -8,10 +8,14 @@ import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/co
 import { today } from '@kovelin/core/units/date.ts';
 import { inOrder, said } from '@kovelin/core/units/word.ts';
 import { PRIMER, SHEEN } from '@kovelin/core/words/terms.ts';
-import { between, Choice, DraftField, Section } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { between } from '../ui/read.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { LabelTimes } from './LabelTimes.tsx';
+import { Check } from '../ui/Check.tsx';
 import { ageWord } from './words.ts';
 
 const plain = <T,>(result: Result<T>): Result<T> => result;
@@ -69,17 +73,15 @@ function Serves({ product, view, set }: CardProps & { readonly set: (change: Par
     <fieldset className="checks">
       <legend>It does, besides</legend>
       {PRIMER_KINDS.filter((kind) => kind !== 'none' && kind !== product.primer).map((kind) => (
-        <label key={kind} className="check">
-          <input
-            type="checkbox"
-            checked={product.serves.includes(kind)}
-            onChange={(event) => {
-              const rest = product.serves.filter((other) => other !== kind);
-              set({ serves: event.target.checked ? [...rest, kind] : rest });
-            }}
-          />{' '}
-          {said(PRIMER[kind], view.system)}
-        </label>
+        <Check
+          key={kind}
+          label={<> {said(PRIMER[kind], view.system)}</>}
+          checked={product.serves.includes(kind)}
+          onChange={(isOn) => {
+            const rest = product.serves.filter((other) => other !== kind);
+            set({ serves: isOn ? [...rest, kind] : rest });
+          }}
+        />
       ))}
     </fieldset>
   );

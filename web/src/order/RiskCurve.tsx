@@ -11,7 +11,7 @@ import { use as register } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { WholeView } from '../app/whole.ts';
-import { useScheme } from '../app/scheme.ts';
+import { useScheme } from '../ui/scheme.ts';
 import { charted, lettering, useChart } from '../drawing/useChart.ts';
 import { SIMULATED_JOBS, useSimulated } from '../workers/simulate.ts';
 

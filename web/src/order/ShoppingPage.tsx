@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { useWhole, useOrder } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { exportList } from './files.ts';
+import { Check } from '../ui/Check.tsx';
 import './order.css';
 
 /** What to buy, aisle by aisle, ticked off in the shop; the ticks are kept with the job. */
@@ -85,24 +86,25 @@ export default function ShoppingPage() {
           <ul>
             {inAisle.map((l) => (
               <li key={l.key} className={l.ticked ? 'done' : ''}>
-                <label>
-                  <input
-                    type="checkbox"
-                    checked={l.ticked}
-                    onChange={(event) =>
-                      session.run({
-                        name: 'tick',
-                        args: { key: l.key, date: event.target.checked ? today() : null },
-                      })
-                    }
-                  />
-                  <b className="number">{l.howMany}</b>
-                  <span>
-                    {l.hex && <span className="chip" style={{ background: l.hex }} />} {l.what}
-                    {l.note && <small>{l.note}</small>}
-                  </span>
-                  <span className="number">{formatMoney(l.cost, job.currency)}</span>
-                </label>
+                <Check
+                  label={
+                    <>
+                      <b className="number">{l.howMany}</b>
+                      <span>
+                        {l.hex && <span className="chip" style={{ background: l.hex }} />} {l.what}
+                        {l.note && <small>{l.note}</small>}
+                      </span>
+                      <span className="number">{formatMoney(l.cost, job.currency)}</span>
+                    </>
+                  }
+                  checked={l.ticked}
+                  onChange={(isOn) =>
+                    session.run({
+                      name: 'tick',
+                      args: { key: l.key, date: isOn ? today() : null },
+                    })
+                  }
+                />
               </li>
             ))}
           </ul>

@@ -7,7 +7,8 @@ import { STARTING } from '@kovelin/core/words/defaults.ts';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
-import { DraftField } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Toggle } from '../ui/Toggle.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 /** The reader's units for those the core counts in: name and how many of the core's it is. */
@@ -44,15 +45,9 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
         </p>
         <div className="row-buttons" role="group" aria-label="Which values">
           {Object.entries(DEFAULT_GROUPS).map(([key, name]) => (
-            <button
-              key={key}
-              type="button"
-              className="option"
-              aria-pressed={key === group}
-              onClick={() => setGroup(key as DefaultGroup)}
-            >
+            <Toggle key={key} className="option" pressed={key === group} onChange={() => setGroup(key as DefaultGroup)}>
               {name}
-            </button>
+            </Toggle>
           ))}
         </div>
         <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Values">

@@ -15,10 +15,14 @@ import { said } from '@kovelin/core/units/word.ts';
 import { LIGHT_AT, LIKED, SAMPLE } from '@kovelin/core/words/found.ts';
 import { lazy, Suspense, useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
-import { Choice, DraftField, readText } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { readText } from '../ui/read.ts';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import { freshId } from '../store/ids.ts';
+import { TextButton } from '../ui/TextButton.tsx';
+import Button from '@mui/material/Button';
 import type { Recording } from './shared.ts';
 
 const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
@@ -75,13 +79,11 @@ export function Choose(props: Props) {
           {aside.map(({ id, colour }) => (
             <span key={id}>
               <span className="chip" style={{ background: job.colours[colour]?.hex }} /> {job.colours[colour]?.name}{' '}
-              <button
-                type="button"
-                className="link"
+              <TextButton
                 onClick={() => view.session.run({ name: 'setSample', args: { sample: id, set: { dropped: null } } })}
               >
                 back in
-              </button>{' '}
+              </TextButton>{' '}
             </span>
           ))}
         </p>
@@ -127,9 +129,9 @@ function AddSample({ view, scope, onShow }: Props) {
   };
   if (!open)
     return (
-      <button type="button" className="act small" onClick={() => setOpen(true)}>
+      <Button variant="outlined" onClick={() => setOpen(true)}>
         {spell('Put a colour on trial')}
-      </button>
+      </Button>
     );
   return (
     <div className="add-sample">
@@ -145,15 +147,11 @@ function AddSample({ view, scope, onShow }: Props) {
         options={SAMPLE_KINDS.map((one) => [one, said(SAMPLE[one], system)] as const)}
         onChange={setKind}
       />
-      <button type="button" className="act small" onClick={add}>
+      <Button variant="outlined" onClick={add}>
         On trial
-      </button>
-      <button type="button" className="link" onClick={() => setReading(true)}>
-        read it
-      </button>
-      <button type="button" className="link" onClick={() => setOpen(false)}>
-        close
-      </button>
+      </Button>
+      <TextButton onClick={() => setReading(true)}>read it</TextButton>
+      <TextButton onClick={() => setOpen(false)}>close</TextButton>
       {reading && (
         <Suspense fallback={null}>
           <ReadColour
@@ -213,10 +211,10 @@ function Trial({ view, log, sample, trim, last, shown, onShow }: TrialProps) {
   return (
     <section className={shown === sample.id ? 'trial chosen' : 'trial'} aria-label={`Trial of ${colour.name}`}>
       <header>
-        <button type="button" className="link" onClick={() => onShow(sample.id)}>
+        <TextButton onClick={() => onShow(sample.id)}>
           {colour.name}
           {colour.code && !colour.name.includes(colour.code) ? `, ${colour.code}` : ''}
-        </button>
+        </TextButton>
         <small>
           {undertone(colour.hex)}, LRV {lrvOf(colour.hex).toFixed(0)}, {said(SAMPLE[sample.kind], system)}
         </small>
@@ -270,16 +268,15 @@ function Trial({ view, log, sample, trim, last, shown, onShow }: TrialProps) {
         </p>
       )}
       <div className="acts">
-        <button type="button" className="act small" onClick={take}>
+        <Button variant="outlined" onClick={take}>
           {last ? 'It is this one' : 'Take this one'}
-        </button>
-        <button
-          type="button"
-          className="act small"
+        </Button>
+        <Button
+          variant="outlined"
           onClick={() => session.run({ name: 'setSample', args: { sample: sample.id, set: { dropped: today() } } })}
         >
           Put aside
-        </button>
+        </Button>
         <TakePhoto
           job={job.id}
           log={log}

@@ -1,5 +1,7 @@
 import type { Colour } from '@kovelin/core/job/paints.ts';
-import { DraftField, readText, Section } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { readText } from '../ui/read.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 

@@ -1,15 +1,19 @@
 import { LAID_BY, type EarlierPaint } from '@kovelin/core/job/recorded.ts';
 import { BASES, FABRICS, PILES, SHEENS } from '@kovelin/core/job/vocabulary.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
-import { readText } from '../app/fields.tsx';
+import { readText } from '../ui/read.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { LAID } from '@kovelin/core/words/found.ts';
 import { pileWord } from '@kovelin/core/words/systems.ts';
 import { BASE, FABRIC, SHEEN } from '@kovelin/core/words/terms.ts';
 import { lazy, Suspense, useRef, useState } from 'react';
-import { Choice, DraftField } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
+import { Check } from '../ui/Check.tsx';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
 import { keepHalfTyped } from '../app/half-typed.ts';
 
 const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
@@ -143,33 +147,24 @@ export function EarlierForm({ view, start, place, isKnown, onTake, onRemove, onC
       )}
       <DraftField label="Note" lines={2} value={paint.note} parse={readText(4000)} onCommit={(note) => set({ note })} />
       {!isKnown && (
-        <label className="check">
-          <input type="checkbox" checked={wide} onChange={(event) => setWide(event.target.checked)} /> on everything
-          like it in this room
-        </label>
+        <Check label="on everything like it in this room" checked={wide} onChange={(isOn) => setWide(isOn)} />
       )}
       <div className="acts">
-        <button type="button" className="act small" onClick={() => onTake(paint, wide, chipped) && end()}>
+        <Button variant="outlined" onClick={() => onTake(paint, wide, chipped) && end()}>
           {isKnown ? 'Keep it so' : 'Put it on record'}
-        </button>
-        <button type="button" className="act small" onClick={() => setReading(true)}>
+        </Button>
+        <Button variant="outlined" onClick={() => setReading(true)}>
           {spell('Read its colour')}
-        </button>
-        {isKnown && (
-          <button type="button" className="link" onClick={() => onRemove() && end()}>
-            take it off
-          </button>
-        )}
-        <button
-          type="button"
-          className="link"
+        </Button>
+        {isKnown && <TextButton onClick={() => onRemove() && end()}>take it off</TextButton>}
+        <TextButton
           onClick={() => {
             end();
             onClose();
           }}
         >
           close
-        </button>
+        </TextButton>
       </div>
       {reading && (
         <Suspense fallback={null}>

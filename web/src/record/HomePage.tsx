@@ -15,6 +15,7 @@ import { useLog } from '../app/useLog.ts';
 import { useWhole } from '../app/whole.ts';
 import { download, fileName } from '../store/take-out.ts';
 import { makeHomeRecord } from './make.ts';
+import Button from '@mui/material/Button';
 import './record.css';
 
 /** What whoever lives there keeps: what is on the walls, what is left, how to care for it. */
@@ -32,20 +33,15 @@ export default function HomePage() {
       tools={
         <>
           <PdfButton make={() => makeHomeRecord(job, record)} />
-          <button
-            type="button"
-            className="act small"
-            onClick={() => download(`${fileName(job)}-record.json`, recordJson(job, record))}
-          >
+          <Button variant="outlined" onClick={() => download(`${fileName(job)}-record.json`, recordJson(job, record))}>
             JSON
-          </button>
-          <button
-            type="button"
-            className="act small"
+          </Button>
+          <Button
+            variant="outlined"
             onClick={() => download(`${fileName(job)}-record.csv`, recordCsv(job, record), 'text/csv')}
           >
             CSV
-          </button>
+          </Button>
         </>
       }
     >

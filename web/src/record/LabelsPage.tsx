@@ -9,12 +9,15 @@ import { namesWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
 import { PdfButton } from '../app/PdfButton.tsx';
-import { Choice, DraftField, readText } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { readText } from '../ui/read.ts';
 import { useLog } from '../app/useLog.ts';
 import { useWhole } from '../app/whole.ts';
 import { LabelCard } from './LabelCard.tsx';
 import { makeLabels } from './make.ts';
 import './record.css';
+import { Check } from '../ui/Check.tsx';
 import { keysOf } from '@kovelin/core/units/list.ts';
 
 /** Labels for cans, and to hide behind a plate: one for all surfaces of a room that bear the same paint. */
@@ -91,18 +94,20 @@ export default function LabelsPage() {
       <div className="label-grid">
         {groups.map(({ key, label }) => (
           <div key={key} className={off.has(key) ? 'off' : ''}>
-            <label className="check">
-              <input
-                type="checkbox"
-                checked={!off.has(key)}
-                onChange={() => {
-                  const next = new Set(off);
-                  if (!next.delete(key)) next.add(key);
-                  setOff(next);
-                }}
-              />{' '}
-              {label.ROOM}: {label.SURFACE}
-            </label>
+            <Check
+              label={
+                <>
+                  {' '}
+                  {label.ROOM}: {label.SURFACE}
+                </>
+              }
+              checked={!off.has(key)}
+              onChange={() => {
+                const next = new Set(off);
+                if (!next.delete(key)) next.add(key);
+                setOff(next);
+              }}
+            />
             <LabelCard label={label} />
           </div>
         ))}

@@ -6,7 +6,8 @@ import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { isImperial } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
-import { DraftField, readText } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { readText } from '../ui/read.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { Recording } from './shared.ts';
 

@@ -5,7 +5,7 @@ import { jobRecord } from '@kovelin/core/whole/record.ts';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { attempt } from '../app/database.ts';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { useLog } from '../app/useLog.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole } from '../app/whole.ts';
@@ -17,6 +17,7 @@ import { Choose } from './Choose.tsx';
 import { Leftovers } from './Leftovers.tsx';
 import { SurfacePanel } from './SurfacePanel.tsx';
 import { Walls } from './Walls.tsx';
+import Button from '@mui/material/Button';
 import './record.css';
 
 const PAGES = [
@@ -83,9 +84,9 @@ export default function RecordView() {
             value={page}
             onChange={setPage}
           />
-          <button type="button" className="act small" onClick={() => void again()}>
+          <Button variant="outlined" onClick={() => void again()}>
             Paint these rooms again
-          </button>
+          </Button>
           <span className="record-papers">
             <Link to="../labels">Labels</Link> <Link to="../home">Home record</Link> <Link to="/find">Find paint</Link>
           </span>

@@ -6,6 +6,7 @@ import { counted, heading, said } from '@kovelin/core/units/word.ts';
 import { LAID } from '@kovelin/core/words/found.ts';
 import { pileWord } from '@kovelin/core/words/systems.ts';
 import { FABRIC, SHEEN } from '@kovelin/core/words/terms.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 const HIGH = 46;
@@ -132,9 +133,7 @@ function PaintCard({
         {onEdit && (
           <>
             {' '}
-            <button type="button" className="link" onClick={onEdit}>
-              change
-            </button>
+            <TextButton onClick={onEdit}>change</TextButton>
           </>
         )}
       </p>

@@ -6,7 +6,7 @@ import { heading, phrase } from '@kovelin/core/units/word.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
-import { Section } from '../app/fields.tsx';
+import { Section } from '../ui/Section.tsx';
 import { Scanner } from '../app/Scanner.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import { useMine } from '../app/useMine.ts';
@@ -17,6 +17,7 @@ import { EarlierForm } from './EarlierForm.tsx';
 import { draftAt, placeOfDraft, unknownPaint } from './half-typed.ts';
 import { LabelCard } from './LabelCard.tsx';
 import { Stack } from './Stack.tsx';
+import Button from '@mui/material/Button';
 import type { Recording } from './shared.ts';
 
 /** One surface: all that is on it, its label, and what somebody knows of earlier paint. */
@@ -100,12 +101,12 @@ export function SurfacePanel({ view, record, log }: Recording) {
           />
         ) : (
           <div className="acts">
-            <button type="button" className="act small" onClick={() => setForm(unknownPaint())}>
+            <Button variant="outlined" onClick={() => setForm(unknownPaint())}>
               Add earlier paint
-            </button>
-            <button type="button" className="act small" aria-expanded={scans} onClick={() => setScans(!scans)}>
+            </Button>
+            <Button variant="outlined" aria-expanded={scans} onClick={() => setScans(!scans)}>
               Scan a label
-            </button>
+            </Button>
             <TakePhoto job={state.job.id} log={log} about={{ who, surface: own.id }} />
           </div>
         )}

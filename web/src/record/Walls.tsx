@@ -4,6 +4,7 @@ import { counted, heading, said } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { SHEEN } from '@kovelin/core/words/terms.ts';
 import { useSpelt } from '../app/useSpelt.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { ofRoom, type Recording } from './shared.ts';
 
 /** A colour as a shop would be told it. */
@@ -51,7 +52,7 @@ export function Walls({ view, record }: Recording) {
             return (
               <tr key={key} className={own.some(({ id }) => id === surface?.id) ? 'chosen' : ''}>
                 <td data-label="Surfaces">
-                  <button type="button" className="link" onClick={() => first && view.select(first.id)}>
+                  <TextButton onClick={() => first && view.select(first.id)}>
                     {heading(
                       namesWord(
                         own.map(({ specified }) => specified.surface.name),
@@ -59,7 +60,7 @@ export function Walls({ view, record }: Recording) {
                       ),
                       system,
                     )}
-                  </button>
+                  </TextButton>
                 </td>
                 {top ? (
                   <>

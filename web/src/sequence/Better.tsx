@@ -5,13 +5,14 @@ import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { daysWord } from '../app/days.ts';
-import { Line, Section } from '../app/fields.tsx';
+import { Line, Section } from '../ui/Section.tsx';
 import { say } from '../app/say.ts';
 import type { WholeView } from '../app/whole.ts';
 import { exportPlan } from '../store/take-out.ts';
 import { useOvertime, usePlan, useReplays, useSearchOn, useUnpinned } from '../workers/whole.ts';
 import type { SearchProgress } from '../workers/whole.worker.ts';
 import { Conflicts } from './Conflicts.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import { clock, dayWord } from '../app/clock.ts';
 
 /** How good the plan is, what it does when people and paint vary, and whether a better one is found by searching on. */
@@ -70,13 +71,9 @@ export function Better({ view }: { view: WholeView }) {
           {formatMinutes(overtime.minutes)} more a day would end it {when(overtime.finish)},{' '}
           {overtime.saved > 0 ? `${daysWord(overtime.saved)} less` : 'a day sooner'}, for{' '}
           {formatMoney(Math.abs(overtime.cost), job.currency)} {overtime.cost < 0 ? 'less' : 'more'}.{' '}
-          <button
-            type="button"
-            className="link"
-            onClick={() => session.edit({ name: 'setCrew', args: { set: { hours: overtime.hours } } })}
-          >
+          <TextButton onClick={() => session.edit({ name: 'setCrew', args: { set: { hours: overtime.hours } } })}>
             Work it
-          </button>
+          </TextButton>
         </p>
       )}
       <div className="better">
@@ -84,13 +81,7 @@ export function Better({ view }: { view: WholeView }) {
           <>
             <progress aria-label="Orders tried" max={1} value={progress?.share ?? 0} />
             <span>{progress?.finish ? `so far ${when(progress.finish)}` : 'trying other orders …'}</span>
-            <button
-              type="button"
-              className="link"
-              onClick={() => void queries.cancelQueries({ queryKey: ['better', job.id] })}
-            >
-              Stop
-            </button>
+            <TextButton onClick={() => void queries.cancelQueries({ queryKey: ['better', job.id] })}>Stop</TextButton>
           </>
         ) : (
           <Button
@@ -104,13 +95,9 @@ export function Better({ view }: { view: WholeView }) {
           </Button>
         )}
         {job.taken && (
-          <button
-            type="button"
-            className="link"
-            onClick={() => session.edit({ name: 'takePlan', args: { plan: null } })}
-          >
+          <TextButton onClick={() => session.edit({ name: 'takePlan', args: { plan: null } })}>
             Back to the base plan
-          </button>
+          </TextButton>
         )}
       </div>
       {better && !isFetching && (
@@ -121,10 +108,7 @@ export function Better({ view }: { view: WholeView }) {
               {better.now - better.finish > 0.5
                 ? `, ${formatMinutes(better.now - better.finish)} sooner`
                 : ', with less fetching'}
-              .{' '}
-              <button type="button" className="link" onClick={take}>
-                Take it
-              </button>
+              . <TextButton onClick={take}>Take it</TextButton>
             </>
           ) : (
             'Nothing better among 1,500 other orders.'
@@ -133,14 +117,12 @@ export function Better({ view }: { view: WholeView }) {
       )}
       <div className="better">
         {(['ics', 'csv'] as const).map((format) => (
-          <button
+          <TextButton
             key={format}
-            type="button"
-            className="link"
             onClick={() => void exportPlan(job, schedule, format).then((why) => why && say(why))}
           >
             {format === 'ics' ? 'Plan as a calendar' : 'Plan as a table'}
-          </button>
+          </TextButton>
         ))}
       </div>
     </Section>

@@ -5,10 +5,11 @@ import { isZone } from '@kovelin/core/units/day.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { SKILL } from '@kovelin/core/words/terms.ts';
-import { DraftField } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { DaysField } from '../app/DayField.tsx';
+import { DaysField } from '../ui/DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
+import { Check } from '../ui/Check.tsx';
 import { momentWords, readMoment } from './moment.ts';
 
 const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
@@ -146,14 +147,12 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
           <fieldset>
             <legend>Does</legend>
             {SKILLS.map((skill) => (
-              <label key={skill} className="check">
-                <input
-                  type="checkbox"
-                  checked={person.skills?.includes(skill) ?? true}
-                  onChange={() => toggleSkill(person, skill)}
-                />
-                {said(SKILL[skill], system)}
-              </label>
+              <Check
+                key={skill}
+                label={said(SKILL[skill], system)}
+                checked={person.skills?.includes(skill) ?? true}
+                onChange={() => toggleSkill(person, skill)}
+              />
             ))}
           </fieldset>
         </details>

@@ -6,11 +6,14 @@ import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { heading, spelt } from '@kovelin/core/units/word.ts';
 import { numberWord } from '@kovelin/core/words/names.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
-import { Choice, DraftField, readText, Section } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { readText } from '../ui/read.ts';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { CrewDays } from './CrewDays.tsx';
-import { DaysField } from '../app/DayField.tsx';
+import { DaysField } from '../ui/DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 
 /** Who works, when, for how much; and which school of order they keep. */

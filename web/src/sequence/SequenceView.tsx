@@ -3,8 +3,8 @@ import { said } from '@kovelin/core/units/word.ts';
 import { momentAt } from '@kovelin/core/sequence/calendar.ts';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
-import { Section } from '../app/fields.tsx';
-import { Sides } from '../app/Sides.tsx';
+import { Section } from '../ui/Section.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { useWhole } from '../app/whole.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { paintAt } from '../drawing/moment.tsx';
@@ -21,6 +21,7 @@ import { Through } from './Through.tsx';
 import type { Moved } from './useDrag.ts';
 import { Verdict } from './Verdict.tsx';
 import { waitingWords } from './waiting.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import './sequence.css';
 
 const EarlierLessons = lazy(() => import('../app/EarlierLessons.tsx'));
@@ -146,21 +147,15 @@ export default function SequenceView() {
             {isFetching && (
               <span role="status" className="busy">
                 working it out …{' '}
-                <button
-                  type="button"
-                  className="link"
-                  onClick={() => void queries.cancelQueries({ queryKey: ['plan', state.job.id] })}
-                >
+                <TextButton onClick={() => void queries.cancelQueries({ queryKey: ['plan', state.job.id] })}>
                   Stop
-                </button>
+                </TextButton>
               </span>
             )}
             {stopped && (
               <span role="status" className="busy">
                 stopped{data && '; this is the plan before your last change'}{' '}
-                <button type="button" className="link" onClick={() => void refetch()}>
-                  Work it out
-                </button>
+                <TextButton onClick={() => void refetch()}>Work it out</TextButton>
               </span>
             )}
           </div>

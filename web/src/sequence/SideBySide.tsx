@@ -9,6 +9,8 @@ import { useState } from 'react';
 import { daysWord } from '../app/days.ts';
 import type { WholeView } from '../app/whole.ts';
 import { useVariants } from '../workers/what-if.ts';
+import { Check } from '../ui/Check.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import { clock } from '../app/clock.ts';
 
 /** What plans may differ in. */
@@ -70,26 +72,18 @@ export function SideBySide({ view }: { view: WholeView }) {
       <fieldset className="dimensions">
         <legend>Plans that differ in</legend>
         {DIMENSIONS.map((dimension) => (
-          <label key={dimension} className="check">
-            <input
-              type="checkbox"
-              checked={ticked.includes(dimension)}
-              disabled={ticked.length === 1 && ticked[0] === dimension}
-              onChange={() => setTicked(DIMENSIONS.filter((d) => (d === dimension) !== ticked.includes(d)))}
-            />
-            {NAMES[dimension]}
-          </label>
+          <Check
+            key={dimension}
+            label={NAMES[dimension]}
+            checked={ticked.includes(dimension)}
+            disabled={ticked.length === 1 && ticked[0] === dimension}
+            onChange={() => setTicked(DIMENSIONS.filter((d) => (d === dimension) !== ticked.includes(d)))}
+          />
         ))}
         {isFetching && (
           <span role="status" className="busy">
             {worth.length} of {variants.length} worked out …{' '}
-            <button
-              type="button"
-              className="link"
-              onClick={() => void queries.cancelQueries({ queryKey: ['variants', job.id] })}
-            >
-              Stop
-            </button>
+            <TextButton onClick={() => void queries.cancelQueries({ queryKey: ['variants', job.id] })}>Stop</TextButton>
           </span>
         )}
       </fieldset>
@@ -139,13 +133,11 @@ export function SideBySide({ view }: { view: WholeView }) {
                   {taken ? (
                     <b>as it is</b>
                   ) : (
-                    <button
-                      type="button"
-                      className="link"
+                    <TextButton
                       onClick={() => session.run({ name: 'together', args: { edits: variantEdits(job, variant) } })}
                     >
                       Take it
-                    </button>
+                    </TextButton>
                   )}
                 </td>
               </tr>

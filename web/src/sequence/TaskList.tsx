@@ -6,10 +6,11 @@ import { said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { useEffect, useRef } from 'react';
-import { Line } from '../app/fields.tsx';
+import { Line } from '../ui/Section.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { Figure } from '../app/Working.tsx';
 import { clock, dayWord } from '../app/clock.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { TaskPin } from './TaskPin.tsx';
 
 interface TaskListProps {
@@ -143,8 +144,8 @@ function TaskWork({ view, schedule, task, onChoose }: Pick<TaskRowProps, 'view' 
 
 function TaskLink({ view, task, onChoose }: { view: WholeView; task: TaskView; onChoose: TaskRowProps['onChoose'] }) {
   return (
-    <button type="button" className="link" onClick={() => onChoose(task)}>
+    <TextButton onClick={() => onChoose(task)}>
       {said(taskWord(task), view.system)}, {clock(task.pieces[0]?.[0] ?? 0, view.state.job.crew).time}
-    </button>
+    </TextButton>
   );
 }

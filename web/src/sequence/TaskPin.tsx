@@ -2,7 +2,8 @@ import { momentAt } from '@kovelin/core/sequence/calendar.ts';
 import type { TaskPin as Pin } from '@kovelin/core/job/crew.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { clockTime } from '@kovelin/core/units/date.ts';
-import { Choice, DraftField } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { momentWords, readMoment } from './moment.ts';
 

@@ -6,6 +6,7 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
 import type { Axis } from './axis.ts';
 import { clock } from '../app/clock.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { EDGE } from './PlanChart.tsx';
 
 /** The plan is gone through in so many seconds. */
@@ -63,9 +64,7 @@ export function Through({ axis, view, schedule, time, onTime }: ThroughProps) {
         />
       </div>
       <p className="through-now">
-        <button type="button" className="link" onClick={() => setRunning(!running)}>
-          {running ? 'Stop' : 'Go through it'}
-        </button>
+        <TextButton onClick={() => setRunning(!running)}>{running ? 'Stop' : 'Go through it'}</TextButton>
         {time === null ? (
           ' The drawing shows when each surface is done.'
         ) : (
@@ -78,16 +77,14 @@ export function Through({ axis, view, schedule, time, onTime }: ThroughProps) {
                   `${task.who.map((n) => crew.people[n]?.name).join(' and ')}: ${said(taskWord(task), view.system)}${task.room === view.takeoff?.room.id ? '' : ` (${task.roomName})`}`,
               )
               .join(' · ')}{' '}
-            <button
-              type="button"
-              className="link"
+            <TextButton
               onClick={() => {
                 setRunning(false);
                 onTime(null);
               }}
             >
               whole plan
-            </button>
+            </TextButton>
           </>
         )}
       </p>

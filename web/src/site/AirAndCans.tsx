@@ -9,9 +9,13 @@ import { LEVEL_BY } from '@kovelin/core/words/site.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
-import { between, DraftField, Section } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { between } from '../ui/read.ts';
 import { Scanner } from '../app/Scanner.tsx';
 import type { Shared } from './shared.ts';
+import { Check } from '../ui/Check.tsx';
+import Button from '@mui/material/Button';
 import type { Logger } from './useLogger.ts';
 
 /** The air as it is read, and what is left in the cans: clocks and the order go by both. */
@@ -57,10 +61,15 @@ function Air({ view, log, who, logger }: Props) {
           ? 'As noted last: what dries, and how long an edge stays wet, goes by it.'
           : 'As the job has it. Note what a thermometer says here, and the clocks go by it.'}
       </p>
-      <label className="check">
-        <input type="checkbox" checked={logger.isFollowed} onChange={(event) => logger.follow(event.target.checked)} />
-        <span>Follow the climate logger (simulated)</span>
-      </label>
+      <Check
+        label={
+          <>
+            <span>Follow the climate logger (simulated)</span>
+          </>
+        }
+        checked={logger.isFollowed}
+        onChange={(isOn) => logger.follow(isOn)}
+      />
       {logger.problem !== null && (
         <p role="status" className="caution">
           The logger: {logger.problem}. The clocks go by {last ? 'what was read last' : 'the air of the job'}; type the
@@ -142,9 +151,9 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
           <span>Batch</span>
           <input value={batch} onChange={(event) => setBatch(event.target.value.slice(0, MOST.batch))} />
         </label>
-        <button type="button" className="act small" aria-expanded={scanning} onClick={() => setScanning(!scanning)}>
+        <Button variant="outlined" aria-expanded={scanning} onClick={() => setScanning(!scanning)}>
           {scanning ? 'Close' : 'Scan'}
-        </button>
+        </Button>
       </div>
       <div className="field-row">
         <DraftField

@@ -4,6 +4,8 @@ import { said } from '@kovelin/core/units/word.ts';
 import { CLOCKS } from '@kovelin/core/words/site.ts';
 import type { Shared } from './shared.ts';
 import { countdown } from './times.ts';
+import { TextButton } from '../ui/TextButton.tsx';
+import Button from '@mui/material/Button';
 import { ringsAt, type Alarms } from './useAlarms.ts';
 
 interface AlarmProps extends Shared {
@@ -25,9 +27,7 @@ export function Alarm({ view, site, tasks, log, now, alarms, onShow }: AlarmProp
       {log.failed !== null && (
         <p role="alert" className="alarm failed">
           {log.failed} {log.waiting > 0 && <b>{log.waiting} not written.</b>}{' '}
-          <button type="button" className="link" onClick={log.again}>
-            Try again
-          </button>
+          <TextButton onClick={log.again}>Try again</TextButton>
         </p>
       )}
       {log.late && log.failed === null && (
@@ -38,14 +38,14 @@ export function Alarm({ view, site, tasks, log, now, alarms, onShow }: AlarmProp
       )}
       {count > 0 && (
         <p role="alert" className="alarm ringing">
-          <button type="button" className="link" onClick={onShow}>
+          <TextButton onClick={onShow}>
             {count === 1 && alarms.ringing[0]
               ? `${said(CLOCKS[alarms.ringing[0].kind], view.system)} now: ${whatFor(alarms.ringing[0])}`
               : `${count} are due now`}
-          </button>
-          <button type="button" className="act small" onClick={alarms.hush}>
+          </TextButton>
+          <Button variant="outlined" onClick={alarms.hush}>
             Seen
-          </button>
+          </Button>
         </p>
       )}
       {next && (

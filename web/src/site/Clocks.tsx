@@ -3,9 +3,10 @@ import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import { capital, said } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { CLOCKS, CLOSING } from '@kovelin/core/words/site.ts';
-import { Section } from '../app/fields.tsx';
+import { Section } from '../ui/Section.tsx';
 import type { Shared } from './shared.ts';
 import { countdown, onWall } from './times.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { Alarms } from './useAlarms.ts';
 
 /** A clock further off is listed under later, minutes. */
@@ -28,13 +29,7 @@ export function Clocks({ view, site, tasks, now, zero, alarms }: Shared & { alar
   return (
     <Section
       title="Clocks"
-      extra={
-        alarms.mayNotify ? null : (
-          <button type="button" className="link" onClick={alarms.allow}>
-            Sound and notices
-          </button>
-        )
-      }
+      extra={alarms.mayNotify ? null : <TextButton onClick={alarms.allow}>Sound and notices</TextButton>}
     >
       {!clocks.length && <p className="hint">Nothing is wet, setting or drying. Clocks begin with what you note.</p>}
       <ol className="clocks">
@@ -83,16 +78,14 @@ function Clock({ clock, view, tasks, now, zero }: ClockProps) {
         <small>{onWall(due, now, zero, state.job.crew)}</small>
       </div>
       <div>
-        <button
-          type="button"
-          className="link"
+        <TextButton
           onClick={() => {
             goTo(clock.room);
             if (task?.name) select(clock.surface);
           }}
         >
           {said(CLOCKS[kind], system)}
-        </button>{' '}
+        </TextButton>{' '}
         <span>
           {task ? `${said(capital(taskWord(task)), system)}, ${task.roomName}` : operation}
           {stretch > 0 && `, stretch ${stretch}`}

@@ -6,7 +6,9 @@ import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { DAY_ITEMS, DAY_PART, DRIP } from '@kovelin/core/words/site.ts';
 import { useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
-import { Section } from '../app/fields.tsx';
+import { Section } from '../ui/Section.tsx';
+import { Check } from '../ui/Check.tsx';
+import Button from '@mui/material/Button';
 import type { Shared } from './shared.ts';
 
 /** What the day asks for besides painting, ticked off; and its end, which waits for covered detectors. */
@@ -53,17 +55,22 @@ function Part({ view, site, log, who, part, items }: Shared & { part: DayPart; i
       <ul className="day-list">
         {items.map((item) => (
           <li key={item.id} className={ticked(item) ? 'ticked' : ''}>
-            <label>
-              <input type="checkbox" checked={ticked(item)} onChange={() => toggle(item)} />
-              <span>
-                {said(DAY_ITEMS[item.id], view.system)}
-                {item.caution && (
-                  <small className="caution">
-                    {said(reasonWord({ rule: item.caution, with: {} } as never), view.system)}
-                  </small>
-                )}
-              </span>
-            </label>
+            <Check
+              label={
+                <>
+                  <span>
+                    {said(DAY_ITEMS[item.id], view.system)}
+                    {item.caution && (
+                      <small className="caution">
+                        {said(reasonWord({ rule: item.caution, with: {} } as never), view.system)}
+                      </small>
+                    )}
+                  </span>
+                </>
+              }
+              checked={ticked(item)}
+              onChange={() => toggle(item)}
+            />
             {item.id === 'detectors' && <Detectors {...{ site, log, who }} things={site.facts.detectors} />}
           </li>
         ))}
@@ -80,13 +87,13 @@ function Detectors({ site, log, who, things }: Pick<Shared, 'site' | 'log' | 'wh
       {things.map((thing) => (
         <li key={thing}>
           <span>{thing}</span>
-          <button
-            type="button"
-            className={covered.has(thing) ? 'act small warn' : 'act small'}
+          <Button
+            variant="outlined"
+            color={covered.has(thing) ? 'error' : 'inherit'}
             onClick={() => log.say({ kind: covered.has(thing) ? 'uncover' : 'cover', who, value: { thing } })}
           >
             {covered.has(thing) ? 'Uncover it' : 'Covered'}
-          </button>
+          </Button>
         </li>
       ))}
     </ul>
@@ -115,9 +122,8 @@ function Close({ view, site, log, who }: Shared) {
             Why
             <input value={reason} onChange={(event) => setReason(event.target.value)} />
           </label>
-          <button
-            type="button"
-            className="act small"
+          <Button
+            variant="outlined"
             disabled={reason.trim().length < 8}
             onClick={() => {
               const isNoted = log.say({
@@ -130,14 +136,13 @@ function Close({ view, site, log, who }: Shared) {
             }}
           >
             Note it
-          </button>
+          </Button>
         </>
       ) : (
         <>
           {why && site.covered.length > 0 && <p>Covered, as noted: {why[1]}</p>}
-          <button
-            type="button"
-            className="act small"
+          <Button
+            variant="outlined"
             onClick={() =>
               log.say(
                 { kind: 'stop', who, value: { reason: 'day-over' } },
@@ -146,7 +151,7 @@ function Close({ view, site, log, who }: Shared) {
             }
           >
             Close the day
-          </button>
+          </Button>
         </>
       )}
     </Section>

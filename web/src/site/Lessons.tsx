@@ -10,10 +10,12 @@ import { paintWord } from '@kovelin/core/words/systems.ts';
 import { rateWord, WORK_KIND } from '@kovelin/core/words/site.ts';
 import { TEXTURE } from '@kovelin/core/words/terms.ts';
 import { lazy, Suspense, useState } from 'react';
-import { Section } from '../app/fields.tsx';
+import { Section } from '../ui/Section.tsx';
 import { say } from '../app/say.ts';
 import { carryOn } from '../store/kept.ts';
 import { whyNot } from '../store/why.ts';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { Shared } from './shared.ts';
 
 const TimesChart = lazy(() => import('./TimesChart.tsx'));
@@ -72,9 +74,8 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
         {counts > 0 && `${counts} of such rates count in this job already.`}
       </p>
       <p className="log-files">
-        <button
-          type="button"
-          className="act small"
+        <Button
+          variant="outlined"
           onClick={() => {
             const set = accepted(site.lessons, job);
             if (!session.run({ name: 'setLearned', args: { set } })) return;
@@ -85,21 +86,17 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
           }}
         >
           Let them count
-        </button>
+        </Button>
         {counts > 0 && (
-          <button
-            type="button"
-            className="link"
-            onClick={() => session.run({ name: 'setLearned', args: { set: { paces: [], spreads: [] } } })}
-          >
+          <TextButton onClick={() => session.run({ name: 'setLearned', args: { set: { paces: [], spreads: [] } } })}>
             As planned again
-          </button>
+          </TextButton>
         )}
       </p>
       <p>
-        <button type="button" className="link" onClick={() => setCharted(!charted)}>
+        <TextButton onClick={() => setCharted(!charted)}>
           {charted ? 'Hide the chart' : 'Do tasks take as long as planned?'}
-        </button>
+        </TextButton>
       </p>
       {charted && (
         <Suspense fallback={null}>

@@ -13,10 +13,10 @@ import { DateTime } from 'luxon';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { attempt } from '../app/database.ts';
-import { FilePick } from '../app/FilePick.tsx';
-import { Section } from '../app/fields.tsx';
+import { FilePick } from '../ui/FilePick.tsx';
+import { Section } from '../ui/Section.tsx';
 import { useHalfTyped } from '../app/half-typed.ts';
-import { ReadingBar } from '../app/ReadingBar.tsx';
+import { ReadingBar } from '../ui/ReadingBar.tsx';
 import { say } from '../app/say.ts';
 import { db } from '../store/db.ts';
 import { takeOver } from '../store/site-log.ts';
@@ -25,6 +25,8 @@ import { useReading } from '../workers/files.ts';
 import { Lessons } from './Lessons.tsx';
 import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import type { Shared } from './shared.ts';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
 import { onWall } from './times.ts';
 
 const EarlierLessons = lazy(() => import('../app/EarlierLessons.tsx'));
@@ -77,9 +79,8 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
             {fault}
           </p>
         )}
-        <button
-          type="button"
-          className="act small"
+        <Button
+          variant="outlined"
           disabled={!note.trim() || fault !== null}
           onClick={() => {
             const on = view.surface;
@@ -87,7 +88,7 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
           }}
         >
           Note it
-        </button>{' '}
+        </Button>{' '}
         <TakePhoto
           job={job.id}
           log={log}
@@ -107,27 +108,17 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
             ))}
         </ol>
         {entries.length > shown && (
-          <button type="button" className="link" onClick={() => setShown(shown + 200)}>
-            {entries.length - shown} earlier ones
-          </button>
+          <TextButton onClick={() => setShown(shown + 200)}>{entries.length - shown} earlier ones</TextButton>
         )}
         <p className="log-files">
-          <button
-            type="button"
-            className="link"
-            onClick={() => download(`${fileName(job)}.log.jsonl`, writeLog(all, job, log.aside))}
-          >
+          <TextButton onClick={() => download(`${fileName(job)}.log.jsonl`, writeLog(all, job, log.aside))}>
             Export the log
-          </button>
-          <button
-            type="button"
-            className="link"
-            onClick={() => download(`${fileName(job)}-log.csv`, logCsv(all, job, log.aside), 'text/csv')}
-          >
+          </TextButton>
+          <TextButton onClick={() => download(`${fileName(job)}-log.csv`, logCsv(all, job, log.aside), 'text/csv')}>
             As a table
-          </button>
+          </TextButton>
           <Link to={`/hand-over/${job.id}`}>Hand the job over</Link>
-          <FilePick accept=".jsonl,.json,.txt" className="link" onFiles={([file]) => file && void open(file)}>
+          <FilePick accept=".jsonl,.json,.txt" asLink onFiles={([file]) => file && void open(file)}>
             Take one over
           </FilePick>
         </p>
@@ -214,19 +205,15 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
                 onKeyDown={(event) => event.key === 'Enter' && move(event.currentTarget.value)}
               />
             </label>
-            <button
-              type="button"
-              className="link"
-              onClick={() => log.say({ kind: 'correct', who, corrects: entry.id, value: { removed: true } })}
-            >
+            <TextButton onClick={() => log.say({ kind: 'correct', who, corrects: entry.id, value: { removed: true } })}>
               It did not happen
-            </button>
+            </TextButton>
           </span>
         )}
       </span>
-      <button type="button" className="link" onClick={() => setMending(!mending)} aria-expanded={mending}>
+      <TextButton onClick={() => setMending(!mending)} aria-expanded={mending}>
         {mending ? 'Close' : 'Put right'}
-      </button>
+      </TextButton>
     </li>
   );
 }

@@ -2,10 +2,12 @@ import { taskWord } from '@kovelin/core/paces/tasks.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { useState } from 'react';
-import { Section } from '../app/fields.tsx';
+import { Section } from '../ui/Section.tsx';
 import { useChange } from '../workers/site.ts';
 import { steadyNow } from '../app/clock-time.ts';
 import type { Shared } from './shared.ts';
+import { TextButton } from '../ui/TextButton.tsx';
+import Button from '@mui/material/Button';
 import { onWall } from './times.ts';
 
 /** What comes after, for whose day it is; and what a new plan of the rest would change. */
@@ -27,9 +29,7 @@ export function Next({ view, site, tasks, log, who, now, zero, person }: Shared 
                 <span>
                   {said(taskWord(task), system)}, <bdi>{task.roomName}</bdi> <small>{formatMinutes(task.work)}</small>
                 </span>
-                <button type="button" className="link" onClick={() => log.say({ kind: 'start', who, operation: id })}>
-                  Start this
-                </button>
+                <TextButton onClick={() => log.say({ kind: 'start', who, operation: id })}>Start this</TextButton>
               </li>
             );
           })}
@@ -57,14 +57,9 @@ function Replan({ view, log, now, zero, tasks }: Pick<Shared, 'view' | 'log' | '
   return (
     <Section title="The rest of the plan">
       <p>
-        <button
-          type="button"
-          className="link"
-          disabled={isFetching}
-          onClick={() => setAsked({ round: asked.round + 1, at: steadyNow() })}
-        >
+        <TextButton disabled={isFetching} onClick={() => setAsked({ round: asked.round + 1, at: steadyNow() })}>
           {isFetching ? 'Planning …' : 'Plan the rest anew, from what is true now'}
-        </button>
+        </TextButton>
       </p>
       {data && !isFetching && (
         <>
@@ -92,19 +87,16 @@ function Replan({ view, log, now, zero, tasks }: Pick<Shared, 'view' | 'log' | '
                   .join('; ')}
                 {data.moved.length > 3 && ' …'}
               </p>
-              <button
-                type="button"
-                className="act small"
+              <Button
+                variant="outlined"
                 onClick={() => {
                   session.run({ name: 'takePlan', args: { plan: data.plan } });
                   setAsked({ round: 0, at: 0 });
                 }}
               >
                 Take the new plan
-              </button>{' '}
-              <button type="button" className="link" onClick={() => setAsked({ round: 0, at: 0 })}>
-                Keep the old plan
-              </button>
+              </Button>{' '}
+              <TextButton onClick={() => setAsked({ round: 0, at: 0 })}>Keep the old plan</TextButton>
             </>
           ) : (
             <p>Planned anew it is the same.</p>

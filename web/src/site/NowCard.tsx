@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import type { StopReason } from '@kovelin/core/job/vocabulary.ts';
 import { STOP_REASONS } from '@kovelin/core/job/vocabulary.ts';
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
@@ -11,6 +12,7 @@ import { Link, useLocation } from 'react-router';
 import { HowTo } from './HowTo.tsx';
 import { TakePhoto } from '../app/Photos.tsx';
 import type { Shared } from './shared.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { countdown, onWall } from './times.ts';
 
 /** The one thing to do, and the one thing to press. */
@@ -59,9 +61,7 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
           {on ? 'Now' : waits ? 'Next, when it may' : 'Next'} · {task.roomName}
         </p>
         <h2>
-          <button type="button" className="link" onClick={() => look(task)}>
-            {said(taskWord(task), system)}
-          </button>
+          <TextButton onClick={() => look(task)}>{said(taskWord(task), system)}</TextButton>
         </h2>
         {task.paint !== null && <p className="now-paint">{said(task.paint, system)}</p>}
         <p className="now-time">
@@ -99,33 +99,33 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
             job={state.job.id}
             log={log}
             about={{ who, operation: task.id, ...(task.name ? { surface: task.surface } : {}) }}
-            className="link"
+            asLink
           />
         </p>
       </section>
       <div className="now-act">
         {on ? (
           <>
-            <button type="button" className="act done" onClick={() => say('done', on.id)}>
+            <Button size="large" variant="contained" className="done" onClick={() => say('done', on.id)}>
               Done
-            </button>
-            <button type="button" className="act stop" onClick={() => setStopping(true)}>
+            </Button>
+            <Button size="large" variant="outlined" className="stop" onClick={() => setStopping(true)}>
               Stop …
-            </button>
+            </Button>
           </>
         ) : (
-          <button type="button" className="act start" onClick={() => say('start', task.id)}>
+          <Button size="large" variant="contained" className="start" onClick={() => say('start', task.id)}>
             Start
-          </button>
+          </Button>
         )}
       </div>
       <Drawer anchor="bottom" open={stopping} onClose={() => setStopping(false)} className="site-sheet">
         <h2>Stopped: why?</h2>
         <div className="site-reasons">
           {STOP_REASONS.filter((reason) => reason !== 'went-on').map((reason) => (
-            <button key={reason} type="button" className="act" onClick={() => stop(reason)}>
+            <Button key={reason} size="large" variant="outlined" onClick={() => stop(reason)}>
               {said(STOPPED[reason], system)}
-            </button>
+            </Button>
           ))}
         </div>
       </Drawer>

@@ -1,6 +1,6 @@
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { useState } from 'react';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { useWhole } from '../app/whole.ts';
 import { UnrolledRoom } from '../drawing/UnrolledRoom.tsx';
 import { paintAt } from '../drawing/moment.tsx';

@@ -7,10 +7,13 @@ import { outcomes, type Change } from '@kovelin/core/specify/what-if.ts';
 import { phrase, said } from '@kovelin/core/units/word.ts';
 import { MEMBER_WORDS, memberWord } from '@kovelin/core/words/systems.ts';
 import type { ReactNode } from 'react';
-import { DraftField } from '../app/fields.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
 import { useArrival } from '../app/useArrival.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Holes, OldColours, Zones, type SetAnswers } from './SurveyForms.tsx';
+import { Toggle } from '../ui/Toggle.tsx';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
 import { TestDrawing } from '../drawing/TestDrawing.tsx';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
@@ -52,18 +55,17 @@ export function Asked({ view, s, question: q, set, onNext, onBack, arrived }: As
       {(q.form === 'one' || q.form === 'many') && (
         <div className="options">
           {options.map((o) => (
-            <button
+            <Toggle
               key={said(o.label, view.system)}
-              type="button"
               className="option"
-              aria-pressed={o.isNow(s.survey)}
-              onClick={() => {
+              pressed={o.isNow(s.survey)}
+              onChange={() => {
                 set(o.set(s.survey));
                 if (q.form === 'one') onNext();
               }}
             >
               {said(o.label, view.system)}
-            </button>
+            </Toggle>
           ))}
         </div>
       )}
@@ -83,9 +85,9 @@ export function Asked({ view, s, question: q, set, onNext, onBack, arrived }: As
         />
       )}
       {q.form !== 'one' && (
-        <button
-          type="button"
-          className="take"
+        <Button
+          size="small"
+          variant="outlined"
           onClick={() => {
             // leaving it as it stands is an answer too
             if (q.form === 'many' || q.form === 'holes' || q.form === 'zones' || q.form === 'year')
@@ -95,17 +97,11 @@ export function Asked({ view, s, question: q, set, onNext, onBack, arrived }: As
           }}
         >
           {q.form === 'many' && s.survey[q.key as 'stains' | 'touched'].length === 0 ? 'None' : 'That is all'}
-        </button>
+        </Button>
       )}
       <div className="row-buttons">
-        {onBack && (
-          <button type="button" className="link" onClick={onBack}>
-            Back
-          </button>
-        )}
-        <button type="button" className="link" onClick={onNext}>
-          Skip
-        </button>
+        {onBack && <TextButton onClick={onBack}>Back</TextButton>}
+        <TextButton onClick={onNext}>Skip</TextButton>
       </div>
       {test?.helps(s) && <Test view={view} s={s} test={test} set={set} onNext={onNext} />}
     </QuestionFrame>
@@ -151,19 +147,18 @@ function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: 
       ) : (
         <div className="options">
           {results.map(({ label, set: change, changes }, i) => (
-            <button
+            <Toggle
               key={i}
-              type="button"
               className="option"
-              aria-pressed={test.isNow(s.survey) === i}
-              onClick={() => {
+              pressed={test.isNow(s.survey) === i}
+              onChange={() => {
                 set(change);
                 onNext();
               }}
             >
               {said(label, view.system)}
               <small>{changes.length ? `then ${changed(changes, view)}` : 'changes nothing'}</small>
-            </button>
+            </Toggle>
           ))}
         </div>
       )}

@@ -7,9 +7,10 @@ import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
-import { ReadingBar } from '../app/ReadingBar.tsx';
+import { ReadingBar } from '../ui/ReadingBar.tsx';
 import { freshId } from '../store/ids.ts';
 import { download } from '../store/take-out.ts';
+import { Check } from '../ui/Check.tsx';
 import { useReading } from '../workers/files.ts';
 
 const OWN: Palette = { colours: OWN_PALETTE.map((c) => ({ ...c, shown: true })), problems: [] };
@@ -78,17 +79,22 @@ export default function ColourFile({ view, onClose }: { view: WholeView; onClose
         <ul className="palette" aria-label={palette === OWN ? spell('Colours shipped') : spell('Colours of the file')}>
           {palette.colours.slice(0, 300).map((c, i) => (
             <li key={i}>
-              <label className="check">
-                <input type="checkbox" checked={chosen.has(i)} onChange={() => toggle(i)} />
-                <span className="chip large" style={{ background: c.hex }} />
-                <span>
-                  <b>{c.name}</b>
-                  <small>
-                    LRV {lrvOf(c.hex).toFixed(0)}; {undertone(c.hex)}
-                    {!c.shown && '; beyond this screen'}
-                  </small>
-                </span>
-              </label>
+              <Check
+                label={
+                  <>
+                    <span className="chip large" style={{ background: c.hex }} />
+                    <span>
+                      <b>{c.name}</b>
+                      <small>
+                        LRV {lrvOf(c.hex).toFixed(0)}; {undertone(c.hex)}
+                        {!c.shown && '; beyond this screen'}
+                      </small>
+                    </span>
+                  </>
+                }
+                checked={chosen.has(i)}
+                onChange={() => toggle(i)}
+              />
             </li>
           ))}
         </ul>

@@ -10,6 +10,9 @@ import { useHalfTyped } from '../app/half-typed.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
+import { Toggle } from '../ui/Toggle.tsx';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
 import { ColourInput } from './ColourInput.tsx';
 
 const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
@@ -65,37 +68,27 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
         </span>
       </p>
       <div role="group" aria-label={spell('Where this colour goes')} className="places">
-        <button
-          type="button"
-          className="option"
-          aria-pressed={s.finishFrom === s.surface.id}
-          onClick={() => place(s.colour.id, 'here')}
-        >
+        <Toggle className="option" pressed={s.finishFrom === s.surface.id} onChange={() => place(s.colour.id, 'here')}>
           This one
-        </button>
+        </Toggle>
         {like.length > 1 && (
-          <button
-            type="button"
+          <Toggle
             className="option"
-            aria-pressed={like.every(({ colour }) => colour.id === s.colour.id)}
-            onClick={() => place(s.colour.id, 'room')}
+            pressed={like.every(({ colour }) => colour.id === s.colour.id)}
+            onChange={() => place(s.colour.id, 'room')}
           >
             {ALL_OF[familyOf(s.surface.kind)]}
-          </button>
+          </Toggle>
         )}
         {old && left > 0 && (
-          <button type="button" className="option" onClick={() => place(s.colour.id, { instead: old.id })}>
+          <Button variant="outlined" className="option" onClick={() => place(s.colour.id, { instead: old.id })}>
             Everywhere <bdi>{old.name}</bdi> is <small>{left === 1 ? '1 surface' : `${left} surfaces`}</small>
-          </button>
+          </Button>
         )}
         {s.finishFrom === s.surface.id && (
-          <button
-            type="button"
-            className="link"
-            onClick={() => session.edit({ name: 'setFinish', args: { scope: s.surface.id, finish: null } })}
-          >
+          <TextButton onClick={() => session.edit({ name: 'setFinish', args: { scope: s.surface.id, finish: null } })}>
             Back to the room’s own finish
-          </button>
+          </TextButton>
         )}
       </div>
       <span className="field">
@@ -142,12 +135,8 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
         {offers.length > MOST_SHOWN && `${offers.length - MOST_SHOWN} more. `}
       </p>
       <div className="row-buttons">
-        <button type="button" className="link" onClick={() => setFile(true)}>
-          {spell('More colours …')}
-        </button>
-        <button type="button" className="link" onClick={() => setReading(true)}>
-          Read one …
-        </button>
+        <TextButton onClick={() => setFile(true)}>{spell('More colours …')}</TextButton>
+        <TextButton onClick={() => setReading(true)}>Read one …</TextButton>
         <ColourInput label="By eye" value={s.colour.hex} onPick={mix} />
       </div>
       {reading && (

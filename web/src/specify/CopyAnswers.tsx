@@ -5,6 +5,8 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
+import { Check } from '../ui/Check.tsx';
+import Button from '@mui/material/Button';
 import type { WholeView } from '../app/whole.ts';
 
 interface TargetsProps {
@@ -25,14 +27,12 @@ function Targets({ summary, targets, unit, onCopy }: TargetsProps) {
       <summary>{summary}</summary>
       <div className="checks">
         {targets.map(([id, name]) => (
-          <label key={id} className="check">
-            <input type="checkbox" checked={chosen.has(id)} onChange={() => toggle(id)} /> {name}
-          </label>
+          <Check key={id} label={name} checked={chosen.has(id)} onChange={() => toggle(id)} />
         ))}
       </div>
-      <button
-        type="button"
-        className="take"
+      <Button
+        size="small"
+        variant="outlined"
         disabled={!chosen.size}
         onClick={() => {
           onCopy([...chosen]);
@@ -40,7 +40,7 @@ function Targets({ summary, targets, unit, onCopy }: TargetsProps) {
         }}
       >
         Copy to {chosen.size} {unit[chosen.size === 1 ? 0 : 1]}
-      </button>
+      </Button>
     </details>
   );
 }

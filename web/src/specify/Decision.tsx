@@ -15,6 +15,7 @@ import { Link } from 'react-router';
 import { useJob } from '../app/job-context.ts';
 import { PrepPicture } from '../drawing/PrepPicture.tsx';
 import type { WholeView } from '../app/whole.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { Overrule } from './Overrule.tsx';
 
 export type Member = keyof SystemValues;
@@ -47,15 +48,9 @@ export function Decision({ view, s, member, group, rests }: DecisionProps) {
     >
       <div className="decision-head">
         <span>{heading(title, system)}</span>
-        <button
-          type="button"
-          className="link"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-          aria-label={`Overrule ${title}`}
-        >
+        <TextButton aria-expanded={open} onClick={() => setOpen(!open)} aria-label={`Overrule ${title}`}>
           {open ? 'close' : 'overrule'}
-        </button>
+        </TextButton>
       </div>
       <b>
         {heading(say(effective(decided)), system)}
@@ -73,9 +68,7 @@ export function Decision({ view, s, member, group, rests }: DecisionProps) {
       {overruled ? (
         <p>
           overruled by you; Kovelin would take {say(decided.value)}.{' '}
-          <button type="button" className="link" onClick={() => decide(null)}>
-            Go back to it
-          </button>
+          <TextButton onClick={() => decide(null)}>Go back to it</TextButton>
         </p>
       ) : (
         decided.because.map((reason) => <p key={reason.rule}>because {said(reasonWord(reason), system)}</p>)

@@ -10,9 +10,13 @@ import { formatSpread, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { surfacesWord } from '@kovelin/core/words/terms.ts';
-import { between, Choice, DraftField, Section } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { between } from '../ui/read.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { ColourPick } from './ColourPick.tsx';
 
 /** A spread rate in the job's units, or nothing. */
@@ -57,9 +61,9 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
         onChange={pick}
       />
       {like.some(({ product }) => product.id !== s.product.id) && (
-        <button type="button" className="link" onClick={everyOne}>
+        <TextButton onClick={everyOne}>
           This paint for all {said(surfacesWord(s.surface.kind), view.system)} of this room
-        </button>
+        </TextButton>
       )}
       <DraftField
         key={`${s.product.id} ${s.colour.id}`}
@@ -93,9 +97,7 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
         </p>
       )}
       {s.opacity.from === 'known' && (
-        <button
-          type="button"
-          className="link"
+        <TextButton
           onClick={() => {
             const others = Object.entries(s.product.inColour).filter(([id]) => id !== s.colour.id);
             const inColour = Object.fromEntries(others);
@@ -103,7 +105,7 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
           }}
         >
           Back to the label’s {Number((s.product.contrast * 100).toFixed(1))} %
-        </button>
+        </TextButton>
       )}
       <DraftField
         key={`${s.product.id} at`}

@@ -12,6 +12,9 @@ import { useSpelt } from '../app/useSpelt.ts';
 import { exportSchedule } from '../store/take-out.ts';
 import type { SystemValues } from '@kovelin/core/job/paints.ts';
 import type { WholeView } from '../app/whole.ts';
+import { Check } from '../ui/Check.tsx';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
 import { useAssumed } from '../workers/whole.ts';
 
 /** Surface by surface: the finish schedule of the room. */
@@ -28,16 +31,13 @@ export function FinishSchedule({ view }: { view: WholeView }) {
     <div className="entry-panel">
       <div className="panel-head">
         <h2>Finish schedule</h2>
-        <label className="check">
-          <input type="checkbox" checked={together} onChange={(event) => setTogether(event.target.checked)} /> same
-          systems together
-        </label>
+        <Check label="same systems together" checked={together} onChange={(isOn) => setTogether(isOn)} />
         <Link className="tool" to={`../schedule${useLocation().search}`} relative="path">
           To print
         </Link>
-        <button type="button" className="tool" onClick={() => void exportSchedule(view.state.job, derived.surfaces)}>
+        <Button size="small" onClick={() => void exportSchedule(view.state.job, derived.surfaces)}>
           As CSV
-        </button>
+        </Button>
         {gone.length > 0 && (
           <span className="hint">
             {gone.length} {gone.length === 1 ? 'surface is' : 'surfaces are'} gone from the measurements; what was
@@ -65,9 +65,9 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                 <tr key={s.surface.id} className={group.some((g) => g.surface.id === surface?.id) ? 'chosen' : ''}>
                   <th scope="row">
                     {group.map((g) => (
-                      <button key={g.surface.id} type="button" className="link" onClick={() => select(g.surface.id)}>
+                      <TextButton key={g.surface.id} onClick={() => select(g.surface.id)}>
                         {heading(nameWord(g.surface.name), system)}
-                      </button>
+                      </TextButton>
                     ))}
                     {here &&
                       !group.includes(here) &&

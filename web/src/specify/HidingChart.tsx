@@ -5,7 +5,7 @@ import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } fro
 import { use as register } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { useMemo } from 'react';
-import { useScheme } from '../app/scheme.ts';
+import { useScheme } from '../ui/scheme.ts';
 import { charted, lettering, useChart } from '../drawing/useChart.ts';
 
 register([LineChart, GridComponent, MarkLineComponent, TooltipComponent, AriaComponent, CanvasRenderer]);

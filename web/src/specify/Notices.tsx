@@ -8,6 +8,8 @@ import { today } from '@kovelin/core/units/date.ts';
 import { phrase, said, type Word } from '@kovelin/core/units/word.ts';
 import { reasonWord, type RuleId } from '@kovelin/core/words/reasons.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
+import { Check } from '../ui/Check.tsx';
+import Button from '@mui/material/Button';
 import type { WholeView } from '../app/whole.ts';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
@@ -34,10 +36,11 @@ export function Warnings(props: Props) {
         <p className="problem">{said(reasonWord(reason), props.view.system)}</p>
         {reason.rule === 'warn.wet-room' && <WetRoomPaint {...props} />}
         {insisted && (
-          <label className="check">
-            <input type="checkbox" checked={date !== undefined} onChange={(event) => note(key, event.target.checked)} />
-            {date ? `insisted on, ${date}` : 'I insist; record it'}
-          </label>
+          <Check
+            label={date ? `insisted on, ${date}` : 'I insist; record it'}
+            checked={date !== undefined}
+            onChange={(isOn) => note(key, isOn)}
+          />
         )}
       </div>
     );
@@ -62,9 +65,9 @@ export function Cautions(props: Props) {
               <small>{date ? `read ${date}` : 'not read yet'}</small>
             </summary>
             <p>{said(reasonWord({ rule, with: used }), props.view.system)}</p>
-            <button type="button" className="take" onClick={() => note(key, date === undefined)}>
+            <Button size="small" variant="outlined" onClick={() => note(key, date === undefined)}>
               {date ? 'Not read after all' : 'Read'}
-            </button>
+            </Button>
           </details>
         );
       })}
@@ -80,13 +83,13 @@ function WetRoomPaint({ view, s }: Props) {
   if (!product) return null;
   const scope = s.finishFrom === s.surface.id ? s.surface.id : roomScope(s.surface.room, s.surface.kind);
   return (
-    <button
-      type="button"
-      className="take"
+    <Button
+      size="small"
+      variant="outlined"
       onClick={() => session.run({ name: 'takeUp', args: { scope, product, colour: s.colour.id } })}
     >
       Take <bdi>{product.name}</bdi>
-    </button>
+    </Button>
   );
 }
 

@@ -34,7 +34,8 @@ import {
   type Words,
 } from '@kovelin/core/words/terms.ts';
 import type { ReactNode } from 'react';
-import { Choice } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Check } from '../ui/Check.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 type Member = keyof SystemValues;
@@ -82,16 +83,12 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
       return (
         <div className="checks">
           {PREP_STEPS.map((step) => (
-            <label key={step} className="check">
-              <input
-                type="checkbox"
-                checked={steps.includes(step)}
-                onChange={(event) =>
-                  onPick(PREP_STEPS.filter((x) => (x === step ? event.target.checked : steps.includes(x))))
-                }
-              />{' '}
-              {said(PREP[step], system)}
-            </label>
+            <Check
+              key={step}
+              label={<> {said(PREP[step], system)}</>}
+              checked={steps.includes(step)}
+              onChange={(isOn) => onPick(PREP_STEPS.filter((x) => (x === step ? isOn : steps.includes(x))))}
+            />
           ))}
         </div>
       );

@@ -2,8 +2,10 @@ import { HOW_MANY, ROOM_HOLES } from '@kovelin/core/job/library.ts';
 import { FLOORS } from '@kovelin/core/job/vocabulary.ts';
 import { bearingsOf, compassPoint } from '@kovelin/core/specify/light.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
-import { Choice } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import { useState } from 'react';
+import { TextButton } from '../ui/TextButton.tsx';
+import { Toggle } from '../ui/Toggle.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
@@ -20,9 +22,7 @@ export function RoomHoles({ view, s, onSaid }: Props & { readonly onSaid: () => 
     return (
       <p className="hint">
         Holes and dents in this room: {HOW_MANY_WORDS[now].toLowerCase()}.{' '}
-        <button type="button" className="link" onClick={() => setAgain(room)}>
-          Change
-        </button>
+        <TextButton onClick={() => setAgain(room)}>Change</TextButton>
       </p>
     );
   return (
@@ -30,19 +30,18 @@ export function RoomHoles({ view, s, onSaid }: Props & { readonly onSaid: () => 
       <legend>Holes and dents in this room</legend>
       <div className="options">
         {HOW_MANY.map((how) => (
-          <button
+          <Toggle
             key={how}
-            type="button"
             className="option"
-            aria-pressed={how === now}
-            onClick={() => {
+            pressed={how === now}
+            onChange={() => {
               session.run({ name: 'setHoles', args: { room, how } });
               setAgain(null);
               onSaid();
             }}
           >
             {HOW_MANY_WORDS[how]}
-          </button>
+          </Toggle>
         ))}
       </div>
       {!said && <small className="assumed">assumed: none</small>}

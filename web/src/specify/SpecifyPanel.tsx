@@ -9,13 +9,15 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { coatsWord } from '@kovelin/core/words/systems.ts';
 import { lazy, Suspense, useState } from 'react';
-import { Section } from '../app/fields.tsx';
-import { Sides } from '../app/Sides.tsx';
+import { Section } from '../ui/Section.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Decision, ZoneSystems, type Member } from './Decision.tsx';
 import { FinishPick } from './FinishPick.tsx';
 import { Cautions, Warnings } from './Notices.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
+import { Check } from '../ui/Check.tsx';
 import { Survey } from './Survey.tsx';
 
 const HidingChart = lazy(() => import('./HidingChart.tsx'));
@@ -87,16 +89,17 @@ function GoesOn({ view, s }: { view: WholeView; s: Specified }) {
       <Section
         title="What goes on, and why"
         extra={
-          <button type="button" className="link small" onClick={() => setPractice(true)}>
+          <TextButton className="small" onClick={() => setPractice(true)}>
             Your practice …
-          </button>
+          </TextButton>
         }
       >
         {group.length > 1 && (
-          <label className="check">
-            <input type="checkbox" checked={together} onChange={(event) => setTogether(event.target.checked)} />{' '}
-            overrule all {group.length} surfaces of the room with this system
-          </label>
+          <Check
+            label={<> overrule all {group.length} surfaces of the room with this system</>}
+            checked={together}
+            onChange={(isOn) => setTogether(isOn)}
+          />
         )}
         {MEMBERS.filter((member) => member !== 'seal' || isChalkType(s)).map((member) => (
           <Decision

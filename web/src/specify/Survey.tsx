@@ -26,13 +26,15 @@ import { counted, heading, said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
-import { Section } from '../app/fields.tsx';
-import { Sides } from '../app/Sides.tsx';
+import { Section } from '../ui/Section.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { useArrival } from '../app/useArrival.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Asked, QuestionFrame } from './Asked.tsx';
 import { CopyToRooms, CopyToSurfaces } from './CopyAnswers.tsx';
 import { RoomHoles, RoomLight } from './RoomSurvey.tsx';
+import Button from '@mui/material/Button';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { SetAnswers } from './SurveyForms.tsx';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
@@ -151,8 +153,8 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
         <QuestionFrame key="glance" of="glance" ask={TAKEN_AS[family]} arrived={arrived}>
           <p>{heading(glance.sentence, system)}.</p>
           <div className="options">
-            <button
-              type="button"
+            <Button
+              variant="outlined"
               className="option"
               onClick={() => {
                 put('substrate', glance.set);
@@ -160,16 +162,12 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
               }}
             >
               Yes, all of it
-            </button>
-            <button type="button" className="option" onClick={() => next('glance')}>
+            </Button>
+            <Button variant="outlined" className="option" onClick={() => next('glance')}>
               No, ask me
-            </button>
+            </Button>
           </div>
-          {trail.length > 0 && (
-            <button type="button" className="link" onClick={back}>
-              Back
-            </button>
-          )}
+          {trail.length > 0 && <TextButton onClick={back}>Back</TextButton>}
         </QuestionFrame>
       ) : turn ? (
         <Asked
@@ -196,9 +194,9 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
         <p className="hint">
           A test on the spot would tell more:{' '}
           {tests.map(({ question: q }) => (
-            <button key={q.key} type="button" className="link" onClick={() => setKey(q.key)}>
+            <TextButton key={q.key} onClick={() => setKey(q.key)}>
               {TESTS.find((t) => t.id === q.test)?.title.toLowerCase()}
-            </button>
+            </TextButton>
           ))}
         </p>
       )}
@@ -206,9 +204,7 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
       <ul className="answers" aria-label="Answers">
         {turns.map(({ question: q, s: of, isOpen }) => (
           <li key={q.key} className={!glance && q.key === turn?.question.key ? 'chosen' : ''}>
-            <button type="button" className="link" onClick={() => setKey(q.key)}>
-              {said(q.short, system)}
-            </button>
+            <TextButton onClick={() => setKey(q.key)}>{said(q.short, system)}</TextButton>
             <span>
               {answer(q, of, system)} {isOpen && <small className="assumed">assumed</small>}
             </span>
@@ -227,11 +223,7 @@ function Done({ skipped, arrived, onAgain }: { skipped: number; arrived: number;
   return (
     <p ref={place} className="hint" tabIndex={-1}>
       {skipped ? `${skipped} skipped; they stand as assumed. ` : 'Every question here is answered.'}
-      {skipped > 0 && (
-        <button type="button" className="link" onClick={onAgain}>
-          Ask them again
-        </button>
-      )}
+      {skipped > 0 && <TextButton onClick={onAgain}>Ask them again</TextButton>}
     </p>
   );
 }
@@ -246,24 +238,18 @@ function Exceptions({ view, s, onOpen }: Props & { readonly onOpen: (surface: Su
     <ul className="exceptions" aria-label="Surfaces with answers of their own">
       {list.map(({ s: of, keys }) => (
         <li key={of.surface.id}>
-          <button
-            type="button"
-            className="link"
+          <TextButton
             onClick={() => {
               view.select(of.surface.id);
               onOpen(of.surface.id);
             }}
           >
             {heading(nameWord(of.surface.name), system)}
-          </button>{' '}
+          </TextButton>{' '}
           differs: {keys.map((of) => said(shortWord(of), system)).join(', ')}{' '}
-          <button
-            type="button"
-            className="link"
-            onClick={() => session.run({ name: 'forgetSurvey', args: { scope: of.surface.id } })}
-          >
+          <TextButton onClick={() => session.run({ name: 'forgetSurvey', args: { scope: of.surface.id } })}>
             As the others
-          </button>
+          </TextButton>
         </li>
       ))}
     </ul>

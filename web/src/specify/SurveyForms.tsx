@@ -12,8 +12,10 @@ import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { COAT, CONDITION } from '@kovelin/core/words/terms.ts';
-import { Choice, DraftField } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
+import { Check } from '../ui/Check.tsx';
 import { ColourInput } from './ColourInput.tsx';
 
 /** Takes answers into the survey of a surface. */
@@ -85,14 +87,11 @@ export function Zones({ s, set, system }: { s: Specified; set: SetAnswers; syste
     const own = s.survey.zones[zone];
     return (
       <div key={zone} className="zone">
-        <label className="check">
-          <input
-            type="checkbox"
-            checked={own !== undefined}
-            onChange={(event) => put(zone, event.target.checked ? { coat: s.survey.coat } : null)}
-          />{' '}
-          {ZONE_WORDS[zone]} differ from the faces
-        </label>
+        <Check
+          label={<> {ZONE_WORDS[zone]} differ from the faces</>}
+          checked={own !== undefined}
+          onChange={(isOn) => put(zone, isOn ? { coat: s.survey.coat } : null)}
+        />
         {own && (
           <div className="pair">
             <Choice
@@ -107,14 +106,11 @@ export function Zones({ s, set, system }: { s: Specified; set: SetAnswers; syste
               options={CONDITIONS.map((v) => [v, heading(CONDITION[v], system)])}
               onChange={(condition) => put(zone, { condition })}
             />
-            <label className="check">
-              <input
-                type="checkbox"
-                checked={own.wax === 'yes'}
-                onChange={(event) => put(zone, { wax: event.target.checked ? 'yes' : 'no' })}
-              />{' '}
-              wax or grease
-            </label>
+            <Check
+              label={<> wax or grease</>}
+              checked={own.wax === 'yes'}
+              onChange={(isOn) => put(zone, { wax: isOn ? 'yes' : 'no' })}
+            />
           </div>
         )}
       </div>

@@ -10,8 +10,10 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import { LINE, METHOD, STAYS } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
-import { Choice, Section } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Section } from '../ui/Section.tsx';
 import type { WholeView } from '../app/whole.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { CornerDrawing } from './CornerDrawing.tsx';
 
 /** How many ways of making a line are shown before one asks for all. */
@@ -42,9 +44,7 @@ export function LinePanel({
       <h2>{heading(sidesWord(line, takeoff), system)}</h2>
       <p className="sub">
         {heading(LINE[line.kind], system)} · {aboutLength(line.length, system)} ·{' '}
-        <button type="button" className="link" onClick={onClose}>
-          back to the surface
-        </button>
+        <TextButton onClick={onClose}>back to the surface</TextButton>
       </p>
       <CornerDrawing made={made} takeoff={takeoff} system={system} />
       <p className="line-says">{said(lineSentence(made, takeoff), system)}.</p>
@@ -55,20 +55,16 @@ export function LinePanel({
           ))}
         </div>
         {options.length > shown.length && (
-          <button type="button" className="link" onClick={() => setAll(true)}>
-            All {options.length} ways
-          </button>
+          <TextButton onClick={() => setAll(true)}>All {options.length} ways</TextButton>
         )}
         {pinned && (
           <p>
-            <button
-              type="button"
-              className="link"
+            <TextButton
               onClick={() => set({ first: null, method: null, stays: null })}
               disabled={!Object.keys(state.job.lines[line.id] ?? {}).some((key) => key !== 'wavy')}
             >
               Release it
-            </button>{' '}
+            </TextButton>{' '}
             <small>and let cost choose</small>
           </p>
         )}

@@ -7,6 +7,7 @@ import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { LINE, METHOD } from '@kovelin/core/words/terms.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 interface Props {
@@ -62,9 +63,9 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
             return (
               <tr key={line.id} className={line.id === chosen ? 'chosen' : ''}>
                 <th scope="row">
-                  <button type="button" className="link plain" onClick={() => onPick(line.id)}>
+                  <TextButton className="plain" onClick={() => onPick(line.id)}>
                     {heading(sidesWord(line, takeoff), system)}
-                  </button>
+                  </TextButton>
                 </th>
                 <td data-label="Length" className="number">
                   {aboutLength(line.length, system)}

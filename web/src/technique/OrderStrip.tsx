@@ -19,6 +19,7 @@ import type { RoomFinish } from '@kovelin/core/lines/finishes.ts';
 import type { RoomLines } from '@kovelin/core/lines/lines.ts';
 import { heading, type Word } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import type { System } from '@kovelin/core/units/si.ts';
 
 interface StripProps {
@@ -94,11 +95,7 @@ export function OrderStrip({ lines, pins, walls, system, onPin }: StripProps) {
         </SortableContext>
       </DndContext>
       <span>laid last</span>
-      {pins.length > 0 && (
-        <button type="button" className="link" onClick={() => onPin([])}>
-          Let cost order them
-        </button>
-      )}
+      {pins.length > 0 && <TextButton onClick={() => onPin([])}>Let cost order them</TextButton>}
     </div>
   );
 }

@@ -10,9 +10,9 @@ import { FACE, HAND, STROKE } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useEffect, useState, type ReactNode } from 'react';
-import { Choice } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import { SurfaceChoice } from './SurfaceChoice.tsx';
-import { Sides } from '../app/Sides.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { placed, PlayPicture, type Placed } from './PlayPicture.tsx';
 

@@ -1,7 +1,7 @@
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
-import { Choice } from '../app/fields.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import type { WholeView } from '../app/whole.ts';
 
 interface SurfaceChoiceProps {

@@ -8,8 +8,9 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { useMemo, useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { Choice, Section } from '../app/fields.tsx';
-import { Sides } from '../app/Sides.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Section } from '../ui/Section.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import { useWhole, type WholeView } from '../app/whole.ts';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { Legend, LineMarks, marksIn } from './LineMarks.tsx';
@@ -20,6 +21,7 @@ import { PlayTable } from './PlayTable.tsx';
 import { AirPanel } from './wet/AirPanel.tsx';
 import { WetTable } from './wet/WetTable.tsx';
 import { SchoolTable } from './SchoolTable.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import './technique.css';
 
 const TABLES = [
@@ -107,9 +109,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
         {lines.lost.length > 0 && (
           <p className="problem strip-problem" role="alert">
             A finish that is pinned is no longer in this room; the pin counts for nothing.{' '}
-            <button
-              type="button"
-              className="link"
+            <TextButton
               onClick={() =>
                 onPin(
                   (state.shown.orders[takeoff.room.id] ?? []).filter(
@@ -119,7 +119,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
               }
             >
               Take it out
-            </button>
+            </TextButton>
           </p>
         )}
         <UnrolledRoom
@@ -257,9 +257,9 @@ function SurfacePanel({ view, takeoff, lines, wet, onPick }: SurfacePanelProps) 
         <ul className="own-lines">
           {own.map((made) => (
             <li key={made.line.id}>
-              <button type="button" className="link plain" onClick={() => onPick(made.line.id)}>
+              <TextButton className="plain" onClick={() => onPick(made.line.id)}>
                 {said(lineSentence(made, takeoff), system)}
-              </button>
+              </TextButton>
             </li>
           ))}
           {!own.length && <li className="hint">No other finish begins along it.</li>}

@@ -4,7 +4,8 @@ import type { System } from '@kovelin/core/units/si.ts';
 import { formatTemperature } from '@kovelin/core/units/temperature.ts';
 import { clockTime } from '@kovelin/core/units/date.ts';
 import { useState } from 'react';
-import { ReadingBar } from '../../app/ReadingBar.tsx';
+import { ReadingBar } from '../../ui/ReadingBar.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
 import { useReading } from '../../workers/files.ts';
 
 interface ClimateLogProps {
@@ -46,9 +47,7 @@ export function ClimateLog({ air, system, onDay }: ClimateLogProps) {
           A day of {air.day.length} readings, {clockTime(first.at)} to {clockTime(last.at)}:{' '}
           {formatTemperature(Math.min(...temperatures), system)} to{' '}
           {formatTemperature(Math.max(...temperatures), system)}.{' '}
-          <button type="button" className="link" onClick={() => onDay([])}>
-            Take it out
-          </button>
+          <TextButton onClick={() => onDay([])}>Take it out</TextButton>
         </p>
       ) : (
         <p className="hint">The same all day; a climate log says how it goes.</p>
@@ -66,9 +65,7 @@ export function ClimateLog({ air, system, onDay }: ClimateLogProps) {
             }}
           />
         </label>
-        <button type="button" className="link" onClick={() => void ask()}>
-          Ask the simulated logger
-        </button>
+        <TextButton onClick={() => void ask()}>Ask the simulated logger</TextButton>
       </div>
       <ReadingBar reading={reading} />
       {problem && (

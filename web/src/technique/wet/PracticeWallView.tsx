@@ -16,7 +16,7 @@ import {
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { WholeView } from '../../app/whole.ts';
-import { useScheme } from '../../app/scheme.ts';
+import { useScheme } from '../../ui/scheme.ts';
 
 /** Time runs so many times faster than at a wall. */
 const FAST = 12;

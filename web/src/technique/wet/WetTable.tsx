@@ -17,9 +17,9 @@ import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
-import { Choice } from '../../app/fields.tsx';
+import { Choice } from '../../ui/Choice.tsx';
 import { SurfaceChoice } from '../SurfaceChoice.tsx';
-import { Sides } from '../../app/Sides.tsx';
+import { Sides } from '../../ui/Sides.tsx';
 import { Figure } from '../../app/Working.tsx';
 import type { WholeView } from '../../app/whole.ts';
 import { useChances, useRemedies } from '../../workers/wet.ts';
@@ -27,6 +27,7 @@ import type { Told } from '../../workers/wet.worker.ts';
 import './wet.css';
 import { PracticeWallView } from './PracticeWallView.tsx';
 import { Raked } from './Raked.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
 import { WetPicture } from './WetPicture.tsx';
 
 const WetChart = lazy(() => import('./WetChart.tsx'));
@@ -221,16 +222,14 @@ function Answered({ view, specified: s, wish, ask, answer, onWish }: AnsweredPro
           {(running || trying) && (
             <p className="hint">
               {told.length} of {remedyCount(ask)} tried{' '}
-              <button
-                type="button"
-                className="link"
+              <TextButton
                 onClick={() => {
                   void client.cancelQueries({ queryKey: ['remedies'] });
                   void client.cancelQueries({ queryKey: ['wet'] });
                 }}
               >
                 Cancel
-              </button>
+              </TextButton>
             </p>
           )}
           {!remedies.length && !trying && <p className="hint">Nothing tried here makes a difference.</p>}

@@ -1,7 +1,7 @@
 import { dayText, readDayText, type DateForm } from '@kovelin/core/units/day-text.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import { useRef } from 'react';
-import { DraftField } from './fields.tsx';
+import { DraftField } from './DraftField.tsx';
 
 interface DaysProps {
   readonly label: string;

@@ -1,3 +1,6 @@
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+
 interface SidesProps<T extends string | number> {
   readonly label: string;
   readonly sides: readonly (readonly [T, string])[];
@@ -9,12 +12,20 @@ interface SidesProps<T extends string | number> {
 /** One of a few pages about the same thing; one is always shown. */
 export function Sides<T extends string | number>({ label, sides, value, onChange, fullWidth = false }: SidesProps<T>) {
   return (
-    <div role="group" aria-label={label} className={fullWidth ? 'sides full' : 'sides'}>
+    <ToggleButtonGroup
+      exclusive
+      aria-label={label}
+      className="sides"
+      fullWidth={fullWidth}
+      value={value}
+      // what is pressed again says null, and stays
+      onChange={(_, side: T | null) => side !== null && onChange(side)}
+    >
       {sides.map(([key, words]) => (
-        <button key={key} type="button" aria-pressed={key === value} onClick={() => onChange(key)}>
+        <ToggleButton key={key} value={key}>
           {words}
-        </button>
+        </ToggleButton>
       ))}
-    </div>
+    </ToggleButtonGroup>
   );
 }

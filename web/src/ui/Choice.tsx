@@ -1,0 +1,69 @@
+import InputBase from '@mui/material/InputBase';
+import NativeSelect from '@mui/material/NativeSelect';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { lazy, Suspense, useId } from 'react';
+import { Field } from './Field.tsx';
+import { PHONE } from './theme.ts';
+
+const ChoiceBelow = lazy(() => import('./ChoiceBelow.tsx'));
+
+/** More than a phone shows above its lower edge. */
+const LONG = 8;
+
+export type Options<T extends string> = readonly (readonly [T, string])[];
+export interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: Options<T>;
+  /** The same options under headings. */
+  readonly groups?: readonly (readonly [string, Options<T>])[];
+  readonly onChange: (value: T) => void;
+  readonly hideLabel?: boolean;
+  readonly className?: string;
+  readonly disabled?: boolean;
+}
+
+/** The browser's own list, at home with a keyboard and a screen reader; a long one opens from below on a phone. */
+export function Choice<T extends string>(props: ChoiceProps<T>) {
+  return props.options.length > LONG ? <LongChoice {...props} /> : <ShortChoice {...props} />;
+}
+
+function LongChoice<T extends string>(props: ChoiceProps<T>) {
+  const phone = useMediaQuery(PHONE, { noSsr: true });
+  const list = <ShortChoice {...props} />;
+  return phone ? (
+    <Suspense fallback={list}>
+      <ChoiceBelow {...(props as unknown as ChoiceProps<string>)} />
+    </Suspense>
+  ) : (
+    list
+  );
+}
+
+function ShortChoice<T extends string>(props: ChoiceProps<T>) {
+  const { label, value, options, groups, onChange, hideLabel, className, disabled } = props;
+  const id = useId();
+  const list = (of: Options<T>) =>
+    of.map(([key, words]) => (
+      <option key={key} value={key}>
+        {words}
+      </option>
+    ));
+  return (
+    <Field id={id} label={label} hideLabel={hideLabel} className={className}>
+      <NativeSelect
+        input={<InputBase fullWidth />}
+        id={id}
+        value={value}
+        disabled={disabled}
+        onChange={(event) => onChange(event.target.value as T)}
+      >
+        {groups?.map(([heading, of]) => (
+          <optgroup key={heading} label={heading}>
+            {list(of)}
+          </optgroup>
+        )) ?? list(options)}
+      </NativeSelect>
+    </Field>
+  );
+}
