@@ -7,8 +7,10 @@ import { formatLength } from '@kovelin/core/units/length.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { METRES_PER, type LengthUnit, isImperial } from '@kovelin/core/units/si.ts';
+import DialogActions from '@mui/material/DialogActions';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
@@ -16,6 +18,9 @@ import { Choice } from '../ui/Choice.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import { freshId } from '../store/ids.ts';
+import { FilePick } from '../ui/FilePick.tsx';
+import { TextArea } from '../ui/TextArea.tsx';
+import { Window } from '../ui/Window.tsx';
 import { ReadingBar } from '../ui/ReadingBar.tsx';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import { askFiles, useReading, whyNotRead } from '../workers/files.ts';
@@ -32,23 +37,27 @@ interface Props {
 export default function BringIn(props: Props) {
   const [what, setWhat] = useState<'list' | 'plan'>('list');
   return (
-    <Dialog open onClose={props.onClose} aria-labelledby="bring-in" maxWidth="md">
-      <div className="dialog bring-in">
-        <h2 id="bring-in">
+    <Window
+      title={
+        <>
           Bring measurements into <bdi>{props.room.name}</bdi>
-        </h2>
-        <Choice<'list' | 'plan'>
-          label="From"
-          value={what}
-          options={[
-            ['list', 'a list of readings (pasted, or CSV)'],
-            ['plan', 'a floor plan (DXF or SVG)'],
-          ]}
-          onChange={setWhat}
-        />
-        {what === 'list' ? <FromList {...props} /> : <FromPlan {...props} />}
-      </div>
-    </Dialog>
+        </>
+      }
+      maxWidth="md"
+      className="bring-in"
+      onClose={props.onClose}
+    >
+      <Choice<'list' | 'plan'>
+        label="From"
+        value={what}
+        options={[
+          ['list', 'a list of readings (pasted, or CSV)'],
+          ['plan', 'a floor plan (DXF or SVG)'],
+        ]}
+        onChange={setWhat}
+      />
+      {what === 'list' ? <FromList {...props} /> : <FromPlan {...props} />}
+    </Window>
   );
 }
 
@@ -84,20 +93,16 @@ function FromList({ view, room, onClose }: Props) {
   };
   return (
     <>
-      <label className="stacked">
-        A length a row; a wall’s letter beside it where the order is another
-        <textarea
-          value={text}
-          spellCheck={false}
-          rows={8}
-          placeholder={isImperial(system) ? `A, 12'6 1/2\nB, 10'4` : 'A; 3,82 m\nB; 3150 mm'}
-          onChange={(event) => setText(event.target.value)}
-        />
-      </label>
-      <label className="file">
-        or <span>read them from a file</span>
-        <input type="file" accept=".csv,.txt,.tsv,text/*" onChange={(event) => void open(event.target.files?.[0])} />
-      </label>
+      <TextArea
+        label="A length a row; a wall’s letter beside it where the order is another"
+        value={text}
+        rows={8}
+        placeholder={isImperial(system) ? `A, 12'6 1/2\nB, 10'4` : 'A; 3,82 m\nB; 3150 mm'}
+        onChange={setText}
+      />
+      <FilePick accept=".csv,.txt,.tsv,text/*" onFiles={([file]) => void open(file)}>
+        Read them from a file
+      </FilePick>
       {isFetching && <p role="status">Reading …</p>}
       <Problems items={problems.slice(0, 6)} />
       {assigned && assigned.lengths.length > 0 && (
@@ -110,12 +115,12 @@ function FromList({ view, room, onClose }: Props) {
           ))}
         </ul>
       )}
-      <div className="row-buttons">
+      <DialogActions>
         <Button variant="contained" disabled={!assigned?.lengths.length} onClick={take}>
           Take {assigned?.lengths.length ?? 0} lengths
         </Button>
         <Button onClick={onClose}>Close</Button>
-      </div>
+      </DialogActions>
     </>
   );
 }
@@ -205,15 +210,9 @@ function FromPlan({ view, room, onClose }: Props) {
   };
   return (
     <>
-      <label className="file">
-        <span>{name || 'Choose the drawing'}</span>
-        <input
-          type="file"
-          accept=".dxf,.svg"
-          aria-label="The drawing"
-          onChange={(event) => void open(event.target.files?.[0])}
-        />
-      </label>
+      <FilePick accept=".dxf,.svg" label="The drawing" onFiles={([chosen]) => void open(chosen)}>
+        {name || 'Choose the drawing'}
+      </FilePick>
       {file && file.layers.length > 0 && (
         <span className="pair">
           <Choice
@@ -240,18 +239,14 @@ function FromPlan({ view, room, onClose }: Props) {
       <Problems items={file?.notes ?? []} soft />
       {file && !scale && <Problems items={['Choose the unit it is drawn in; the walls follow.']} soft />}
       {outlines?.ok && outlines.value.length > 1 && (
-        <fieldset>
-          <legend>Which outline?</legend>
-          <div className="outlines">
-            {outlines.value.map((outline, i) => (
-              <label key={i} className={i === pick ? 'chosen' : ''}>
-                <input type="radio" name="outline" checked={i === pick} onChange={() => setPick(i)} />
-                <PlanShape corners={outline.corners} />
-                {formatArea(polygonArea(outline.corners), system)}
-              </label>
-            ))}
-          </div>
-        </fieldset>
+        <ToggleButtonGroup exclusive aria-label="Which outline?" value={pick} className="outlines">
+          {outlines.value.map((outline, i) => (
+            <ToggleButton key={i} value={i} onClick={() => setPick(i)}>
+              <PlanShape corners={outline.corners} />
+              {formatArea(polygonArea(outline.corners), system)}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
       )}
       {walls?.ok && chosen && (
         <div className="confirm">
@@ -269,12 +264,12 @@ function FromPlan({ view, room, onClose }: Props) {
       <p className="hint">
         The walls replace those of {room.name}. Tape one or two of them before you trust the drawing.
       </p>
-      <div className="row-buttons">
+      <DialogActions>
         <Button variant="contained" disabled={!walls?.ok} onClick={take}>
           Take these walls
         </Button>
         <Button onClick={onClose}>Close</Button>
-      </div>
+      </DialogActions>
     </>
   );
 }

@@ -9,6 +9,7 @@ import { LINE, TRIM } from '@kovelin/core/words/terms.ts';
 import { Line, Section } from '../ui/Section.tsx';
 import type { JobView } from '../app/job-context.ts';
 import { Figure, WorkingTree } from '../app/Working.tsx';
+import { Radios } from '../ui/Radios.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import Button from '@mui/material/Button';
 import { exportDrawing, exportTakeoff, exportTapeSheet } from '../store/take-out.ts';
@@ -120,22 +121,19 @@ function WallFigures({ wall, view }: { wall: WallTakeoff; view: JobView }) {
         <Line label="Cut-in along this wall">{aboutLength(cut, system)}</Line>
       </Section>
       <Section title={spell('To price labour on')}>
-        {(['net', 'gross'] as const).map((key) => (
-          <label key={key} className="school">
-            <input
-              type="radio"
-              name="school"
-              checked={school === key}
-              onChange={() => session.edit({ name: 'setPractice', args: { set: { openings: key } } })}
-            />
-            <span>
-              {key === 'net'
-                ? 'Net: every opening off'
-                : 'Gross: ordinary doors and windows left in for their slow edges'}
-              <b>{formatArea((key === 'net' ? wall.net : wall.grossSchool).value, system)}</b>
-            </span>
-          </label>
-        ))}
+        <Radios
+          label={spell('To price labour on')}
+          value={school}
+          onChange={(openings) => session.edit({ name: 'setPractice', args: { set: { openings } } })}
+          options={[
+            ['net', 'Net: every opening off', formatArea(wall.net.value, system)],
+            [
+              'gross',
+              'Gross: ordinary doors and windows left in for their slow edges',
+              formatArea(wall.grossSchool.value, system),
+            ],
+          ]}
+        />
         <p className="hint">Paint is always ordered on what is painted.</p>
       </Section>
     </>

@@ -90,15 +90,15 @@ export default function NumberPad({ system, onClose }: { system: System; onClose
       </p>
       <div className={system} onPointerDown={(event) => event.preventDefault()}>
         {rows.flat().map((key) => (
-          <button
+          <Button
             key={key}
-            type="button"
-            className={key === 'next' ? 'key next' : /\d$/.test(key) && key.length === 1 ? 'key digit' : 'key'}
+            variant={key === 'next' ? 'contained' : 'outlined'}
+            className={/^\d$/.test(key) ? 'key digit' : 'key'}
             aria-label={WORDS[key]?.[1]}
             onClick={() => onKey(key)}
           >
             {WORDS[key]?.[0] ?? key.replace('/', '⁄')}
-          </button>
+          </Button>
         ))}
       </div>
     </div>

@@ -4,14 +4,20 @@ import { usualOf } from '@kovelin/core/job/usual.ts';
 import type { Opening, Room } from '@kovelin/core/job/measured.ts';
 import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
+import type { System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { OPENING, TRIM } from '@kovelin/core/words/terms.ts';
-import { Fragment, lazy, Suspense, useState } from 'react';
-import { Choice } from '../ui/Choice.tsx';
-import { LengthField } from '../ui/LengthField.tsx';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
+import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import type { JobView } from '../app/job-context.ts';
+import type { JobSession } from '../store/session.ts';
 import { freshId } from '../store/ids.ts';
-import { OFFSET, problemsAt, type RoomProps } from './parts.ts';
+import { Choice } from '../ui/Choice.tsx';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { useSteady } from '../ui/useSteady.ts';
+import { firstAt, OFFSET, problemsUnder, type PlacedProblems, type RoomProps } from './parts.ts';
 import { MoreButton, RemoveButton } from './RemoveButton.tsx';
 
 const OpeningMore = lazy(() => import('./OpeningMore.tsx'));
@@ -53,116 +59,138 @@ const hasMore = (o: Opening) =>
   o.sash !== 'none' ||
   [o.girth, o.back, o.frame, o.board, o.apron, o.reveal].some(Boolean);
 
+const LEAVES: readonly (readonly [Leaf, string])[] = [
+  ['flush', 'flush'],
+  ['panelled', 'panelled'],
+  ['glazed', 'glazed'],
+  ['none', 'not painted'],
+];
+
 /** A row an opening. */
 export function OpeningRows({ view, room, takeoff }: RoomProps) {
   const { session, system } = view;
   const [open, setOpen] = useState<string | null>(null);
+  const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
+  const walls = useSteady(rows(room.walls).map((wall): [string, string] => [wall.id, wall.label]));
+  const problems = useSteady(problemsUnder({ room, takeoff }, 'openings'));
   return (
-    <table className="walls-table openings-table">
-      <thead>
-        <tr>
-          <th>Opening</th>
-          <th>On wall</th>
-          <th>Width</th>
-          <th>Height</th>
-          <th>From the start</th>
-          <th>Sill</th>
-          <th>{heading(TRIM.casing, system)}</th>
-          <th>Leaf</th>
-          <th>
-            <span className="unseen">Remove</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows(room.openings).map((o) => {
-          const edit = (set: Partial<Omit<Opening, 'id'>>) => ({
-            name: 'setOpening' as const,
-            args: { room: room.id, opening: o.id, set },
-          });
-          const problem = (field: string) => problemsAt({ room, takeoff }, `openings/${o.id}/${field}`)[0] ?? null;
-          const field = (key: 'width' | 'height' | 'at' | 'sill' | 'casing', label: string, optional = false) => (
-            <td data-label={key === 'at' ? 'From the start' : label}>
-              <LengthField
-                id={`${key}-${o.id}`}
-                className="short"
-                hideLabel
-                label={`${label} of ${o.label}`}
-                optional={optional}
-                value={o[key]}
-                system={system}
-                options={key === 'at' || key === 'sill' ? OFFSET : {}}
-                placeholder={optional ? 'none' : ''}
-                problem={problem(key)}
-                drafts={(reading) => reading && edit({ [key]: reading })}
-                onCommit={(reading) => session.edit(edit({ [key]: reading }))}
-              />
-            </td>
-          );
-          return (
-            <Fragment key={o.id}>
-              <tr>
-                <th scope="row">
-                  {heading(OPENING[o.kind], system)} {o.label}
-                </th>
-                <td data-label="On wall">
-                  <Choice
-                    hideLabel
-                    label={`Wall of ${o.label}`}
-                    value={o.wall}
-                    options={rows(room.walls).map((w) => [w.id, w.label])}
-                    onChange={(wall) => session.edit(edit({ wall }))}
-                  />
-                </td>
-                {field('width', 'Width')}
-                {field('height', 'Height')}
-                {field('at', 'Distance from the start of the wall')}
-                {o.kind === 'door' ? <td data-label="Sill">floor</td> : field('sill', 'Sill', true)}
-                {field('casing', heading(TRIM.casing, system), true)}
-                <td data-label="Leaf">
-                  {o.kind === 'door' ? (
-                    <Choice<Leaf>
-                      hideLabel
-                      label={`Leaf of ${o.label}`}
-                      value={o.leaf}
-                      options={[
-                        ['flush', 'flush'],
-                        ['panelled', 'panelled'],
-                        ['glazed', 'glazed'],
-                        ['none', 'not painted'],
-                      ]}
-                      onChange={(leaf) => session.edit(edit({ leaf }))}
-                    />
-                  ) : (
-                    '–'
-                  )}
-                </td>
-                <td className="row-tools">
-                  <MoreButton
-                    what={o.label}
-                    some={hasMore(o)}
-                    open={open === o.id}
-                    onToggle={() => setOpen(open === o.id ? null : o.id)}
-                  />
-                  <RemoveButton
-                    what={o.label}
-                    onRemove={() => session.edit({ name: 'removeOpening', args: { room: room.id, opening: o.id } })}
-                  />
-                </td>
-              </tr>
-              {open === o.id && (
-                <tr>
-                  <td colSpan={9}>
-                    <Suspense fallback={null}>
-                      <OpeningMore view={view} room={room} takeoff={takeoff} opening={o} />
-                    </Suspense>
-                  </td>
-                </tr>
-              )}
-            </Fragment>
-          );
-        })}
-      </tbody>
-    </table>
+    <DataTable
+      className="walls-table openings-table"
+      columns={[
+        'Opening',
+        'On wall',
+        'Width',
+        'Height',
+        'From the start',
+        'Sill',
+        heading(TRIM.casing, system),
+        'Leaf',
+        ['Remove'],
+      ]}
+    >
+      {rows(room.openings).map((opening) => (
+        <Fragment key={opening.id}>
+          <OpeningRow
+            session={session}
+            system={system}
+            room={room.id}
+            opening={opening}
+            walls={walls}
+            problems={problems}
+            isOpen={open === opening.id}
+            onToggle={toggle}
+          />
+          {open === opening.id && (
+            <TableRow>
+              <TableCell colSpan={9}>
+                <Suspense fallback={null}>
+                  <OpeningMore view={view} room={room} takeoff={takeoff} opening={opening} />
+                </Suspense>
+              </TableCell>
+            </TableRow>
+          )}
+        </Fragment>
+      ))}
+    </DataTable>
   );
 }
+
+interface OpeningRowProps {
+  readonly session: JobSession;
+  readonly system: System;
+  readonly room: string;
+  readonly opening: Opening;
+  /** Ids and letters. */
+  readonly walls: readonly (readonly [string, string])[];
+  readonly problems: PlacedProblems;
+  readonly isOpen: boolean;
+  readonly onToggle: (opening: string) => void;
+}
+
+/** Rendered again when something of this opening changed, and for nothing else. */
+const OpeningRow = memo(function OpeningRow(props: OpeningRowProps) {
+  const { session, system, room, opening: o, isOpen } = props;
+  const edit = (set: Partial<Omit<Opening, 'id'>>) => ({
+    name: 'setOpening' as const,
+    args: { room, opening: o.id, set },
+  });
+  const field = (key: 'width' | 'height' | 'at' | 'sill' | 'casing', label: string, optional = false) => (
+    <Cell label={key === 'at' ? 'From the start' : label}>
+      <LengthField
+        id={`${key}-${o.id}`}
+        className="short"
+        hideLabel
+        label={`${label} of ${o.label}`}
+        optional={optional}
+        value={o[key]}
+        system={system}
+        options={key === 'at' || key === 'sill' ? OFFSET : {}}
+        placeholder={optional ? 'none' : ''}
+        problem={firstAt(props.problems, `${o.id}/${key}`)}
+        drafts={(reading) => reading && edit({ [key]: reading })}
+        onCommit={(reading) => session.edit(edit({ [key]: reading }))}
+      />
+    </Cell>
+  );
+  return (
+    <TableRow>
+      <RowHead>
+        {heading(OPENING[o.kind], system)} {o.label}
+      </RowHead>
+      <Cell label="On wall">
+        <Choice
+          hideLabel
+          label={`Wall of ${o.label}`}
+          value={o.wall}
+          options={props.walls}
+          onChange={(wall) => session.edit(edit({ wall }))}
+        />
+      </Cell>
+      {field('width', 'Width')}
+      {field('height', 'Height')}
+      {field('at', 'Distance from the start of the wall')}
+      {o.kind === 'door' ? <Cell label="Sill">floor</Cell> : field('sill', 'Sill', true)}
+      {field('casing', heading(TRIM.casing, system), true)}
+      <Cell label="Leaf">
+        {o.kind === 'door' ? (
+          <Choice
+            hideLabel
+            label={`Leaf of ${o.label}`}
+            value={o.leaf}
+            options={LEAVES}
+            onChange={(leaf) => session.edit(edit({ leaf }))}
+          />
+        ) : (
+          '–'
+        )}
+      </Cell>
+      <Cell className="row-tools">
+        <MoreButton what={o.label} some={hasMore(o)} open={isOpen} onToggle={() => props.onToggle(o.id)} />
+        <RemoveButton
+          what={o.label}
+          onRemove={() => session.edit({ name: 'removeOpening', args: { room, opening: o.id } })}
+        />
+      </Cell>
+    </TableRow>
+  );
+});

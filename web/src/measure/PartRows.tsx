@@ -7,12 +7,15 @@ import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { INCH, type System, isImperial } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { PART, WAY } from '@kovelin/core/words/terms.ts';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { freshId } from '../store/ids.ts';
-import { problemsAt, readCount, type RoomProps } from './parts.ts';
+import type { JobSession } from '../store/session.ts';
+import { Problems } from '../ui/Problems.tsx';
+import { useSteady } from '../ui/useSteady.ts';
+import { firstAt, problemsUnder, readCount, type PlacedProblems, type RoomProps } from './parts.ts';
 import Button from '@mui/material/Button';
 import { RemoveButton } from './RemoveButton.tsx';
 
@@ -98,27 +101,34 @@ export default function PartRows({ view, room, takeoff }: RoomProps) {
   const [kind, setKind] = useState<PartKind>('dado');
   const { session } = view;
   const parts = rows(room.parts);
+  const walls = useSteady(rows(room.walls).map((wall): [string, string] => [wall.id, `wall ${wall.label}`]));
+  const problems = useSteady(problemsUnder({ room, takeoff }, 'parts'));
+  const groups = GROUPS.map(([words, list]) => {
+    const options = list.map((key): [PartKind, string] => [key, heading(PART[key], view.system)]);
+    return [words, options] as const;
+  });
   return (
     <section className="parts" aria-label="Everything else">
       <h3>Everything else</h3>
       {parts.map((part) => (
-        <PartLine key={part.id} view={view} room={room} takeoff={takeoff} part={part} />
+        <PartLine
+          key={part.id}
+          session={session}
+          system={view.system}
+          room={room.id}
+          part={part}
+          walls={walls}
+          problems={problems}
+        />
       ))}
       <div className="row-buttons">
-        <span className="field">
-          <label htmlFor="part-kind">What there is</label>
-          <select id="part-kind" value={kind} onChange={(event) => setKind(event.target.value as PartKind)}>
-            {GROUPS.map(([words, list]) => (
-              <optgroup key={words} label={words}>
-                {list.map((k) => (
-                  <option key={k} value={k}>
-                    {heading(PART[k], view.system)}
-                  </option>
-                ))}
-              </optgroup>
-            ))}
-          </select>
-        </span>
+        <Choice
+          label="What there is"
+          value={kind}
+          options={groups.flatMap(([, options]) => options)}
+          groups={groups}
+          onChange={setKind}
+        />
         <Button
           size="small"
           variant="outlined"
@@ -133,15 +143,25 @@ export default function PartRows({ view, room, takeoff }: RoomProps) {
   );
 }
 
-function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
-  const { session, system } = view;
+interface PartLineProps {
+  readonly session: JobSession;
+  readonly system: System;
+  readonly room: string;
+  readonly part: Part;
+  /** Ids and letters. */
+  readonly walls: readonly (readonly [string, string])[];
+  readonly problems: PlacedProblems;
+}
+
+/** Rendered again when something of this part changed, and for nothing else. */
+const PartLine = memo(function PartLine({ session, system, room, part, walls, problems }: PartLineProps) {
   const rule = PART_RULES[part.kind];
   const edit = (set: Partial<Omit<Part, 'id'>>) => ({
     name: 'setPart' as const,
-    args: { room: room.id, part: part.id, set },
+    args: { room, part: part.id, set },
   });
   const name = `${heading(PART[part.kind], system)} ${part.label}`;
-  const problem = (field: string) => problemsAt({ room, takeoff }, `parts/${part.id}/${field}`)[0] ?? null;
+  const problem = (field: string) => firstAt(problems, `${part.id}/${field}`);
   const dimensions = [...rule.needs, ...rule.takes];
   return (
     <div className="part-line" role="group" aria-label={name}>
@@ -151,10 +171,7 @@ function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
           <Choice
             label="On"
             value={part.wall ?? ''}
-            options={[
-              ...(rule.place === 'anywhere' ? ([['', 'the ceiling']] as const) : []),
-              ...rows(room.walls).map((w) => [w.id, `wall ${w.label}`] as const),
-            ]}
+            options={[...(rule.place === 'anywhere' ? ([['', 'the ceiling']] as const) : []), ...walls]}
             onChange={(wall) => session.edit(edit({ wall: wall || null }))}
           />
         )}
@@ -191,12 +208,9 @@ function PartLine({ view, room, takeoff, part }: RoomProps & { part: Part }) {
             onChange={(way) => session.edit(edit({ way }))}
           />
         )}
-        {problem('wall') && <span className="problem">{problem('wall')}</span>}
+        <Problems items={[problem('wall')].filter((said) => said !== null)} />
       </div>
-      <RemoveButton
-        what={name}
-        onRemove={() => session.edit({ name: 'removePart', args: { room: room.id, part: part.id } })}
-      />
+      <RemoveButton what={name} onRemove={() => session.edit({ name: 'removePart', args: { room, part: part.id } })} />
     </div>
   );
-}
+});

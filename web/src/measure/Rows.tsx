@@ -5,15 +5,17 @@ import { usualOf } from '@kovelin/core/job/usual.ts';
 import { OPENING_KINDS, ROOM_USES, type OpeningKind } from '@kovelin/core/job/vocabulary.ts';
 import { residualsOf } from '@kovelin/core/measure/residuals.ts';
 import { closureSettings, readingsOf } from '@kovelin/core/measure/takeoff.ts';
+import type { System } from '@kovelin/core/units/si.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { ROOM_USE, TRIM } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
-import { lazy, type ReactNode, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useRef } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { readText } from '../ui/read.ts';
 import { freshId } from '../store/ids.ts';
+import type { JobSession } from '../store/session.ts';
 import { OpeningRows, startOpening } from './OpeningRows.tsx';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
 import { Problems } from '../ui/Problems.tsx';
@@ -25,6 +27,8 @@ const PartRows = lazy(() => import('./PartRows.tsx'));
 /** Row by row: Enter takes a length and goes on to the next wall. */
 export function Rows({ view, room, takeoff }: RoomProps) {
   const panel = useRef<HTMLDivElement>(null);
+  // the walls first, for they are typed first: what stands below them comes when they are there
+  const isLate = useDeferredValue(true, false);
   const { session, system } = view;
   const walls = rows(room.walls);
   const focus = (wall: string) =>
@@ -68,7 +72,16 @@ export function Rows({ view, room, takeoff }: RoomProps) {
   return (
     <div className="rows" ref={panel}>
       <RoomProblems view={view} room={room} takeoff={takeoff} />
-      <RoomLine view={view} room={room} takeoff={takeoff} onEnter={() => goOn(null)} />
+      <RoomLine
+        session={session}
+        system={system}
+        id={room.id}
+        name={room.name}
+        use={room.use}
+        height={room.height}
+        turns={room.turns}
+        onEnter={goOn}
+      />
       <WallRows view={view} room={room} takeoff={takeoff} onNext={goOn} />
       <div className="row-buttons">
         <Button size="small" variant="outlined" data-add-wall onClick={addWall}>
@@ -101,11 +114,15 @@ export function Rows({ view, room, takeoff }: RoomProps) {
           {usual.openings.door.casing.typed}; {said(TRIM.baseboard, system)} as {usual.baseboard.typed}.
         </p>
       )}
-      {room.openings.order.length > 0 && <OpeningRows view={view} room={room} takeoff={takeoff} />}
-      <TrimRows view={view} room={room} takeoff={takeoff} />
-      <OnSight>
-        <PartRows view={view} room={room} takeoff={takeoff} />
-      </OnSight>
+      {isLate && (
+        <>
+          {room.openings.order.length > 0 && <OpeningRows view={view} room={room} takeoff={takeoff} />}
+          <TrimRows view={view} room={room} takeoff={takeoff} />
+          <Suspense fallback={null}>
+            <PartRows view={view} room={room} takeoff={takeoff} />
+          </Suspense>
+        </>
+      )}
     </div>
   );
 }
@@ -116,23 +133,6 @@ const isBare = (room: Room): boolean =>
   rows(room.walls).every((wall) => wall.length) &&
   !room.openings.order.length &&
   !Object.keys(room.trim).length;
-
-/** What stands below the fold is fetched when it is about to be seen. */
-function OnSight({ children }: { children: ReactNode }) {
-  const [seen, setSeen] = useState(false);
-  const place = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (!place.current) return;
-    const observer = new IntersectionObserver(([entry]) => entry?.isIntersecting && setSeen(true), {
-      rootMargin: '200px',
-    });
-    observer.observe(place.current);
-    return () => observer.disconnect();
-  }, []);
-  // its place is kept while it comes: a shorter page would scroll, and the button under the pointer with it
-  const kept = <div ref={place} className="below" />;
-  return seen ? <Suspense fallback={kept}>{children}</Suspense> : kept;
-}
 
 /** What is wrong with the room as a whole, what looks odd, and the reading that fits the others worst. */
 function RoomProblems({ view, room, takeoff }: RoomProps) {
@@ -162,39 +162,46 @@ function RoomProblems({ view, room, takeoff }: RoomProps) {
   );
 }
 
-function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) {
-  const { session, system } = view;
-  const edit = (set: Partial<Pick<typeof room, 'name' | 'use' | 'height' | 'turns'>>) => ({
+interface RoomLineProps extends Pick<Room, 'id' | 'name' | 'use' | 'height' | 'turns'> {
+  readonly session: JobSession;
+  readonly system: System;
+  readonly onEnter: (wall: null) => void;
+}
+
+/** Rendered again when something of the room itself changed, and for nothing else. */
+const RoomLine = memo(function RoomLine(props: RoomLineProps) {
+  const { session, system } = props;
+  const edit = (set: Partial<Pick<Room, 'name' | 'use' | 'height' | 'turns'>>) => ({
     name: 'setRoom' as const,
-    args: { room: room.id, set },
+    args: { room: props.id, set },
   });
   return (
     <div className="room-line">
       <DraftField
         label="Room"
-        value={room.name}
+        value={props.name}
         parse={readText(MOST.name, 1)}
         drafts={(name) => (name === null ? null : edit({ name }))}
         onCommit={(name) => session.edit(edit({ name }))}
       />
       <LengthField
         label="Height"
-        value={room.height}
+        value={props.height}
         system={system}
         options={HEIGHT}
         drafts={(height) => height && edit({ height })}
         onCommit={(height) => session.edit(edit({ height }))}
-        onEnter={onEnter}
+        onEnter={() => props.onEnter(null)}
       />
       <Choice
         label="Used as"
-        value={room.use}
+        value={props.use}
         options={ROOM_USES.map((use) => [use, heading(ROOM_USE[use], system)])}
         onChange={(use) => session.edit(edit({ use }))}
       />
       <Choice
         label="Corners"
-        value={room.turns}
+        value={props.turns}
         options={[
           ['declared', 'as typed'],
           ['measured', 'measured, so they share the error'],
@@ -203,4 +210,4 @@ function RoomLine({ view, room, onEnter }: RoomProps & { onEnter: () => void }) 
       />
     </div>
   );
-}
+});

@@ -6,6 +6,7 @@ import { formatTapeSheet } from '@kovelin/core/exchange/tapesheet-write.ts';
 import { parseTapeSheet } from '@kovelin/core/exchange/tapesheet.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
+import InputBase from '@mui/material/InputBase';
 import { useState } from 'react';
 import type { JobView } from '../app/job-context.ts';
 import { freshId } from '../store/ids.ts';
@@ -79,15 +80,16 @@ export default function Shorthand({ view, room, takeoff }: { view: JobView; room
     commit();
     return true;
   });
+  const attributes = { 'data-dirty': text === null ? 'no' : 'yes' };
   return (
     <div className="shorthand">
       <label htmlFor="shorthand">Shorthand of {stored.name}</label>
-      <textarea
+      <InputBase
         id="shorthand"
+        inputComponent="textarea"
         value={text ?? written}
-        spellCheck={false}
-        data-dirty={text === null ? 'no' : 'yes'}
-        aria-invalid={result ? !result.ok : false}
+        error={result ? !result.ok : false}
+        slotProps={{ input: { ...attributes, spellCheck: false } }}
         onChange={(event) => type(event.target.value)}
         onBlur={commit}
         onKeyDown={(event) => {

@@ -3,9 +3,12 @@ import type { Room } from '@kovelin/core/job/measured.ts';
 import { TRIM_KINDS, type TrimKind } from '@kovelin/core/job/vocabulary.ts';
 import { PROFILES } from '@kovelin/core/job/profiles.ts';
 import { typeLength } from '@kovelin/core/units/length.ts';
+import type { System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { TRIM } from '@kovelin/core/words/terms.ts';
 import { LengthField } from '../ui/LengthField.tsx';
+import { memo } from 'react';
+import type { JobSession } from '../store/session.ts';
 import { Check } from '../ui/Check.tsx';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
 
@@ -16,80 +19,90 @@ const STARTS_AT: Readonly<Partial<Record<TrimKind, Reading>>> = {
 
 /** Runs of trim round the room: a face width, and a height where the kind needs one. */
 export function TrimRows({ view, room, takeoff }: RoomProps) {
-  const { session, system } = view;
   return (
     <div className="room-line">
-      {TRIM_KINDS.map((kind) => {
-        const run = room.trim[kind];
-        const edit = (next: Room['trim'][TrimKind] | null) => ({
-          name: 'setTrim' as const,
-          args: { room: room.id, kind, run: next ?? null },
-        });
-        const withFace = (face: Reading | null) =>
-          edit(
-            face && {
-              face,
-              girth: run?.girth ?? null,
-              at: run?.at ?? STARTS_AT[kind] ?? null,
-              later: run?.later ?? false,
-            },
-          );
-        return (
-          <span key={kind} className="trim-pair">
-            <LengthField
-              id={`trim-${kind}`}
-              label={`${heading(TRIM[kind], system)} face`}
-              optional
-              value={run?.face ?? null}
-              system={system}
-              options={{ max: 1, what: 'a face' }}
-              placeholder="none"
-              problem={problemsAt({ room, takeoff }, `trim/${kind}`)[0] ?? null}
-              drafts={(face) => face && withFace(face)}
-              onCommit={(face) => session.edit(withFace(face))}
-            />
-            {run && (
-              <LengthField
-                label="width round its profile"
-                optional
-                value={run.girth}
-                system={system}
-                options={{ max: 1, what: 'a girth' }}
-                placeholder="as its face"
-                list={`profiles-${kind}`}
-                drafts={(girth) => girth && edit({ ...run, girth })}
-                onCommit={(girth) => session.edit(edit({ ...run, girth }))}
-              />
-            )}
-            {run && (
-              <datalist id={`profiles-${kind}`}>
-                {PROFILES.map(({ name, factor }) => (
-                  <option key={name} value={typeLength(run.face.metres * factor, system)}>
-                    {name}
-                  </option>
-                ))}
-              </datalist>
-            )}
-            {run && (
-              <Check
-                label="still to come"
-                checked={run.later}
-                onChange={(isOn) => session.edit(edit({ ...run, later: isOn }))}
-              />
-            )}
-            {run?.at && (
-              <LengthField
-                label="at"
-                value={run.at}
-                system={system}
-                options={HEIGHT}
-                drafts={(at) => at && edit({ ...run, at })}
-                onCommit={(at) => session.edit(edit({ ...run, at }))}
-              />
-            )}
-          </span>
-        );
-      })}
+      {TRIM_KINDS.map((kind) => (
+        <TrimRun
+          key={kind}
+          session={view.session}
+          system={view.system}
+          room={room.id}
+          kind={kind}
+          run={room.trim[kind]}
+          problem={problemsAt({ room, takeoff }, `trim/${kind}`)[0] ?? null}
+        />
+      ))}
     </div>
   );
 }
+
+type Run = Room['trim'][TrimKind];
+interface TrimRunProps {
+  readonly session: JobSession;
+  readonly system: System;
+  readonly room: string;
+  readonly kind: TrimKind;
+  readonly run: Run;
+  readonly problem: string | null;
+}
+
+/** Rendered again when something of this run changed, and for nothing else. */
+const TrimRun = memo(function TrimRun({ session, system, room, kind, run, problem }: TrimRunProps) {
+  const edit = (next: Run | null) => ({ name: 'setTrim' as const, args: { room, kind, run: next ?? null } });
+  const startsAt = run?.at ?? STARTS_AT[kind] ?? null;
+  const withFace = (face: Reading | null) =>
+    edit(face && { face, girth: run?.girth ?? null, at: startsAt, later: run?.later ?? false });
+  return (
+    <span className="trim-pair">
+      <LengthField
+        id={`trim-${kind}`}
+        label={`${heading(TRIM[kind], system)} face`}
+        optional
+        value={run?.face ?? null}
+        system={system}
+        options={{ max: 1, what: 'a face' }}
+        placeholder="none"
+        problem={problem}
+        drafts={(face) => face && withFace(face)}
+        onCommit={(face) => session.edit(withFace(face))}
+      />
+      {run && (
+        <>
+          <LengthField
+            label="width round its profile"
+            optional
+            value={run.girth}
+            system={system}
+            options={{ max: 1, what: 'a girth' }}
+            placeholder="as its face"
+            list={`profiles-${kind}`}
+            drafts={(girth) => girth && edit({ ...run, girth })}
+            onCommit={(girth) => session.edit(edit({ ...run, girth }))}
+          />
+          <datalist id={`profiles-${kind}`}>
+            {PROFILES.map(({ name, factor }) => (
+              <option key={name} value={typeLength(run.face.metres * factor, system)}>
+                {name}
+              </option>
+            ))}
+          </datalist>
+          <Check
+            label="still to come"
+            checked={run.later}
+            onChange={(later) => session.edit(edit({ ...run, later }))}
+          />
+        </>
+      )}
+      {run?.at && (
+        <LengthField
+          label="at"
+          value={run.at}
+          system={system}
+          options={HEIGHT}
+          drafts={(at) => at && edit({ ...run, at })}
+          onCommit={(at) => session.edit(edit({ ...run, at }))}
+        />
+      )}
+    </span>
+  );
+});

@@ -4,14 +4,28 @@ import type { Wall } from '@kovelin/core/job/measured.ts';
 import { formatLength, trimNumber } from '@kovelin/core/units/length.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { isImperial, type System } from '@kovelin/core/units/si.ts';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
 import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import { DraftField } from '../ui/DraftField.tsx';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { useJob } from '../app/job-context.ts';
 import type { JobSession } from '../store/session.ts';
 import { HEIGHT, problemsAt, WALL, type RoomProps } from './parts.ts';
 import { MoreButton, RemoveButton } from './RemoveButton.tsx';
 
+const COLUMNS = [
+  'Wall',
+  'Length',
+  'Then turn',
+  'Height',
+  'Far end',
+  'Peak',
+  'Peak at',
+  'Adjusted',
+  ['Remove'],
+] as const;
 const WallMore = lazy(() => import('./WallMore.tsx'));
 
 type Change = Partial<Omit<Wall, 'id'>>;
@@ -70,46 +84,34 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
   const [open, setOpen] = useState<string | null>(null);
   const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
   return (
-    <table className="walls-table">
-      <thead>
-        <tr>
-          {['Wall', 'Length', 'Then turn', 'Height', 'Far end', 'Peak', 'Peak at', 'Adjusted'].map((heading) => (
-            <th key={heading}>{heading}</th>
-          ))}
-          <th>
-            <span className="unseen">Remove</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows(room.walls).map((wall) => (
-          <Fragment key={wall.id}>
-            <WallRow
-              session={session}
-              system={system}
-              room={room.id}
-              roomHeight={room.height?.typed ?? ''}
-              wall={wall}
-              problem={problemsAt({ room, takeoff }, `walls/${wall.id}`)[0] ?? null}
-              isChosen={surface?.id === `${wall.id}/field`}
-              isOpen={open === wall.id}
-              onToggle={toggle}
-              onSelect={select}
-              onNext={onNext}
-            />
-            {open === wall.id && (
-              <tr>
-                <td colSpan={9}>
-                  <Suspense fallback={null}>
-                    <WallMore view={view} room={room} takeoff={takeoff} wall={wall} />
-                  </Suspense>
-                </td>
-              </tr>
-            )}
-          </Fragment>
-        ))}
-      </tbody>
-    </table>
+    <DataTable className="walls-table" columns={COLUMNS}>
+      {rows(room.walls).map((wall) => (
+        <Fragment key={wall.id}>
+          <WallRow
+            session={session}
+            system={system}
+            room={room.id}
+            roomHeight={room.height?.typed ?? ''}
+            wall={wall}
+            problem={problemsAt({ room, takeoff }, `walls/${wall.id}`)[0] ?? null}
+            isChosen={surface?.id === `${wall.id}/field`}
+            isOpen={open === wall.id}
+            onToggle={toggle}
+            onSelect={select}
+            onNext={onNext}
+          />
+          {open === wall.id && (
+            <TableRow>
+              <TableCell colSpan={9}>
+                <Suspense fallback={null}>
+                  <WallMore view={view} room={room} takeoff={takeoff} wall={wall} />
+                </Suspense>
+              </TableCell>
+            </TableRow>
+          )}
+        </Fragment>
+      ))}
+    </DataTable>
   );
 }
 
@@ -136,13 +138,9 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
   const onEnter = () => props.onNext(wall.id);
   const hasMore = wall.peaks.length > 1 || wall.bow !== null || wall.foot !== null;
   return (
-    <tr
-      className={isChosen ? 'chosen' : ''}
-      data-row={wall.label}
-      onFocus={() => !isChosen && props.onSelect(`${wall.id}/field`)}
-    >
-      <th scope="row">{wall.label}</th>
-      <td data-label="Length">
+    <TableRow selected={isChosen} data-row={wall.label} onFocus={() => !isChosen && props.onSelect(`${wall.id}/field`)}>
+      <RowHead>{wall.label}</RowHead>
+      <Cell label="Length">
         <LengthField
           id={`length-${wall.id}`}
           hideLabel
@@ -156,8 +154,8 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
           onCommit={(length) => commit({ length })}
           onEnter={onEnter}
         />
-      </td>
-      <td data-label="Then turn">
+      </Cell>
+      <Cell label="Then turn">
         <DraftField
           className="short"
           hideLabel
@@ -168,9 +166,9 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
           onCommit={(turn) => commit({ turn })}
           onEnter={onEnter}
         />
-      </td>
+      </Cell>
       {heightFields(wall, props.roomHeight, system).map(({ label, value, hint, change }) => (
-        <td data-label={label} key={label}>
+        <Cell label={label} key={label}>
           <LengthField
             className="short"
             hideLabel
@@ -184,19 +182,19 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
             onCommit={(reading) => commit(change(reading))}
             onEnter={onEnter}
           />
-        </td>
+        </Cell>
       ))}
-      <td data-label="Adjusted" className="number">
+      <Cell label="Adjusted" className="number">
         <Adjusted wall={wall.id} />
-      </td>
-      <td className="row-tools">
+      </Cell>
+      <Cell className="row-tools">
         <MoreButton what={`wall ${wall.label}`} some={hasMore} open={isOpen} onToggle={() => props.onToggle(wall.id)} />
         <RemoveButton
           what={`wall ${wall.label}`}
           onRemove={() => session.edit({ name: 'removeWall', args: { room, wall: wall.id } })}
         />
-      </td>
-    </tr>
+      </Cell>
+    </TableRow>
   );
 });
 

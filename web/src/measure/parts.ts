@@ -18,6 +18,17 @@ export const OFFSET = { zero: true, what: 'a distance' };
 export const problemsAt = ({ room, takeoff }: Pick<RoomProps, 'room' | 'takeoff'>, place: string): string[] =>
   takeoff.problems.filter((p) => p.path.startsWith(`rooms/${room.id}/${place}`)).map((p) => p.message);
 
+/** The sentences under one part of the room, by the place there. */
+export type PlacedProblems = readonly (readonly [place: string, sentence: string])[];
+export function problemsUnder({ room, takeoff }: Pick<RoomProps, 'room' | 'takeoff'>, part: string): PlacedProblems {
+  const under = `rooms/${room.id}/${part}/`;
+  return takeoff.problems
+    .filter(({ path }) => path.startsWith(under))
+    .map(({ path, message }) => [path.slice(under.length), message]);
+}
+export const firstAt = (problems: PlacedProblems, place: string): string | null =>
+  problems.find(([there]) => there.startsWith(place))?.[1] ?? null;
+
 /** A whole number as a field reads it. */
 export const readCount =
   (most: number, least = 0) =>

@@ -10,8 +10,8 @@ interface WindowProps {
   readonly title: ReactNode;
   readonly onClose: () => void;
   readonly children: ReactNode;
-  /** What is pressed at its end, the thing to do first. */
-  readonly actions: ReactNode;
+  /** What is pressed at its end, the thing to do first; absent: its content has them. */
+  readonly actions?: ReactNode;
   readonly maxWidth?: 'sm' | 'md' | 'lg';
   readonly className?: string;
 }
@@ -24,7 +24,7 @@ export function Window({ title, onClose, children, actions, maxWidth = 'sm', cla
     <Dialog open onClose={onClose} aria-labelledby={id} maxWidth={maxWidth} fullScreen={phone}>
       <DialogTitle id={id}>{title}</DialogTitle>
       <DialogContent className={className}>{children}</DialogContent>
-      <DialogActions>{actions}</DialogActions>
+      {actions && <DialogActions>{actions}</DialogActions>}
     </Dialog>
   );
 }
