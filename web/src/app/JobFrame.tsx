@@ -1,3 +1,7 @@
+import { PHONE } from '../ui/theme.ts';
+import ExpandMore from '@mui/icons-material/ExpandMore';
+import ExpandLess from '@mui/icons-material/ExpandLess';
+import Button from '@mui/material/Button';
 import { systemOf } from '@kovelin/core/job/region.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
@@ -89,9 +93,6 @@ function toTheWork(): void {
   work.focus();
 }
 
-/** Is the page as narrow as a phone? */
-const PHONE = '(max-width: 700px)';
-
 /** The frame of every step: tape, rooms, view, ledger; on a phone one line above, and what is chosen from below. */
 function Frame() {
   const { session, state, surface } = useJob();
@@ -115,9 +116,9 @@ function Frame() {
         if (target instanceof Element && target.closest('.drawing .surface')) setSheet(true);
       }}
     >
-      <button type="button" className="skip" onClick={toTheWork}>
+      <Button variant="outlined" className="skip" onClick={toTheWork}>
         Go to the work
-      </button>
+      </Button>
       {phone ? (
         <Suspense fallback={<header className="phone-top" />}>
           <PhoneTop onHelp={() => setHelp(true)} />
@@ -141,9 +142,14 @@ function Frame() {
         <Outlet />
       </Suspense>
       {phone && (
-        <button type="button" className="sheet-handle" aria-expanded={sheet} onClick={() => setSheet(!sheet)}>
+        <Button
+          className="sheet-handle"
+          aria-expanded={sheet}
+          startIcon={sheet ? <ExpandMore /> : <ExpandLess />}
+          onClick={() => setSheet(!sheet)}
+        >
           {surface ? heading(nameWord(surface.name), systemOf(state.job)) : 'This room'}
-        </button>
+        </Button>
       )}
       <Ledger phone={phone} />
       {help && (

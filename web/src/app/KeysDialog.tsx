@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import { Link, useLocation } from 'react-router';
 import { useSteps } from './step.ts';
+import { Window } from '../ui/Window.tsx';
 
 const EVERYWHERE = [
   ['Ctrl Z', 'Undo'],
@@ -18,25 +18,21 @@ export default function KeysDialog({ onClose }: { onClose: () => void }) {
   const from = `from=${encodeURIComponent(pathname + search)}`;
   const steps = useSteps().map(({ place, word }) => [`Alt ${place}`, word] as const);
   return (
-    <Dialog open onClose={onClose} aria-labelledby="keys">
-      <div className="dialog">
-        <h2 id="keys">Keys and guides</h2>
-        <dl className="keys">
-          {[...steps, ...EVERYWHERE].map(([keys, what]) => (
-            <div key={keys}>
-              <dt>
-                <kbd>{keys}</kbd>
-              </dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-        <p>
-          <Link to={{ pathname: '/help', search: from }}>Guides</Link> ·{' '}
-          <Link to={{ pathname: '/help/words', search: from }}>Words of the trade, with pictures</Link>
-        </p>
-        <Button onClick={onClose}>Close</Button>
-      </div>
-    </Dialog>
+    <Window title="Keys and guides" onClose={onClose} actions={<Button onClick={onClose}>Close</Button>}>
+      <dl className="keys">
+        {[...steps, ...EVERYWHERE].map(([keys, what]) => (
+          <div key={keys}>
+            <dt>
+              <kbd>{keys}</kbd>
+            </dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+      <p>
+        <Link to={{ pathname: '/help', search: from }}>Guides</Link> ·{' '}
+        <Link to={{ pathname: '/help/words', search: from }}>Words of the trade, with pictures</Link>
+      </p>
+    </Window>
   );
 }

@@ -1,3 +1,6 @@
+import Add from '@mui/icons-material/Add';
+import Remove from '@mui/icons-material/Remove';
+import IconButton from '@mui/material/IconButton';
 import { KIT, materialKey } from '@kovelin/core/order/kit.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
@@ -25,23 +28,13 @@ export function Kit({ system, owned, onOwn }: KitProps) {
           <li key={key}>
             <ToolDrawing item={item} />
             <b>{name}</b>
-            <button
-              type="button"
-              aria-label={`One ${name} fewer`}
-              disabled={count === 0}
-              onClick={() => onOwn(key, count - 1)}
-            >
-              −
-            </button>
+            <IconButton aria-label={`One ${name} fewer`} disabled={count === 0} onClick={() => onOwn(key, count - 1)}>
+              <Remove fontSize="small" />
+            </IconButton>
             <output aria-label={`${name}: owned`}>{count}</output>
-            <button
-              type="button"
-              aria-label={`One ${name} more`}
-              disabled={count === MOST}
-              onClick={() => onOwn(key, count + 1)}
-            >
-              +
-            </button>
+            <IconButton aria-label={`One ${name} more`} disabled={count === MOST} onClick={() => onOwn(key, count + 1)}>
+              <Add fontSize="small" />
+            </IconButton>
           </li>
         );
       })}

@@ -1,3 +1,4 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import { ledgerOf } from '@kovelin/core/whole/ledger.ts';
 import { Link, useLocation } from 'react-router';
 import { lazy, Suspense, useState } from 'react';
@@ -30,9 +31,9 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
       aria-busy={isFetching}
     >
       {phone && (
-        <button type="button" className="entry ledger-more" aria-expanded={open} onClick={() => setOpen(!open)}>
+        <ButtonBase className="entry ledger-more" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? 'Less' : 'Sums'}
-        </button>
+        </ButtonBase>
       )}
       {ordered.map(({ to, label, called, isRisk, of }) => {
         const [text, value] = of(facts);
@@ -65,8 +66,7 @@ function Assumed() {
   const answers = `${count} ${count === 1 ? 'answer' : 'answers'}`;
   return (
     <>
-      <button
-        type="button"
+      <ButtonBase
         className="entry"
         data-entry="Rests on"
         data-value={data ? count : ''}
@@ -75,7 +75,7 @@ function Assumed() {
       >
         <span>{guessed ? 'First guess, rests on' : 'Rests on, assumed'}</span>
         <b>{!data ? 'working …' : count ? answers : guessed ? 'not all measured' : 'all answered'}</b>
-      </button>
+      </ButtonBase>
       {anchor && data && (
         <Suspense fallback={null}>
           <AssumedList assumed={data} anchor={anchor} onClose={() => setAnchor(null)} />

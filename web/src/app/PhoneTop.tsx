@@ -1,3 +1,4 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import Drawer from '@mui/material/Drawer';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -26,20 +27,20 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
     <header className="phone-top">
       <StepHeading />
       <h2 className="unseen">{room?.name ?? 'No room'}</h2>
-      <button type="button" className="where" aria-haspopup="dialog" onClick={() => setOpened('steps')}>
+      <ButtonBase className="where" aria-haspopup="dialog" onClick={() => setOpened('steps')}>
         <span className="unseen">Step: </span>
         {step?.word ?? 'Paper'}
-      </button>
-      <button type="button" className="which" aria-haspopup="dialog" onClick={() => setOpened('rooms')}>
+      </ButtonBase>
+      <ButtonBase className="which" aria-haspopup="dialog" onClick={() => setOpened('rooms')}>
         <span className="unseen">Room: </span>
         {room?.name ?? 'No room'}
-      </button>
+      </ButtonBase>
       <span className={`saving ${state.saving}`} role="status">
         {typing && state.saving === 'saved' ? 'Typing …' : SAVED[state.saving]}
       </span>
-      <button type="button" className="all-tools" aria-haspopup="dialog" onClick={() => setOpened('more')}>
+      <ButtonBase className="all-tools" aria-haspopup="dialog" onClick={() => setOpened('more')}>
         More
-      </button>
+      </ButtonBase>
       <Drawer anchor="bottom" open={opened !== null} onClose={close} className="from-below">
         {opened === 'steps' && (
           <nav aria-label="Steps">

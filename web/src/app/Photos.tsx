@@ -1,3 +1,4 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
 import type { SaidEntry } from '@kovelin/core/site/entry.ts';
 import Dialog from '@mui/material/Dialog';
@@ -77,9 +78,9 @@ export function ShownPhoto({ id, words }: { readonly id: string; readonly words:
   if (!url) return null;
   return (
     <>
-      <button type="button" className="photo" aria-label={`Photo, whole: ${words}`} onClick={() => setOpen(true)}>
+      <ButtonBase className="photo" aria-label={`Photo, whole: ${words}`} onClick={() => setOpen(true)}>
         <img src={url} alt={words} />
-      </button>
+      </ButtonBase>
       <Dialog open={open} onClose={() => setOpen(false)} maxWidth="lg" aria-label={words} className="photo-whole">
         <img src={url} alt={words} />
         <Button size="large" variant="outlined" onClick={() => setOpen(false)}>

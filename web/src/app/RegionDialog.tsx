@@ -5,13 +5,13 @@ import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { spelt } from '@kovelin/core/units/word.ts';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import { rememberRegion } from '../store/kept.ts';
 import { attempt } from './database.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { readText } from '../ui/read.ts';
 import type { JobView } from './job-context.ts';
+import { Window } from '../ui/Window.tsx';
 
 const SAMPLE = '2026-11-26';
 const WORDS = [
@@ -57,73 +57,74 @@ export default function RegionDialog({ view, onClose }: { readonly view: JobView
       : bad('Sizes are expected one after the other, such as 0.75 L, 2.5 L, 5 L.');
   };
   return (
-    <Dialog open onClose={close} aria-labelledby="region" maxWidth="sm">
-      <div className="dialog region">
-        <h2 id="region">Where the job is</h2>
+    <Window
+      title="Where the job is"
+      onClose={close}
+      className="region"
+      actions={
+        <Button variant="contained" onClick={close}>
+          Close
+        </Button>
+      }
+    >
+      <Choice
+        label="Country"
+        value={region.country}
+        options={COUNTRIES.map((country) => [country, COUNTRY_ROWS[country].name])}
+        onChange={(country) => session.run({ name: 'moveTo', args: { country } })}
+      />
+      <p className="hint">
+        Another country brings its currency, its tins with starting prices, its words, paper and rules; prices that were
+        taken elsewhere are forgotten, pay and your own prices go by its level. Undo brings all of it back.
+      </p>
+      <div className="pair">
+        <Choice label="Words" value={region.words} options={WORDS} onChange={(words) => void set({ words })} />
         <Choice
-          label="Country"
-          value={region.country}
-          options={COUNTRIES.map((country) => [country, COUNTRY_ROWS[country].name])}
-          onChange={(country) => session.run({ name: 'moveTo', args: { country } })}
+          label="Measured in"
+          value={job.units}
+          options={[
+            ['imperial', 'Feet and inches'],
+            ['metric', spelt('Metres', system)],
+          ]}
+          onChange={(units) => void session.edit({ name: 'setUnits', args: { units } })}
         />
-        <p className="hint">
-          Another country brings its currency, its tins with starting prices, its words, paper and rules; prices that
-          were taken elsewhere are forgotten, pay and your own prices go by its level. Undo brings all of it back.
-        </p>
-        <div className="pair">
-          <Choice label="Words" value={region.words} options={WORDS} onChange={(words) => void set({ words })} />
-          <Choice
-            label="Measured in"
-            value={job.units}
-            options={[
-              ['imperial', 'Feet and inches'],
-              ['metric', spelt('Metres', system)],
-            ]}
-            onChange={(units) => void session.edit({ name: 'setUnits', args: { units } })}
-          />
-          <DraftField
-            label="Currency"
-            value={job.currency}
-            parse={readCurrency}
-            onCommit={(currency) => session.edit({ name: 'setCurrency', args: { currency } })}
-          />
-          <DraftField
-            label="Name of the tax"
-            value={job.pricing.taxName}
-            parse={readText(80, 1)}
-            onCommit={(taxName) => session.edit({ name: 'setPricing', args: { set: { taxName } } })}
-          />
-          <Choice label="Paper" value={region.paper} options={PAPERS} onChange={(paper) => void set({ paper })} />
-          <Choice label="Dates" value={region.dates} options={DATES} onChange={(dates) => void set({ dates })} />
-          <DraftField
-            label="Lead: paint from before"
-            value={String(region.lead)}
-            parse={readYear}
-            onCommit={(lead) => set({ lead })}
-          />
-          <DraftField
-            label="Asbestos: textures from before"
-            value={String(region.asbestos)}
-            parse={readYear}
-            onCommit={(asbestos) => set({ asbestos })}
-          />
-        </div>
         <DraftField
-          label="Tins on the shelf"
-          value={region.tins.map((litres) => formatVolume(litres, system)).join(', ')}
-          parse={readTins}
-          onCommit={(tins) => set({ tins })}
+          label="Currency"
+          value={job.currency}
+          parse={readCurrency}
+          onCommit={(currency) => session.edit({ name: 'setCurrency', args: { currency } })}
         />
-        <p className="hint">
-          The years are starting values ({row.name}): your own code counts. Other sizes of tins are priced between those
-          there are.
-        </p>
-        <div className="row-buttons">
-          <Button variant="contained" onClick={close}>
-            Close
-          </Button>
-        </div>
+        <DraftField
+          label="Name of the tax"
+          value={job.pricing.taxName}
+          parse={readText(80, 1)}
+          onCommit={(taxName) => session.edit({ name: 'setPricing', args: { set: { taxName } } })}
+        />
+        <Choice label="Paper" value={region.paper} options={PAPERS} onChange={(paper) => void set({ paper })} />
+        <Choice label="Dates" value={region.dates} options={DATES} onChange={(dates) => void set({ dates })} />
+        <DraftField
+          label="Lead: paint from before"
+          value={String(region.lead)}
+          parse={readYear}
+          onCommit={(lead) => set({ lead })}
+        />
+        <DraftField
+          label="Asbestos: textures from before"
+          value={String(region.asbestos)}
+          parse={readYear}
+          onCommit={(asbestos) => set({ asbestos })}
+        />
       </div>
-    </Dialog>
+      <DraftField
+        label="Tins on the shelf"
+        value={region.tins.map((litres) => formatVolume(litres, system)).join(', ')}
+        parse={readTins}
+        onCommit={(tins) => set({ tins })}
+      />
+      <p className="hint">
+        The years are starting values ({row.name}): your own code counts. Other sizes of tins are priced between those
+        there are.
+      </p>
+    </Window>
   );
 }

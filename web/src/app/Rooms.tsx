@@ -1,3 +1,4 @@
+import ListItemButton from '@mui/material/ListItemButton';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import Button from '@mui/material/Button';
@@ -60,12 +61,19 @@ interface RoomButtonProps {
 }
 function RoomButton({ name, takeoff, isHere, onPick }: RoomButtonProps) {
   return (
-    <button type="button" title={name} className={isHere ? 'room here' : 'room'} aria-current={isHere} onClick={onPick}>
+    <ListItemButton
+      title={name}
+      className="room"
+      component="button"
+      selected={isHere}
+      aria-current={isHere}
+      onClick={onPick}
+    >
       <PlanShape corners={takeoff?.corners ?? []} />
       <span>
         <b>{name}</b>
         <small>{takeoff ? told(takeoff) : ''}</small>
       </span>
-    </button>
+    </ListItemButton>
   );
 }

@@ -1,5 +1,4 @@
-import Button from '@mui/material/Button';
-import Snackbar from '@mui/material/Snackbar';
+import { Toast } from '../ui/Toast.tsx';
 import { useSyncExternalStore } from 'react';
 import { listenToSaid, saidNow, unsay } from './say.ts';
 
@@ -8,27 +7,17 @@ export default function Said() {
   const last = useSyncExternalStore(listenToSaid, saidNow).at(-1);
   if (!last) return null;
   const { id, text, action } = last;
+  const close = () => unsay(id);
+  const answer = () => {
+    close();
+    action?.run();
+  };
   return (
-    <Snackbar
+    <Toast
       key={id}
-      open
       message={text}
-      onClose={(_, reason) => reason === 'escapeKeyDown' && unsay(id)}
-      action={
-        <>
-          {action && (
-            <Button
-              onClick={() => {
-                unsay(id);
-                action.run();
-              }}
-            >
-              {action.label}
-            </Button>
-          )}
-          <Button onClick={() => unsay(id)}>Close</Button>
-        </>
-      }
+      onGone={close}
+      actions={[...(action ? [[action.label, answer] as const] : []), ['Close', close]]}
     />
   );
 }

@@ -1,3 +1,4 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea, formatMinutes, formatSpread, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
@@ -29,15 +30,9 @@ export function Figure({ working, system, text }: { working: Working; system: Sy
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button
-        type="button"
-        className="figure"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-        title="Show the working"
-      >
+      <ButtonBase className="figure" aria-expanded={open} onClick={() => setOpen(!open)} title="Show the working">
         {text ?? shown(working.value, working.dimension, system)}
-      </button>
+      </ButtonBase>
       {open && (
         <div className="working">
           <WorkingTree working={working} system={system} />

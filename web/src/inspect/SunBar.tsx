@@ -8,7 +8,7 @@ import { compassPoint } from '@kovelin/core/specify/light.ts';
 import { COUNTRY_ROWS } from '@kovelin/core/job/region.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { useState } from 'react';
-import { DaysField } from '../ui/DayField.tsx';
+import { DayField } from '../ui/DayField.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { path } from '../drawing/transform.ts';
 import { TextButton } from '../ui/TextButton.tsx';
@@ -63,7 +63,7 @@ export function SunBar({ view, date, minute, day, onDate, onMinute }: Omit<SunBa
       </TextButton>
       {open && (
         <div className="sun-where">
-          <DaysField
+          <DayField
             label="Day"
             form={job.region.dates}
             days={[date]}

@@ -1,5 +1,4 @@
-import Button from '@mui/material/Button';
-import Snackbar from '@mui/material/Snackbar';
+import { Toast } from '../ui/Toast.tsx';
 
 interface Props {
   readonly name: string;
@@ -12,12 +11,11 @@ interface Props {
 /** A job was deleted, and for a while that can be undone. */
 export default function Deleted({ name, forHowLong, onGone, onBack }: Props) {
   return (
-    <Snackbar
-      open
+    <Toast
       message={`${name} was deleted`}
-      autoHideDuration={forHowLong}
-      onClose={(_, reason) => reason !== 'clickaway' && onGone()}
-      action={<Button onClick={onBack}>Bring it back</Button>}
+      forHowLong={forHowLong}
+      onGone={onGone}
+      actions={[['Bring it back', onBack]]}
     />
   );
 }

@@ -1,10 +1,10 @@
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
-import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
 import { Sides } from '../ui/Sides.tsx';
 import { DeskPrices } from './DeskPrices.tsx';
 import { ListPrices } from './ListPrices.tsx';
+import { Window } from '../ui/Window.tsx';
 
 const FROM = [
   ['desk', 'Ask the desk'],
@@ -21,12 +21,9 @@ interface Props {
 export default function Prices(props: Props) {
   const [from, setFrom] = useState<(typeof FROM)[number][0]>('desk');
   return (
-    <Dialog open onClose={props.onClose} aria-labelledby="prices" maxWidth="md">
-      <div className="dialog prices">
-        <h2 id="prices">Prices</h2>
-        <Sides label="Where prices come from" sides={FROM} value={from} onChange={setFrom} />
-        {from === 'desk' ? <DeskPrices {...props} /> : <ListPrices {...props} />}
-      </div>
-    </Dialog>
+    <Window title="Prices" onClose={props.onClose} maxWidth="md" className="prices">
+      <Sides label="Where prices come from" sides={FROM} value={from} onChange={setFrom} />
+      {from === 'desk' ? <DeskPrices {...props} /> : <ListPrices {...props} />}
+    </Window>
   );
 }

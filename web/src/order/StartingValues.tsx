@@ -1,3 +1,6 @@
+import { entriesOf } from '@kovelin/core/units/list.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { DEFAULT_GROUPS, DEFAULT_KEYS, DEFAULTS, setting, type DefaultGroup } from '@kovelin/core/job/defaults.ts';
 import { within } from '@kovelin/core/job/limits.ts';
@@ -5,11 +8,11 @@ import { FOOT, GALLON, SQUARE_FOOT, isImperial, type Units } from '@kovelin/core
 import { said } from '@kovelin/core/units/word.ts';
 import { STARTING } from '@kovelin/core/words/defaults.ts';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { DraftField } from '../ui/DraftField.tsx';
-import { Toggle } from '../ui/Toggle.tsx';
+import { Sides } from '../ui/Sides.tsx';
 import type { WholeView } from '../app/whole.ts';
+import { Window } from '../ui/Window.tsx';
 
 /** The reader's units for those the core counts in: name and how many of the core's it is. */
 const UNITS: Readonly<Record<Units, Readonly<Record<string, readonly [string, number]>>>> = {
@@ -36,64 +39,58 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
   const [group, setGroup] = useState<DefaultGroup>('minutes');
   const keys = DEFAULT_KEYS.filter((key) => DEFAULTS[key].group === group);
   return (
-    <Dialog open onClose={onClose} aria-labelledby="starting" maxWidth="md">
-      <div className="dialog prices">
-        <h2 id="starting">Starting values</h2>
-        <p className="hint">
-          Nobody measured these on your walls: they are where the reckoning starts. Put your own in; an empty field goes
-          back to the starting value.
-        </p>
-        <div className="row-buttons" role="group" aria-label="Which values">
-          {Object.entries(DEFAULT_GROUPS).map(([key, name]) => (
-            <Toggle key={key} className="option" pressed={key === group} onChange={() => setGroup(key as DefaultGroup)}>
-              {name}
-            </Toggle>
-          ))}
-        </div>
-        <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Values">
-          <table className="schedule lined">
-            <tbody>
-              {keys.map((key) => {
-                const { unit, origin, ends } = DEFAULTS[key];
-                const what = said(STARTING[key], system);
-                const [name, per] = UNITS[isImperial(system) ? 'imperial' : 'metric'][unit] ?? [unit, 1];
-                const own = key in state.shown.settings;
-                return (
-                  <tr key={key} className={own ? 'chosen' : ''}>
-                    <th scope="row">
-                      {what}
-                      <small>{own ? 'yours' : origin}</small>
-                    </th>
-                    <td>
-                      <DraftField
-                        hideLabel
-                        label={what}
-                        value={short(setting(state.shown, key) / per)}
-                        parse={(text) => {
-                          if (!text.trim()) return good(null);
-                          const value = Number(text.replace(',', '.')) * per;
-                          return within(value, ends)
-                            ? good(value)
-                            : bad(
-                                `From ${round(ends[0] / per, Math.ceil)} to ${round(ends[1] / per, Math.floor)} ${unit === 'minor' ? state.shown.currency : name} is accepted.`,
-                              );
-                        }}
-                        onCommit={(value) => session.edit({ name: 'setSetting', args: { key, value } })}
-                      />
-                    </td>
-                    <td>{unit === 'minor' ? `${state.shown.currency} each` : name}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
-        <div className="row-buttons">
-          <Button variant="contained" onClick={onClose}>
-            Close
-          </Button>
-        </div>
+    <Window
+      title="Starting values"
+      onClose={onClose}
+      maxWidth="md"
+      className="prices"
+      actions={
+        <Button variant="contained" onClick={onClose}>
+          Close
+        </Button>
+      }
+    >
+      <p className="hint">
+        Nobody measured these on your walls: they are where the reckoning starts. Put your own in; an empty field goes
+        back to the starting value.
+      </p>
+      <Sides label="Which values" sides={entriesOf(DEFAULT_GROUPS)} value={group} onChange={setGroup} />
+      <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Values">
+        <DataTable className="schedule" columns={['What', 'Value', 'Unit']}>
+          {keys.map((key) => {
+            const { unit, origin, ends } = DEFAULTS[key];
+            const what = said(STARTING[key], system);
+            const [name, per] = UNITS[isImperial(system) ? 'imperial' : 'metric'][unit] ?? [unit, 1];
+            const own = key in state.shown.settings;
+            return (
+              <TableRow key={key} selected={own}>
+                <RowHead>
+                  {what}
+                  <small>{own ? 'yours' : origin}</small>
+                </RowHead>
+                <Cell>
+                  <DraftField
+                    hideLabel
+                    label={what}
+                    value={short(setting(state.shown, key) / per)}
+                    parse={(text) => {
+                      if (!text.trim()) return good(null);
+                      const value = Number(text.replace(',', '.')) * per;
+                      return within(value, ends)
+                        ? good(value)
+                        : bad(
+                            `From ${round(ends[0] / per, Math.ceil)} to ${round(ends[1] / per, Math.floor)} ${unit === 'minor' ? state.shown.currency : name} is accepted.`,
+                          );
+                    }}
+                    onCommit={(value) => session.edit({ name: 'setSetting', args: { key, value } })}
+                  />
+                </Cell>
+                <Cell>{unit === 'minor' ? `${state.shown.currency} each` : name}</Cell>
+              </TableRow>
+            );
+          })}
+        </DataTable>
       </div>
-    </Dialog>
+    </Window>
   );
 }

@@ -7,7 +7,7 @@ import { said } from '@kovelin/core/units/word.ts';
 import { SKILL } from '@kovelin/core/words/terms.ts';
 import { DraftField } from '../ui/DraftField.tsx';
 import type { WholeView } from '../app/whole.ts';
-import { DaysField } from '../ui/DayField.tsx';
+import { DayField } from '../ui/DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 import { Check } from '../ui/Check.tsx';
 import { momentWords, readMoment } from './moment.ts';
@@ -67,7 +67,7 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
         ))}
       </div>
       {crew.start === null && <p className="hint">Weekends count once the first day is known.</p>}
-      <DaysField label="Holidays" form={form} days={crew.holidays} onCommit={(holidays) => set({ holidays })} />
+      <DayField label="Holidays" form={form} days={crew.holidays} onCommit={(holidays) => set({ holidays })} />
       <div className="pair">
         <DraftField
           label="No noise or dust"
@@ -121,7 +121,7 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
             onCommit={(hours) => setPerson(person, { hours })}
           />
           <div className="pair">
-            <DaysField
+            <DayField
               single
               label={`First day of ${person.name}`}
               form={form}
@@ -129,7 +129,7 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
               placeholder="the job’s"
               onCommit={([from = null]) => setPerson(person, { from })}
             />
-            <DaysField
+            <DayField
               single
               label={`Last day of ${person.name}`}
               form={form}
@@ -138,7 +138,7 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
               onCommit={([until = null]) => setPerson(person, { until })}
             />
           </div>
-          <DaysField
+          <DayField
             label={`Days off of ${person.name}`}
             form={form}
             days={person.away}

@@ -13,7 +13,7 @@ import { readText } from '../ui/read.ts';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { CrewDays } from './CrewDays.tsx';
-import { DaysField } from '../ui/DayField.tsx';
+import { DayField } from '../ui/DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 
 /** Who works, when, for how much; and which school of order they keep. */
@@ -96,7 +96,7 @@ export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
         parse={readHours}
         onCommit={(hours) => session.edit({ name: 'setCrew', args: { set: { hours } } })}
       />
-      <DaysField
+      <DayField
         single
         label="First day"
         form={state.job.region.dates}

@@ -1,9 +1,10 @@
+import { Problems } from '../ui/Problems.tsx';
+import { FilePick } from '../ui/FilePick.tsx';
 import { MAX_PALETTE_BYTES, writeCxf, type Palette } from '@kovelin/core/exchange/palette.ts';
 import { OWN_PALETTE } from '@kovelin/core/specify/own-palette.ts';
 import { undertone, lrvOf } from '@kovelin/core/specify/colour.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
@@ -12,6 +13,7 @@ import { freshId } from '../store/ids.ts';
 import { download } from '../store/take-out.ts';
 import { Check } from '../ui/Check.tsx';
 import { useReading } from '../workers/files.ts';
+import { Window } from '../ui/Window.tsx';
 
 const OWN: Palette = { colours: OWN_PALETTE.map((c) => ({ ...c, shown: true })), problems: [] };
 
@@ -55,50 +57,14 @@ export default function ColourFile({ view, onClose }: { view: WholeView; onClose
     setChosen(next);
   };
   return (
-    <Dialog open onClose={onClose} aria-labelledby="colour-file" maxWidth="md">
-      <div className="dialog bring-in">
-        <h2 id="colour-file">{spell('Colours to take into the job')}</h2>
-        <p className="hint">
-          Kovelin’s own palette, or a file: a GPL palette, a CSV of names with sRGB or Lab, or CxF3 (ISO 17972).
-        </p>
-        <label className="file">
-          <span>Choose the file</span>
-          <input
-            type="file"
-            aria-label="Palette file"
-            accept=".gpl,.csv,.txt,.cxf,.xml"
-            onChange={(event) => void open(event.target.files?.[0])}
-          />
-        </label>
-        <ReadingBar reading={reading} />
-        {refused.map((text) => (
-          <p key={text} className="problem" role="alert">
-            {text}
-          </p>
-        ))}
-        <ul className="palette" aria-label={palette === OWN ? spell('Colours shipped') : spell('Colours of the file')}>
-          {palette.colours.slice(0, 300).map((c, i) => (
-            <li key={i}>
-              <Check
-                label={
-                  <>
-                    <span className="chip large" style={{ background: c.hex }} />
-                    <span>
-                      <b>{c.name}</b>
-                      <small>
-                        LRV {lrvOf(c.hex).toFixed(0)}; {undertone(c.hex)}
-                        {!c.shown && '; beyond this screen'}
-                      </small>
-                    </span>
-                  </>
-                }
-                checked={chosen.has(i)}
-                onChange={() => toggle(i)}
-              />
-            </li>
-          ))}
-        </ul>
-        <div className="row-buttons">
+    <Window
+      title={spell('Colours to take into the job')}
+      onClose={onClose}
+      maxWidth="md"
+      className="bring-in"
+      actions={
+        <>
+          {' '}
           <Button variant="contained" disabled={!chosen.size} onClick={take}>
             {spell(chosen.size === 1 ? 'Take 1 colour' : `Take ${chosen.size} colours`)}
           </Button>
@@ -108,8 +74,39 @@ export default function ColourFile({ view, onClose }: { view: WholeView; onClose
             {spell('The job’s colours as CxF')}
           </Button>
           <Button onClick={onClose}>Close</Button>
-        </div>
-      </div>
-    </Dialog>
+        </>
+      }
+    >
+      <p className="hint">
+        Kovelin’s own palette, or a file: a GPL palette, a CSV of names with sRGB or Lab, or CxF3 (ISO 17972).
+      </p>
+      <FilePick accept=".gpl,.csv,.txt,.cxf,.xml" label="Palette file" onFiles={([file]) => void open(file)}>
+        Choose the file
+      </FilePick>
+      <ReadingBar reading={reading} />
+      <Problems items={refused} />
+      <ul className="palette" aria-label={palette === OWN ? spell('Colours shipped') : spell('Colours of the file')}>
+        {palette.colours.slice(0, 300).map((c, i) => (
+          <li key={i}>
+            <Check
+              label={
+                <>
+                  <span className="chip large" style={{ background: c.hex }} />
+                  <span>
+                    <b>{c.name}</b>
+                    <small>
+                      LRV {lrvOf(c.hex).toFixed(0)}; {undertone(c.hex)}
+                      {!c.shown && '; beyond this screen'}
+                    </small>
+                  </span>
+                </>
+              }
+              checked={chosen.has(i)}
+              onChange={() => toggle(i)}
+            />
+          </li>
+        ))}
+      </ul>
+    </Window>
   );
 }

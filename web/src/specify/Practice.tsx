@@ -1,3 +1,4 @@
+import { Radios } from '../ui/Radios.tsx';
 import { SCHOOLS, type School, type SchoolPrice } from '@kovelin/core/whole/schools.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { capital, heading, inOrder, phrase, said, type Word } from '@kovelin/core/units/word.ts';
@@ -20,9 +21,9 @@ import {
   TRIM_ORDER,
 } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import type { WholeView } from '../app/whole.ts';
 import { useSchoolPrices } from '../workers/what-if.ts';
+import { Window } from '../ui/Window.tsx';
 
 type Of = SchoolPrice['of'];
 const TITLES: Readonly<Record<Of, Word>> = {
@@ -100,49 +101,48 @@ export default function Practice({ view, onClose }: { view: WholeView; onClose: 
     return parts.join(', ') || 'costs the same here';
   };
   return (
-    <Dialog open onClose={onClose} aria-labelledby="practice" maxWidth="md">
-      <div className="dialog practice">
-        <h2 id="practice">Your practice</h2>
-        <p className="hint">
-          Painters disagree about these. Set them once for the job; any surface can still be overruled. Prices are
-          against the practice as it stands, on this job
-          {isFetching && `; ${prices.length} of ${SCHOOLS.length} worked out`}.
+    <Window
+      title="Your practice"
+      onClose={onClose}
+      maxWidth="md"
+      className="practice"
+      actions={
+        <Button variant="contained" onClick={onClose}>
+          Close
+        </Button>
+      }
+    >
+      <p className="hint">
+        Painters disagree about these. Set them once for the job; any surface can still be overruled. Prices are against
+        the practice as it stands, on this job
+        {isFetching && `; ${prices.length} of ${SCHOOLS.length} worked out`}.
+      </p>
+      {error && (
+        <p className="problem" role="alert">
+          The prices could not be worked out: {error.message}
         </p>
-        {error && (
-          <p className="problem" role="alert">
-            The prices could not be worked out: {error.message}
-          </p>
-        )}
-        <div className="schools">
-          {titles.map((of) => (
-            <fieldset key={of}>
-              <legend>{said(TITLES[of], system)}</legend>
-              {SCHOOLS.filter((school) => school.of === of).map((school) => {
+      )}
+      <div className="schools">
+        {titles.map((of) => (
+          <section key={of}>
+            <h3>{said(TITLES[of], system)}</h3>
+            <Radios
+              label={said(TITLES[of], system)}
+              value={String(SCHOOLS.findIndex((school) => school.of === of && isChosen(school)))}
+              onChange={(place) => {
+                const school = SCHOOLS[Number(place)];
+                if (school) session.edit({ name: 'setPractice', args: { set: school.set } });
+              }}
+              options={SCHOOLS.flatMap((school, place) => {
+                if (school.of !== of) return [];
                 const priced = prices.find((p) => p.of === of && p.set[of] === school.set[of]);
-                return (
-                  <label key={word(school)} className="school">
-                    <input
-                      type="radio"
-                      name={of}
-                      checked={isChosen(school)}
-                      onChange={() => session.edit({ name: 'setPractice', args: { set: school.set } })}
-                    />
-                    <span>
-                      <b>{word(school)}</b>
-                      {isChosen(school) ? 'your practice' : priced ? price(priced) : 'working it out …'}
-                    </span>
-                  </label>
-                );
+                const told = isChosen(school) ? 'your practice' : priced ? price(priced) : 'working it out …';
+                return [[String(place), <b key="word">{word(school)}</b>, told] as const];
               })}
-            </fieldset>
-          ))}
-        </div>
-        <div className="row-buttons">
-          <Button variant="contained" onClick={onClose}>
-            Close
-          </Button>
-        </div>
+            />
+          </section>
+        ))}
       </div>
-    </Dialog>
+    </Window>
   );
 }

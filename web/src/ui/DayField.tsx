@@ -1,9 +1,14 @@
 import { dayText, readDayText, type DateForm } from '@kovelin/core/units/day-text.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
-import { useRef } from 'react';
+import CalendarMonth from '@mui/icons-material/CalendarMonth';
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import { lazy, Suspense, useState } from 'react';
 import { DraftField } from './DraftField.tsx';
 
-interface DaysProps {
+const Calendar = lazy(() => import('./Calendar.tsx'));
+
+interface DayFieldProps {
   readonly label: string;
   readonly form: DateForm;
   readonly days: readonly string[];
@@ -14,10 +19,11 @@ interface DaysProps {
 }
 
 /** Days typed as the region writes them, with commas between, or picked from a calendar. */
-export function DaysField({ label, form, days, placeholder, single = false, onCommit }: DaysProps) {
-  const picker = useRef<HTMLInputElement>(null);
+export function DayField({ label, form, days, placeholder, single = false, onCommit }: DayFieldProps) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const from = `${label}: from a calendar`;
   return (
-    <span className="day-field">
+    <Box component="span" sx={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'end', gap: '4px' }}>
       <DraftField
         label={label}
         value={days.map((day) => dayText(day, form)).join(', ')}
@@ -25,27 +31,21 @@ export function DaysField({ label, form, days, placeholder, single = false, onCo
         parse={(text) => readDays(text, form, single)}
         onCommit={(next) => onCommit(next) ?? null}
       />
-      <button
-        type="button"
-        className="tool"
-        aria-label={`${label}: from a calendar`}
-        onClick={() => picker.current?.showPicker()}
-      >
-        <CalendarMark />
-      </button>
-      <input
-        ref={picker}
-        type="date"
-        className="picker"
-        tabIndex={-1}
-        aria-hidden="true"
-        value={single ? (days[0] ?? '') : ''}
-        onChange={(event) => {
-          const day = event.target.value;
-          if (day) onCommit(single ? [day] : [...new Set([...days, day])].sort());
-        }}
-      />
-    </span>
+      <IconButton aria-label={from} aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
+        <CalendarMonth fontSize="small" />
+      </IconButton>
+      {anchor && (
+        <Suspense fallback={null}>
+          <Calendar
+            label={from}
+            anchor={anchor}
+            day={single ? (days[0] ?? null) : null}
+            onPick={(day) => onCommit(single ? [day] : [...new Set([...days, day])].sort())}
+            onClose={() => setAnchor(null)}
+          />
+        </Suspense>
+      )}
+    </Box>
   );
 }
 
@@ -59,11 +59,3 @@ function readDays(text: string, form: DateForm, single: boolean): Result<readonl
   }
   return good([...new Set(days)].sort());
 }
-
-/** A leaf of a tear-off calendar. */
-const CalendarMark = () => (
-  <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
-    <path d="M2.5 4.5h13v11h-13zM2.5 8h13M6 2v4M12 2v4" fill="none" stroke="currentColor" strokeWidth="1.5" />
-    <path d="M9 10.5v3M7.5 13.5h3" stroke="currentColor" strokeWidth="1.3" />
-  </svg>
-);

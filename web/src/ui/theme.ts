@@ -99,6 +99,20 @@ export const THEME = createTheme({
         sizeLarge: { ...condensed(24), paddingInline: 18, ...pressed(64) },
       },
     },
+    MuiIconButton: {
+      styleOverrides: {
+        root: {
+          color: 'var(--ink)',
+          borderRadius: 0,
+          border: '1px solid var(--rim)',
+          background: 'var(--card)',
+          padding: 4,
+          ...pressed(31),
+          '&:hover': { background: 'var(--chosen)' },
+          [TOUCH]: { minWidth: FINGER, minHeight: FINGER },
+        },
+      },
+    },
     MuiToggleButton: {
       styleOverrides: {
         root: {

@@ -1,0 +1,27 @@
+import InputBase from '@mui/material/InputBase';
+import { type ReactNode, useId } from 'react';
+import { Field } from './Field.tsx';
+
+interface ColourWellProps {
+  readonly label: ReactNode;
+  readonly hideLabel?: boolean;
+  /** `#rrggbb`. */
+  readonly value: string;
+  readonly onChange: (hex: string) => void;
+}
+
+/** A colour by eye, in the browser's own picker. */
+export function ColourWell({ label, hideLabel, value, onChange }: ColourWellProps) {
+  const id = useId();
+  return (
+    <Field id={id} label={label} hideLabel={hideLabel}>
+      <InputBase
+        id={id}
+        type="color"
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        sx={{ width: 56, '& input': { padding: '2px' } }}
+      />
+    </Field>
+  );
+}
