@@ -10,6 +10,8 @@ import type { FindAnswer } from '../workers/find.worker.ts';
 import { findPaint } from '../workers/find.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import './find.css';
+import { TextInput } from '../ui/TextInput.tsx';
+import { ColourWell } from '../ui/ColourWell.tsx';
 
 const PAGES = [
   ['all', 'Everything'],
@@ -80,19 +82,14 @@ export default function FindPage() {
       <main className="find-page">
         <h1>Find paint</h1>
         <search className="find-ask">
-          <label className="field">
-            <span>What do you look for?</span>
-            <input
-              type="search"
-              value={query}
-              placeholder="the blue in the hall, 0417, satin …"
-              onChange={(event) => ask({ q: event.target.value })}
-            />
-          </label>
-          <label className="field find-colour">
-            <span>Near a colour</span>
-            <input type="color" value={colour ?? '#8a8c8e'} onChange={(event) => ask({ colour: event.target.value })} />
-          </label>
+          <TextInput
+            label="What do you look for?"
+            type="search"
+            value={query}
+            placeholder="the blue in the hall, 0417, satin …"
+            onChange={(q) => ask({ q })}
+          />
+          <ColourWell label="Near a colour" value={colour ?? '#8a8c8e'} onChange={(hex) => ask({ colour: hex })} />
           {colour && <TextButton onClick={() => ask({ colour: null })}>any colour</TextButton>}
         </search>
         <div className="find-how">

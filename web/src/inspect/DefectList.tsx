@@ -8,6 +8,8 @@ import { Choice } from '../ui/Choice.tsx';
 import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { WholeView } from '../app/whole.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable } from '../ui/DataTable.tsx';
 
 interface DefectListProps {
   readonly view: WholeView;
@@ -58,46 +60,36 @@ export function DefectList({ view, chosen, onChoose }: DefectListProps) {
             : 'Nothing found yet. Press “Pin a defect”, then the place on the wall.'}
         </p>
       ) : (
-        <table className="schedule defect-table" aria-label="Defects">
-          <thead>
-            <tr>
-              <th className="n">No.</th>
-              <th>Where</th>
-              <th>What</th>
-              <th>Seen by</th>
-              <th>What is done</th>
-              <th>State</th>
-            </tr>
-          </thead>
-          <tbody>
-            {list.map(({ n, defect }) => {
-              const s = derived.surfaces.find((one) => one.surface.id === defect.surface);
-              const room = state.shown.rooms.byId[s?.surface.room ?? '']?.name;
-              const name = s ? heading(nameWord(s.surface.name), system) : 'no longer there';
-              return (
-                <tr key={defect.id} className={chosen === defect.id ? 'chosen' : ''}>
-                  <td className="n" data-label="No.">
-                    {n}
-                  </td>
-                  <td data-label="Where">
-                    <TextButton onClick={() => onChoose(defect.id)}>
-                      {all && room ? `${room}, ${name}` : name}
-                    </TextButton>
-                  </td>
-                  <td data-label="What">{said(DEFECT[defect.kind].name, system)}</td>
-                  <td data-label="Seen by">{defect.by || '–'}</td>
-                  <td data-label="What is done">
-                    {defect.remedy ? said(REMEDY[defect.remedy].name, system) : 'nothing yet'}
-                  </td>
-                  <td data-label="State" className={`state-${defect.state}`}>
-                    {defect.state === 'mended' ? '✓ ' : ''}
-                    {said(DEFECT_STATE[defect.state], system)}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <DataTable
+          label="Defects"
+          className="defect-table"
+          columns={['No.', 'Where', 'What', 'Seen by', 'What is done', 'State']}
+        >
+          {list.map(({ n, defect }) => {
+            const s = derived.surfaces.find((one) => one.surface.id === defect.surface);
+            const room = state.shown.rooms.byId[s?.surface.room ?? '']?.name;
+            const name = s ? heading(nameWord(s.surface.name), system) : 'no longer there';
+            return (
+              <TableRow key={defect.id} selected={chosen === defect.id}>
+                <Cell className="n" label="No.">
+                  {n}
+                </Cell>
+                <Cell label="Where">
+                  <TextButton onClick={() => onChoose(defect.id)}>{all && room ? `${room}, ${name}` : name}</TextButton>
+                </Cell>
+                <Cell label="What">{said(DEFECT[defect.kind].name, system)}</Cell>
+                <Cell label="Seen by">{defect.by || '–'}</Cell>
+                <Cell label="What is done">
+                  {defect.remedy ? said(REMEDY[defect.remedy].name, system) : 'nothing yet'}
+                </Cell>
+                <Cell label="State" className={`state-${defect.state}`}>
+                  {defect.state === 'mended' ? '✓ ' : ''}
+                  {said(DEFECT_STATE[defect.state], system)}
+                </Cell>
+              </TableRow>
+            );
+          })}
+        </DataTable>
       )}
     </div>
   );

@@ -20,6 +20,7 @@ import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Toggle } from '../ui/Toggle.tsx';
 import { keysOf } from '@kovelin/core/units/list.ts';
+import Radio from '@mui/material/Radio';
 
 interface Props extends Inspecting {
   readonly defect: Defect;
@@ -106,12 +107,7 @@ export function DefectPanel(props: Props) {
           const words = REMEDY[remedy];
           return (
             <label key={remedy} className="school">
-              <input
-                type="radio"
-                name="remedy"
-                checked={defect.remedy === remedy}
-                onChange={() => set({ remedy, state: 'open' })}
-              />
+              <Radio name="remedy" checked={defect.remedy === remedy} onChange={() => set({ remedy, state: 'open' })} />
               <span>
                 <b>
                   {heading(words.name, system)}

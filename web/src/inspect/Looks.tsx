@@ -10,6 +10,8 @@ import { Section } from '../ui/Section.tsx';
 import { DefectPicture } from '../drawing/DefectPicture.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { Inspecting } from './shared.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable } from '../ui/DataTable.tsx';
 
 /** When a look is due, as people say it; before anything is done, after which coat. */
 function dueWord(
@@ -40,39 +42,30 @@ export function LookTable(props: Inspecting & { readonly now: number }) {
   return (
     <div className="table-wrap">
       <h3>{due ? `${due} to be looked at now` : 'What to look for, and when'}</h3>
-      <table className="schedule look-table" aria-label="Looks">
-        <thead>
-          <tr>
-            <th>Surface</th>
-            <th>Look</th>
-            <th>Tends to show</th>
-          </tr>
-        </thead>
-        <tbody>
-          {own.map((looked) => {
-            const surface = takeoff.surfaces.find(({ id }) => id === looked.surface);
-            const [text, state] = dueWord(props, looked, now);
-            return (
-              <tr key={looked.surface} className={view.surface?.id === looked.surface ? 'chosen' : ''}>
-                <td data-label="Surface">
-                  <TextButton onClick={() => view.select(looked.surface)}>
-                    {surface ? heading(nameWord(surface.name), system) : looked.surface}
-                  </TextButton>
-                </td>
-                <td data-label="Look" className={`look-${state}`}>
-                  {text}
-                </td>
-                <td data-label="Tends to show">
-                  {looked.shows
-                    .slice(0, 3)
-                    .map(({ kind }) => said(DEFECT[kind].name, system))
-                    .join(', ') || 'little'}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable label="Looks" className="look-table" columns={['Surface', 'Look', 'Tends to show']}>
+        {own.map((looked) => {
+          const surface = takeoff.surfaces.find(({ id }) => id === looked.surface);
+          const [text, state] = dueWord(props, looked, now);
+          return (
+            <TableRow key={looked.surface} selected={view.surface?.id === looked.surface}>
+              <Cell label="Surface">
+                <TextButton onClick={() => view.select(looked.surface)}>
+                  {surface ? heading(nameWord(surface.name), system) : looked.surface}
+                </TextButton>
+              </Cell>
+              <Cell label="Look" className={`look-${state}`}>
+                {text}
+              </Cell>
+              <Cell label="Tends to show">
+                {looked.shows
+                  .slice(0, 3)
+                  .map(({ kind }) => said(DEFECT[kind].name, system))
+                  .join(', ') || 'little'}
+              </Cell>
+            </TableRow>
+          );
+        })}
+      </DataTable>
     </div>
   );
 }

@@ -13,6 +13,7 @@ import { DraftField } from '../ui/DraftField.tsx';
 import { path } from '../drawing/transform.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { plainNumber, type Inspecting } from './shared.ts';
+import Slider from '@mui/material/Slider';
 
 interface SunBarProps extends Pick<Inspecting, 'view' | 'date' | 'minute'> {
   readonly day: SunDay | null;
@@ -48,15 +49,14 @@ export function SunBar({ view, date, minute, day, onDate, onMinute }: Omit<SunBa
       <p>
         <b className="sun-clock">{clockTime(minute)}</b>
       </p>
-      <input
-        type="range"
+      <Slider
         min={0}
         max={1435}
         step={5}
         value={minute}
         aria-label="Hour of the day"
-        aria-valuetext={clockTime(minute)}
-        onChange={(event) => onMinute(Number(event.target.value))}
+        getAriaValueText={clockTime}
+        onChange={(_, next) => onMinute(next)}
       />
       <TextButton aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? 'done' : day ? dayText(date, job.region.dates) : `where does wall ${first} face?`}

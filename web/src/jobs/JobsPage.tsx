@@ -2,7 +2,7 @@ import { MAX_JOB_BYTES, tooLarge } from '@kovelin/core/job/limits.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
 import { liveQuery } from 'dexie';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { attempt } from '../app/database.ts';
 import { Fault } from '../app/Fault.tsx';
@@ -19,9 +19,14 @@ import { useReading } from '../workers/files.ts';
 import { openDemo } from './demo.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import './jobs.css';
+import { FilePick } from '../ui/FilePick.tsx';
+import { Message } from '../ui/Message.tsx';
 
 /** Milliseconds in which a deleted job can be brought back. */
 const UNDO = 12_000;
+
+/** What the field for files is called, for those who hear it. */
+const FILE = 'Job file or tape sheet';
 
 const LostCopies = lazy(() => import('./LostCopies.tsx'));
 const Start = lazy(() => import('./Start.tsx'));
@@ -34,7 +39,6 @@ export default function JobsPage() {
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [deleted, setDeleted] = useState<JobRow | null>(null);
   const [starting, setStarting] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const reading = useReading();
   useEffect(() => {
@@ -85,6 +89,10 @@ export default function JobsPage() {
     setDeleted(null);
     if (row) void attempt(`${row.name} could not be cleared away`, () => emptyTrash(Date.now(), [row.id]));
   };
+  const fromFile = {
+    accept: '.json,.tape,.txt,.zip',
+    onFiles: ([file]: readonly File[]) => void bringFile(file),
+  };
   return (
     <div className="jobs-page">
       <PageTop />
@@ -96,34 +104,26 @@ export default function JobsPage() {
               <Button variant="contained" aria-expanded={starting} onClick={() => setStarting(!starting)}>
                 New job
               </Button>
-              <Button variant="outlined" onClick={() => input.current?.click()}>
+              <FilePick {...fromFile} label={FILE}>
                 Import a file
-              </Button>
+              </FilePick>
             </>
           )}
-          <input
-            ref={input}
-            type="file"
-            className="unseen"
-            aria-label="Job file or tape sheet"
-            tabIndex={-1}
-            accept=".json,.tape,.txt,.zip"
-            onChange={(event) => {
-              void bringFile(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
         </div>
         <ReadingBar reading={reading} />
         {problems.length > 0 && (
-          <div className="problems" role="alert">
+          <Message
+            kind="wrong"
+            action={
+              <Button size="small" onClick={() => setProblems([])}>
+                Close
+              </Button>
+            }
+          >
             {problems.map((text) => (
               <p key={text}>{text}</p>
             ))}
-            <Button size="small" onClick={() => setProblems([])}>
-              Close
-            </Button>
-          </div>
+          </Message>
         )}
         {jobs && problems.length === 0 && (
           <Suspense fallback={null}>
@@ -134,7 +134,7 @@ export default function JobsPage() {
           <Suspense fallback={<p className="waiting">One moment …</p>}>
             <Start
               onOpen={open}
-              onFile={() => input.current?.click()}
+              file={{ ...fromFile, ...(jobs.length ? {} : { label: FILE }) }}
               onCottage={() => void attempt('The cottage was not opened', openDemo).then(open)}
             />
           </Suspense>

@@ -9,7 +9,7 @@ import { FOOT } from '@kovelin/core/units/si.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { OPENING, THE, TRIM } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
-import { useEffect, useState } from 'react';
+import { type ComponentProps, useEffect, useState } from 'react';
 import { attempt } from '../app/database.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
@@ -25,10 +25,12 @@ import { Kit } from '../app/Kit.tsx';
 import { FOR_WHOM } from '../app/for-whom.ts';
 import { Check } from '../ui/Check.tsx';
 import { StartDrawing } from './StartDrawing.tsx';
+import { FilePick } from '../ui/FilePick.tsx';
+import { More } from '../ui/More.tsx';
 
 interface Props {
   readonly onOpen: (id: string | null) => void;
-  readonly onFile: () => void;
+  readonly file: Omit<ComponentProps<typeof FilePick>, 'children'>;
   readonly onCottage: () => void;
 }
 type Key = 'length' | 'width' | 'height';
@@ -51,7 +53,7 @@ const MIDDLING = { metric: [4.5, 3.6], imperial: [15 * FOOT, 12 * FOOT] } as con
 const COUNTS = Array.from({ length: 7 }, (_, n) => [`${n}`, `${n}`] as const);
 
 /** The ways into a first room: two lengths and a height, walls one by one, a file, or the example. */
-export default function Start({ onOpen, onFile, onCottage }: Props) {
+export default function Start({ onOpen, file, onCottage }: Props) {
   const [country, setCountry] = useState<Country | null>(null);
   const [plain, setPlain] = useHalfTyped('start', NOTHING_SAID);
   const [me, setMe] = useState<Pick<Me, 'own'>>({ own: false });
@@ -203,13 +205,12 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
           Draw it
         </Button>
         <p className="hint">All four walls are drawn at once; every size can be corrected then.</p>
-        <details className="copy">
-          <summary>
-            What I own already: {pieces ? `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}` : 'not said yet'}
-          </summary>
+        <More
+          title={`What I own already: ${pieces ? `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}` : 'not said yet'}`}
+        >
           <p className="hint">Said once: it is taken off what each job has to buy.</p>
           <Kit system={system} owned={owned} onOwn={own} />
-        </details>
+        </More>
         <h2>Or begin another way</h2>
         <div className="start-ways">
           <Button
@@ -218,9 +219,7 @@ export default function Start({ onOpen, onFile, onCottage }: Props) {
           >
             Walls one by one
           </Button>
-          <Button variant="outlined" onClick={onFile}>
-            A file or a plan
-          </Button>
+          <FilePick {...file}>A file or a plan</FilePick>
           <Button variant="outlined" onClick={onCottage}>
             Look at the keeper’s cottage
           </Button>

@@ -4,6 +4,7 @@ import { sayDifferences, type DifferenceWords } from '@kovelin/core/words/differ
 import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { Arrival } from '../store/archive.ts';
+import Radio from '@mui/material/Radio';
 
 export interface Choice {
   readonly isWanted: boolean;
@@ -154,7 +155,7 @@ function OneDifference({ difference, words, side, onSide }: OneProps) {
       </legend>
       {(['here', 'there'] as const).map((one) => (
         <label key={one} className={one === side ? 'chosen' : ''} data-side={one === 'here' ? 'Here' : 'Came'}>
-          <input type="radio" name={key} checked={one === side} onChange={() => onSide(one)} />
+          <Radio name={key} checked={one === side} onChange={() => onSide(one)} />
           <span className="unseen">{one === 'here' ? 'As it is here:' : 'As it came:'}</span>
           <span>
             {words.lines.map((line) => (

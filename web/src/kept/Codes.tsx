@@ -1,6 +1,8 @@
 import { toDataURL } from 'qrcode';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
+import { DraftField } from '../ui/DraftField.tsx';
+import { readCount } from '../ui/read.ts';
 
 /** So long one code is shown: a camera sees each two or three times [starting judgement]. */
 const EACH = 700;
@@ -48,20 +50,16 @@ export function Codes({ frames }: { frames: readonly string[] }) {
         <Button variant="outlined" onClick={() => go(1)}>
           On
         </Button>
-        <label className="field">
-          <span>Code, of {frames.length}</span>
-          <input
-            type="number"
-            min={1}
-            max={frames.length}
-            value={at + 1}
-            onChange={(event) => {
-              const n = Number(event.target.value);
-              setPlays(false);
-              if (n >= 1 && n <= frames.length) setAt(Math.round(n) - 1);
-            }}
-          />
-        </label>
+        <DraftField
+          label={`Code, of ${frames.length}`}
+          value={String(at + 1)}
+          parse={readCount(frames.length, 1)}
+          onCommit={(n) => {
+            setPlays(false);
+            setAt(n - 1);
+            return null;
+          }}
+        />
       </div>
     </div>
   );

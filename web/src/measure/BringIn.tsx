@@ -19,7 +19,7 @@ import type { JobView } from '../app/job-context.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import { freshId } from '../store/ids.ts';
 import { FilePick } from '../ui/FilePick.tsx';
-import { TextArea } from '../ui/TextArea.tsx';
+import { TextInput } from '../ui/TextInput.tsx';
 import { Window } from '../ui/Window.tsx';
 import { ReadingBar } from '../ui/ReadingBar.tsx';
 import { PlanShape } from '../drawing/PlanShape.tsx';
@@ -93,7 +93,8 @@ function FromList({ view, room, onClose }: Props) {
   };
   return (
     <>
-      <TextArea
+      <TextInput
+        className="wide"
         label="A length a row; a wall’s letter beside it where the order is another"
         value={text}
         rows={8}

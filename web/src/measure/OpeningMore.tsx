@@ -8,7 +8,8 @@ import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { Check } from '../ui/Check.tsx';
-import { problemsAt, readCount, type RoomProps } from './parts.ts';
+import { problemsAt, type RoomProps } from './parts.ts';
+import { readCount } from '../ui/read.ts';
 
 const HEADS: readonly (readonly [OpeningShape, string])[] = [
   ['rectangle', 'straight'],

@@ -14,7 +14,7 @@ import type { JobView } from '../app/job-context.ts';
 import type { JobSession } from '../store/session.ts';
 import { freshId } from '../store/ids.ts';
 import { Choice } from '../ui/Choice.tsx';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, RowHead, Unseen } from '../ui/DataTable.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { useSteady } from '../ui/useSteady.ts';
 import { firstAt, OFFSET, problemsUnder, type PlacedProblems, type RoomProps } from './parts.ts';
@@ -85,7 +85,7 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
         'Sill',
         heading(TRIM.casing, system),
         'Leaf',
-        ['Remove'],
+        <Unseen key="tools">More, and remove</Unseen>,
       ]}
     >
       {rows(room.openings).map((opening) => (

@@ -15,9 +15,10 @@ import { freshId } from '../store/ids.ts';
 import type { JobSession } from '../store/session.ts';
 import { Problems } from '../ui/Problems.tsx';
 import { useSteady } from '../ui/useSteady.ts';
-import { firstAt, problemsUnder, readCount, type PlacedProblems, type RoomProps } from './parts.ts';
+import { firstAt, problemsUnder, type PlacedProblems, type RoomProps } from './parts.ts';
 import Button from '@mui/material/Button';
 import { RemoveButton } from './RemoveButton.tsx';
+import { readCount } from '../ui/read.ts';
 
 type PartKind = kinds.PartKind;
 type Dimension = 'width' | 'height' | 'depth' | 'at' | 'sill';

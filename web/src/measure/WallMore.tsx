@@ -4,7 +4,8 @@ import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import Button from '@mui/material/Button';
-import { HEIGHT, OFFSET, problemsAt, readCount, WALL, type RoomProps } from './parts.ts';
+import { HEIGHT, OFFSET, problemsAt, WALL, type RoomProps } from './parts.ts';
+import { readCount } from '../ui/read.ts';
 
 type Change = Partial<Omit<Wall, 'id'>>;
 

@@ -8,7 +8,7 @@ import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import { DraftField } from '../ui/DraftField.tsx';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, RowHead, Unseen } from '../ui/DataTable.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { useJob } from '../app/job-context.ts';
 import type { JobSession } from '../store/session.ts';
@@ -24,8 +24,8 @@ const COLUMNS = [
   'Peak',
   'Peak at',
   'Adjusted',
-  ['Remove'],
-] as const;
+  <Unseen key="tools">More, and remove</Unseen>,
+];
 const WallMore = lazy(() => import('./WallMore.tsx'));
 
 type Change = Partial<Omit<Wall, 'id'>>;

@@ -1,4 +1,3 @@
-import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
 import type { RoomTakeoff } from '@kovelin/core/measure/takeoff.ts';
 import type { JobView } from '../app/job-context.ts';
@@ -28,11 +27,3 @@ export function problemsUnder({ room, takeoff }: Pick<RoomProps, 'room' | 'takeo
 }
 export const firstAt = (problems: PlacedProblems, place: string): string | null =>
   problems.find(([there]) => there.startsWith(place))?.[1] ?? null;
-
-/** A whole number as a field reads it. */
-export const readCount =
-  (most: number, least = 0) =>
-  (text: string): Result<number> => {
-    const n = /^\d{1,4}$/.test(text.trim()) ? Number(text) : NaN;
-    return n >= least && n <= most ? good(n) : bad(`A whole number from ${least} to ${most} is expected here.`);
-  };

@@ -7,6 +7,8 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useOrder, type WholeView } from '../app/whole.ts';
 import { ageWord } from './words.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 
 /** A sentence of the desk; what is busy may be asked again, what is refused may not. */
 class DeskProblem extends Error {
@@ -109,45 +111,42 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
         </p>
       )}
       <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Prices of what the job uses">
-        <table className="schedule">
-          <thead>
-            <tr>
-              <th>What</th>
-              <th>Last known</th>
-              <th>From</th>
-              <th>
-                {data ? `The simulated desk, ${dayText(data.at.slice(0, 10), job.region.dates)}` : 'The simulated desk'}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((r) => (
-              <tr key={r.key}>
-                <th scope="row">{r.what}</th>
-                <td data-label="Last known" className="number">
-                  {formatMoney(r.now, job.currency)}
-                </td>
-                <td data-label="From">
-                  {r.priced ? `${r.priced.source}, ${ageWord(r.priced.date, job.region.dates)}` : 'starting price'}
-                </td>
-                <td data-label="Offered" className="number">
-                  {data ? (
-                    r.then === null ? (
-                      'not sold there'
-                    ) : (
-                      <>
-                        {formatMoney(r.then, job.currency)}
-                        {r.then !== r.now && (r.then > r.now ? ' ↑ up' : ' ↓ down')}
-                      </>
-                    )
+        <DataTable
+          columns={[
+            'What',
+            'Last known',
+            'From',
+            <span key="3">
+              {data ? `The simulated desk, ${dayText(data.at.slice(0, 10), job.region.dates)}` : 'The simulated desk'}
+            </span>,
+          ]}
+        >
+          {rows.map((r) => (
+            <TableRow key={r.key}>
+              <RowHead>{r.what}</RowHead>
+              <Cell label="Last known" className="number">
+                {formatMoney(r.now, job.currency)}
+              </Cell>
+              <Cell label="From">
+                {r.priced ? `${r.priced.source}, ${ageWord(r.priced.date, job.region.dates)}` : 'starting price'}
+              </Cell>
+              <Cell label="Offered" className="number">
+                {data ? (
+                  r.then === null ? (
+                    'not sold there'
                   ) : (
-                    'not asked'
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                    <>
+                      {formatMoney(r.then, job.currency)}
+                      {r.then !== r.now && (r.then > r.now ? ' ↑ up' : ' ↓ down')}
+                    </>
+                  )
+                ) : (
+                  'not asked'
+                )}
+              </Cell>
+            </TableRow>
+          ))}
+        </DataTable>
       </div>
       <div className="row-buttons">
         <Button variant={data ? 'outlined' : 'contained'} disabled={isFetching} onClick={() => void refetch()}>

@@ -21,6 +21,8 @@ import { priceLists, pricesByCode, removeList, searchPrices } from '../store/pri
 import { priceListWorker, type ListReader } from '../workers/price-list.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { keysOf } from '@kovelin/core/units/list.ts';
+import { TextInput } from '../ui/TextInput.tsx';
+import { FilePick } from '../ui/FilePick.tsx';
 
 interface Props {
   readonly view: WholeView;
@@ -145,15 +147,9 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
   };
   return (
     <>
-      <label className="file">
-        <span>Bring in a price list (CSV)</span>
-        <input
-          type="file"
-          aria-label="Price list file"
-          accept=".csv,.txt,.tsv,text/*"
-          onChange={(event) => void open(event.target.files?.[0])}
-        />
-      </label>
+      <FilePick accept=".csv,.txt,.tsv,text/*" label="Price list file" onFiles={([file]) => void open(file)}>
+        Bring in a price list (CSV)
+      </FilePick>
       {told.map((text, i) => (
         <p
           key={text}
@@ -297,10 +293,7 @@ function TakeFromList({
         </span>
       </div>
       <div className="pair">
-        <label className="field">
-          <span>Look for</span>
-          <input value={text} placeholder="words of a name or code" onChange={(event) => setText(event.target.value)} />
-        </label>
+        <TextInput label="Look for" value={text} placeholder="words of a name or code" onChange={setText} />
         <Choice
           label="Take the price for"
           value={target}

@@ -16,6 +16,9 @@ import { Kit } from '../app/Kit.tsx';
 import { ToolDrawing } from '../app/ToolDrawing.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import { ageWord } from './words.ts';
+import { Fragment } from 'react';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 
 interface TableProps {
   readonly view: WholeView;
@@ -30,64 +33,53 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
   const { materials } = order;
   const currency = state.shown.currency;
   return (
-    <table className="schedule lined">
-      <thead>
-        <tr>
-          <th>What</th>
-          <th>Worked out</th>
-          <th>Owned</th>
-          <th>To buy</th>
-          <th>Each</th>
-          <th>Cost</th>
-        </tr>
-      </thead>
+    <DataTable className="lined" columns={['What', 'Worked out', 'Owned', 'To buy', 'Each', 'Cost']}>
       {[...groupBy(materials, (m) => m.aisle)].map(([aisle, lines]) => (
-        <tbody key={aisle}>
-          <tr className="aisle">
-            <th scope="rowgroup" colSpan={6}>
+        <Fragment key={aisle}>
+          <TableRow className="aisle">
+            <RowHead scope="rowgroup" colSpan={6}>
               {heading(aisle, system)}
-            </th>
-          </tr>
+            </RowHead>
+          </TableRow>
           {lines.map((m) => (
-            <tr key={m.key} className={m.key === chosen ? 'chosen' : ''}>
-              <th scope="row">
+            <TableRow key={m.key} selected={m.key === chosen}>
+              <RowHead>
                 <ToolDrawing item={m.item} />
                 <TextButton className="plain" onClick={() => onPick(m.key)}>
                   {said(materialWord(m), system)}
                 </TextButton>
-              </th>
-              <td data-label="Worked out" className="number">
+              </RowHead>
+              <Cell label="Worked out" className="number">
                 <Figure working={m.working} system={system} text={said(pieceWord(m.working.value, m.unit), system)} />
-              </td>
-              <td data-label="Owned">
+              </Cell>
+              <Cell label="Owned">
                 <Owned view={view} line={m} />
-              </td>
-              <td data-label="To buy" className="number">
+              </Cell>
+              <Cell label="To buy" className="number">
                 {m.quantity ? said(pieceWord(m.quantity, m.unit), system) : 'none'}
-              </td>
-              <td data-label="Each" className="number">
+              </Cell>
+              <Cell label="Each" className="number">
                 {formatMoney(m.each, currency)}
-              </td>
-              <td data-label="Cost" className="number">
+              </Cell>
+              <Cell label="Cost" className="number">
                 {formatMoney(m.cost, currency)}
-              </td>
-            </tr>
+              </Cell>
+            </TableRow>
           ))}
-        </tbody>
+        </Fragment>
       ))}
-      <tbody>
-        <tr className="total">
-          <th scope="row">Everything else together</th>
-          <td colSpan={4} />
-          <td data-label="Cost" className="number">
-            {formatMoney(
-              materials.reduce((sum, m) => sum + m.cost, 0),
-              currency,
-            )}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+
+      <TableRow className="total">
+        <RowHead>Everything else together</RowHead>
+        <Cell colSpan={4} />
+        <Cell label="Cost" className="number">
+          {formatMoney(
+            materials.reduce((sum, m) => sum + m.cost, 0),
+            currency,
+          )}
+        </Cell>
+      </TableRow>
+    </DataTable>
   );
 }
 

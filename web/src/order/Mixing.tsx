@@ -19,6 +19,7 @@ import type { WholeView } from '../app/whole.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import Button from '@mui/material/Button';
 import { freshId } from '../store/ids.ts';
+import { TextInput } from '../ui/TextInput.tsx';
 
 interface Props {
   readonly view: WholeView;
@@ -177,10 +178,7 @@ function Shelf({ view, line }: Props) {
             return null;
           }}
         />
-        <label className="field">
-          <span>Batch number</span>
-          <input value={batch} maxLength={40} onChange={(event) => setBatch(event.target.value)} />
-        </label>
+        <TextInput label="Batch number" value={batch} maxLength={40} onChange={setBatch} />
       </div>
       <Button size="small" variant="outlined" disabled={litres === null} onClick={add}>
         Put it on the shelf

@@ -6,6 +6,8 @@ import { THE } from '@kovelin/core/words/terms.ts';
 import type { WholeView } from '../app/whole.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Figure } from '../app/Working.tsx';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 
 interface Props {
   readonly view: WholeView;
@@ -19,81 +21,76 @@ export function PaintTable({ view, chosen, onPick }: Props) {
   const { paints } = derived;
   const currency = state.shown.currency;
   return (
-    <table className="schedule">
-      <thead>
-        <tr>
-          <th>Paint, numbered as in the drawing</th>
-          <th>Wanted</th>
-          <th>{heading(THE.can, system)}s to buy; hatched is left over</th>
-          <th>Left over</th>
-          <th>Not finished</th>
-          <th>Reserve not kept</th>
-          <th>Cost</th>
-        </tr>
-      </thead>
-      <tbody>
-        {paints.map((p, i) => (
-          <tr key={p.key} className={p === chosen ? 'chosen' : ''}>
-            <th scope="row">
-              <TextButton className="plain" onClick={() => onPick(p.key)}>
-                {i + 1} <span className={p.colour ? 'chip' : 'chip none'} style={{ background: p.colour?.hex }} />{' '}
-                {said(paintWord(p), system)}
-              </TextButton>
-            </th>
-            <td data-label="Wanted" className="number">
-              <Figure working={p.expected} system={system} />
-            </td>
-            <td data-label="To buy; hatched is left over">
-              <Cans line={p} view={view} />
-              {p.fromShelf > 0 && (
-                <small className="with">and {formatVolume(p.fromShelf, system)} from the shelf</small>
-              )}
-            </td>
-            <td data-label="Left over" className="number">
-              {formatVolume(p.leftover, system)}
-            </td>
-            <td data-label="Not finished" className="number">
-              {formatPercent(p.shortfallChance)}
-            </td>
-            <td data-label="Reserve not kept" className="number">
-              {p.reserve ? formatPercent(p.reserve.chance) : '–'}
-            </td>
-            <td data-label="Cost" className="number">
-              {p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}
-            </td>
-          </tr>
-        ))}
-        <tr className="total">
-          <th scope="row">All the paint</th>
-          <td data-label="Wanted" className="number">
-            {formatVolume(
-              paints.reduce((sum, p) => sum + p.expected.value, 0),
-              system,
-            )}
-          </td>
-          <td data-label="Bought" className="number">
-            {formatVolume(
-              paints.reduce((sum, p) => sum + p.ordered, 0),
-              system,
-            )}
-          </td>
-          <td data-label="Left over" className="number">
-            {formatVolume(
-              paints.reduce((sum, p) => sum + p.leftover, 0),
-              system,
-            )}
-          </td>
-          <td />
-          <td />
-          <td data-label="Cost" className="number">
-            {formatMoney(
-              paints.reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
-              currency,
-            )}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      columns={[
+        'Paint, numbered as in the drawing',
+        'Wanted',
+        <span key="2">{heading(THE.can, system)}s to buy; hatched is left over</span>,
+        'Left over',
+        'Not finished',
+        'Reserve not kept',
+        'Cost',
+      ]}
+    >
+      {paints.map((p, i) => (
+        <TableRow key={p.key} selected={p === chosen}>
+          <RowHead>
+            <TextButton className="plain" onClick={() => onPick(p.key)}>
+              {i + 1} <span className={p.colour ? 'chip' : 'chip none'} style={{ background: p.colour?.hex }} />{' '}
+              {said(paintWord(p), system)}
+            </TextButton>
+          </RowHead>
+          <Cell label="Wanted" className="number">
+            <Figure working={p.expected} system={system} />
+          </Cell>
+          <Cell label="To buy; hatched is left over">
+            <Cans line={p} view={view} />
+            {p.fromShelf > 0 && <small className="with">and {formatVolume(p.fromShelf, system)} from the shelf</small>}
+          </Cell>
+          <Cell label="Left over" className="number">
+            {formatVolume(p.leftover, system)}
+          </Cell>
+          <Cell label="Not finished" className="number">
+            {formatPercent(p.shortfallChance)}
+          </Cell>
+          <Cell label="Reserve not kept" className="number">
+            {p.reserve ? formatPercent(p.reserve.chance) : '–'}
+          </Cell>
+          <Cell label="Cost" className="number">
+            {p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}
+          </Cell>
+        </TableRow>
+      ))}
+      <TableRow className="total">
+        <RowHead>All the paint</RowHead>
+        <Cell label="Wanted" className="number">
+          {formatVolume(
+            paints.reduce((sum, p) => sum + p.expected.value, 0),
+            system,
+          )}
+        </Cell>
+        <Cell label="Bought" className="number">
+          {formatVolume(
+            paints.reduce((sum, p) => sum + p.ordered, 0),
+            system,
+          )}
+        </Cell>
+        <Cell label="Left over" className="number">
+          {formatVolume(
+            paints.reduce((sum, p) => sum + p.leftover, 0),
+            system,
+          )}
+        </Cell>
+        <Cell />
+        <Cell />
+        <Cell label="Cost" className="number">
+          {formatMoney(
+            paints.reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
+            currency,
+          )}
+        </Cell>
+      </TableRow>
+    </DataTable>
   );
 }
 

@@ -25,6 +25,9 @@ import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import Button from '@mui/material/Button';
 import { useOptionPrices } from '../workers/what-if.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { TextInput } from '../ui/TextInput.tsx';
 
 const PRICE_WORDS = {
   paint: 'Paint',
@@ -45,68 +48,58 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
   const share = (kind: keyof typeof PRICE_WORDS) =>
     kind === 'overhead' || kind === 'margin' || kind === 'tax' ? `${Number((pricing[kind] * 100).toFixed(2))} %` : '';
   return (
-    <table className="schedule">
-      <thead>
-        <tr>
-          <th>{own ? 'Time and cost' : spell('Labour and price')}</th>
-          <th>Time</th>
-          <th>Amount</th>
-        </tr>
-      </thead>
-      <tbody>
-        {labour.lines.map((line) => (
-          <tr key={line.person ?? line.kind}>
-            <th scope="row">
-              {line.kind === 'person'
-                ? `${crew.people.find((p) => p.id === line.person)?.name ?? ''}, ${labour.days} days`
-                : said(LABOUR[line.kind], view.system)}
-            </th>
-            <td data-label="Time" className="number">
-              {formatMinutes(line.minutes)}
-            </td>
-            <td data-label="Amount" className="number">
-              {!own && money(line.cost)}
-            </td>
-          </tr>
-        ))}
-        <tr className="total">
-          <th scope="row">
-            {own ? 'Your time' : spell('Labour')}, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
-            {crew.people.length === 1 ? 'one person' : `${crew.people.length} people`}
-          </th>
-          <td data-label="Time" className="number">
-            {formatMinutes(labour.minutes)}
-          </td>
-          <td data-label="Amount" className="number">
-            {!own && money(labour.cost)}
-          </td>
-        </tr>
-      </tbody>
-      <tbody>
-        {price.lines.map(({ kind, amount }) => (
-          <tr key={kind}>
-            <th scope="row">
-              {kind === 'tax' ? pricing.taxName : spell(PRICE_WORDS[kind])}{' '}
-              <small className="inline">{share(kind)}</small>
-            </th>
-            <td />
-            <td data-label="Amount" className="number">
-              {money(amount)}
-            </td>
-          </tr>
-        ))}
-        <tr className="total">
-          <th scope="row">
-            {own ? 'Cost' : 'Price'}
-            {price.tax > 0 && `, ${taxWord(pricing.taxName)} with it`}
-          </th>
-          <td />
-          <td data-label="Amount" className="number" data-total="price">
-            {money(price.total)}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable columns={[own ? 'Time and cost' : spell('Labour and price'), 'Time', 'Amount']}>
+      {labour.lines.map((line) => (
+        <TableRow key={line.person ?? line.kind}>
+          <RowHead>
+            {line.kind === 'person'
+              ? `${crew.people.find((p) => p.id === line.person)?.name ?? ''}, ${labour.days} days`
+              : said(LABOUR[line.kind], view.system)}
+          </RowHead>
+          <Cell label="Time" className="number">
+            {formatMinutes(line.minutes)}
+          </Cell>
+          <Cell label="Amount" className="number">
+            {!own && money(line.cost)}
+          </Cell>
+        </TableRow>
+      ))}
+      <TableRow className="total">
+        <RowHead>
+          {own ? 'Your time' : spell('Labour')}, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
+          {crew.people.length === 1 ? 'one person' : `${crew.people.length} people`}
+        </RowHead>
+        <Cell label="Time" className="number">
+          {formatMinutes(labour.minutes)}
+        </Cell>
+        <Cell label="Amount" className="number">
+          {!own && money(labour.cost)}
+        </Cell>
+      </TableRow>
+
+      {price.lines.map(({ kind, amount }) => (
+        <TableRow key={kind}>
+          <RowHead>
+            {kind === 'tax' ? pricing.taxName : spell(PRICE_WORDS[kind])}{' '}
+            <small className="inline">{share(kind)}</small>
+          </RowHead>
+          <Cell />
+          <Cell label="Amount" className="number">
+            {money(amount)}
+          </Cell>
+        </TableRow>
+      ))}
+      <TableRow className="total">
+        <RowHead>
+          {own ? 'Cost' : 'Price'}
+          {price.tax > 0 && `, ${taxWord(pricing.taxName)} with it`}
+        </RowHead>
+        <Cell />
+        <Cell label="Amount" className="number" data-total="price">
+          {money(price.total)}
+        </Cell>
+      </TableRow>
+    </DataTable>
   );
 }
 
@@ -326,15 +319,7 @@ function Options({ view }: { view: WholeView }) {
       </ul>
       <details className="copy">
         <summary>Add an option …</summary>
-        <label className="field">
-          <span>Called</span>
-          <input
-            value={name}
-            maxLength={80}
-            placeholder="Closet as well"
-            onChange={(event) => setName(event.target.value)}
-          />
-        </label>
+        <TextInput label="Called" value={name} maxLength={80} placeholder="Closet as well" onChange={setName} />
         <Choice
           label="What is it?"
           value={colour}

@@ -24,6 +24,8 @@ import { freshId } from '../store/ids.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import Button from '@mui/material/Button';
 import type { Recording } from './shared.ts';
+import { ColourWell } from '../ui/ColourWell.tsx';
+import { Sides } from '../ui/Sides.tsx';
 
 const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
 
@@ -137,10 +139,7 @@ function AddSample({ view, scope, onShow }: Props) {
     <div className="add-sample">
       <DraftField label="Name" value={name} parse={readText(80)} onCommit={(text) => (setName(text), null)} />
       <DraftField label="Maker’s code" value={code} parse={readText(200)} onCommit={(text) => (setCode(text), null)} />
-      <label className="field">
-        <span>{spell('Colour')}</span>
-        <input type="color" value={hex} onChange={(event) => setHex(event.target.value)} />
-      </label>
+      <ColourWell label={spell('Colour')} value={hex} onChange={setHex} />
       <Choice
         label="Shown"
         value={kind}
@@ -231,18 +230,12 @@ function Trial({ view, log, sample, trim, last, shown, onShow }: TrialProps) {
               <rect y="36" width="60" height="8" fill={seenIn(trim, light)} />
             </svg>
             <span>{said(LIGHT_AT[light], system)}</span>
-            <div role="group" aria-label={`${colour.name}, ${said(LIGHT_AT[light], system)}`} className="likings">
-              {LIKINGS.map((liking) => (
-                <button
-                  key={liking}
-                  type="button"
-                  aria-pressed={lookAt(light)?.liking === liking}
-                  onClick={() => think(light, liking)}
-                >
-                  {said(LIKED[liking], system)}
-                </button>
-              ))}
-            </div>
+            <Sides
+              label={`${colour.name}, ${said(LIGHT_AT[light], system)}`}
+              sides={LIKINGS.map((liking) => [liking, said(LIKED[liking], system)])}
+              value={lookAt(light)?.liking ?? null}
+              onChange={(liking) => think(light, liking)}
+            />
           </div>
         ))}
         <div>

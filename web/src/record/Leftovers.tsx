@@ -10,6 +10,8 @@ import { DraftField } from '../ui/DraftField.tsx';
 import { readText } from '../ui/read.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { Recording } from './shared.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable } from '../ui/DataTable.tsx';
 
 /** What is left of each paint of the job, and where it stands. */
 export function Leftovers({ view, record }: Recording) {
@@ -36,55 +38,48 @@ export function Leftovers({ view, record }: Recording) {
   return (
     <div className="table-wrap">
       <h3>What is left, and where it stands</h3>
-      <table aria-label="Leftovers" className="schedule left-table">
-        <thead>
-          <tr>
-            <th>Paint</th>
-            <th>Left</th>
-            <th>Where it stands</th>
-            <th>Batch</th>
-            <th>Since</th>
-          </tr>
-        </thead>
-        <tbody>
-          {lines.map((line) => {
-            const own = left.get(line.key);
-            const noted = job.leftovers[line.key];
-            return (
-              <tr key={line.key}>
-                <td data-label="Paint">
-                  {line.hex && <span className="chip" style={{ background: line.hex }} />}
-                  {line.name}
-                </td>
-                <td data-label="Left">
-                  <DraftField
-                    label={`Left of ${line.name}`}
-                    hideLabel
-                    value={own ? formatVolume(own.litres, system) : ''}
-                    placeholder="not looked"
-                    parse={(text) =>
-                      parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'qt' : 'L'}`)
-                    }
-                    onCommit={(litres) => set(line.key, { litres })}
-                  />
-                </td>
-                <td data-label="Where it stands">
-                  <DraftField
-                    label={`Where ${line.name} stands`}
-                    hideLabel
-                    value={noted?.where ?? ''}
-                    placeholder="cellar, second shelf"
-                    parse={readText(200)}
-                    onCommit={(where) => set(line.key, { where })}
-                  />
-                </td>
-                <td data-label="Batch">{own?.batches.join(', ') || '–'}</td>
-                <td data-label="Since">{noted ? dayText(noted.date, job.region.dates) : own ? 'the log' : '–'}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        label="Leftovers"
+        className="left-table"
+        columns={['Paint', 'Left', 'Where it stands', 'Batch', 'Since']}
+      >
+        {lines.map((line) => {
+          const own = left.get(line.key);
+          const noted = job.leftovers[line.key];
+          return (
+            <TableRow key={line.key}>
+              <Cell label="Paint">
+                {line.hex && <span className="chip" style={{ background: line.hex }} />}
+                {line.name}
+              </Cell>
+              <Cell label="Left">
+                <DraftField
+                  label={`Left of ${line.name}`}
+                  hideLabel
+                  value={own ? formatVolume(own.litres, system) : ''}
+                  placeholder="not looked"
+                  parse={(text) =>
+                    parseVolume(/[a-z]/i.test(text) ? text : `${text} ${isImperial(system) ? 'qt' : 'L'}`)
+                  }
+                  onCommit={(litres) => set(line.key, { litres })}
+                />
+              </Cell>
+              <Cell label="Where it stands">
+                <DraftField
+                  label={`Where ${line.name} stands`}
+                  hideLabel
+                  value={noted?.where ?? ''}
+                  placeholder="cellar, second shelf"
+                  parse={readText(200)}
+                  onCommit={(where) => set(line.key, { where })}
+                />
+              </Cell>
+              <Cell label="Batch">{own?.batches.join(', ') || '–'}</Cell>
+              <Cell label="Since">{noted ? dayText(noted.date, job.region.dates) : own ? 'the log' : '–'}</Cell>
+            </TableRow>
+          );
+        })}
+      </DataTable>
       <p className="hint">
         {spell(
           'Litres come from the log when somebody dipped them there; what is typed here counts instead. What is left over all jobs is found under “Find paint”.',

@@ -6,6 +6,8 @@ import { SHEEN } from '@kovelin/core/words/terms.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { ofRoom, type Recording } from './shared.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable } from '../ui/DataTable.tsx';
 
 /** A colour as a shop would be told it. */
 function colourText(colour: LayerColour | null): string {
@@ -31,60 +33,50 @@ export function Walls({ view, record }: Recording) {
       <h3>
         What is on <bdi>{takeoff.room.name}</bdi>
       </h3>
-      <table aria-label="On the walls" className="schedule record-table">
-        <thead>
-          <tr>
-            <th>Surfaces</th>
-            <th>Paint</th>
-            <th>{spell('Colour')}</th>
-            <th>Sheen</th>
-            <th>Coats</th>
-            <th>Batch</th>
-            <th>When</th>
-            <th>Certain</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(([key, own]) => {
-            const [first] = own;
-            const top = first?.top;
-            const coats = first ? paintsOf(first.layers).at(-1)?.coats : 0;
-            return (
-              <tr key={key} className={own.some(({ id }) => id === surface?.id) ? 'chosen' : ''}>
-                <td data-label="Surfaces">
-                  <TextButton onClick={() => first && view.select(first.id)}>
-                    {heading(
-                      namesWord(
-                        own.map(({ specified }) => specified.surface.name),
-                        takeoff.walls.length,
-                      ),
-                      system,
-                    )}
-                  </TextButton>
-                </td>
-                {top ? (
-                  <>
-                    <td data-label="Paint">{top.product ?? 'not known'}</td>
-                    <td data-label={spell('Colour')}>
-                      {top.colour?.hex && <span className="chip" style={{ background: top.colour.hex }} />}
-                      {colourText(top.colour)}
-                    </td>
-                    <td data-label="Sheen">{top.sheen ? said(SHEEN[top.sheen], system) : 'not known'}</td>
-                    <td data-label="Coats">{said(counted(coats ?? 0, 'coat'), system)}</td>
-                    <td data-label="Batch">{top.batch ?? '–'}</td>
-                    <td data-label="When">{top.when ?? 'not known'}</td>
-                    <td data-label="Certain">{top.certain ? '✓ by the log' : 'not certain'}</td>
-                  </>
-                ) : (
-                  <td colSpan={7} data-label="Paint" className="unsaid">
-                    nobody knows yet
-                  </td>
-                )}
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        label="On the walls"
+        className="record-table"
+        columns={['Surfaces', 'Paint', spell('Colour'), 'Sheen', 'Coats', 'Batch', 'When', 'Certain']}
+      >
+        {rows.map(([key, own]) => {
+          const [first] = own;
+          const top = first?.top;
+          const coats = first ? paintsOf(first.layers).at(-1)?.coats : 0;
+          return (
+            <TableRow key={key} selected={own.some(({ id }) => id === surface?.id)}>
+              <Cell label="Surfaces">
+                <TextButton onClick={() => first && view.select(first.id)}>
+                  {heading(
+                    namesWord(
+                      own.map(({ specified }) => specified.surface.name),
+                      takeoff.walls.length,
+                    ),
+                    system,
+                  )}
+                </TextButton>
+              </Cell>
+              {top ? (
+                <>
+                  <Cell label="Paint">{top.product ?? 'not known'}</Cell>
+                  <Cell label={spell('Colour')}>
+                    {top.colour?.hex && <span className="chip" style={{ background: top.colour.hex }} />}
+                    {colourText(top.colour)}
+                  </Cell>
+                  <Cell label="Sheen">{top.sheen ? said(SHEEN[top.sheen], system) : 'not known'}</Cell>
+                  <Cell label="Coats">{said(counted(coats ?? 0, 'coat'), system)}</Cell>
+                  <Cell label="Batch">{top.batch ?? '–'}</Cell>
+                  <Cell label="When">{top.when ?? 'not known'}</Cell>
+                  <Cell label="Certain">{top.certain ? '✓ by the log' : 'not certain'}</Cell>
+                </>
+              ) : (
+                <Cell colSpan={7} label="Paint" className="unsaid">
+                  nobody knows yet
+                </Cell>
+              )}
+            </TableRow>
+          );
+        })}
+      </DataTable>
     </div>
   );
 }

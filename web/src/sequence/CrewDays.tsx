@@ -11,6 +11,7 @@ import { DayField } from '../ui/DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
 import { Check } from '../ui/Check.tsx';
 import { momentWords, readMoment } from './moment.ts';
+import { Toggle } from '../ui/Toggle.tsx';
 
 const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
@@ -56,14 +57,9 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
     <>
       <div role="group" aria-label="Days of the week that are worked" className="week">
         {WEEK.map((name, i) => (
-          <button
-            key={name}
-            type="button"
-            aria-pressed={crew.weekdays.includes(i + 1)}
-            onClick={() => toggleDay(i + 1)}
-          >
+          <Toggle key={name} pressed={crew.weekdays.includes(i + 1)} onChange={() => toggleDay(i + 1)}>
             {name}
-          </button>
+          </Toggle>
         ))}
       </div>
       {crew.start === null && <p className="hint">Weekends count once the first day is known.</p>}

@@ -15,6 +15,7 @@ import { freshId } from '../store/ids.ts';
 import { CrewDays } from './CrewDays.tsx';
 import { DayField } from '../ui/DayField.tsx';
 import { readHours, writeHours } from './hours.ts';
+import Radio from '@mui/material/Radio';
 
 /** Who works, when, for how much; and which school of order they keep. */
 export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
@@ -126,8 +127,7 @@ function OrderOfWork({ view, order }: { view: WholeView; order: TrimOrder }) {
   const { session, state, system } = view;
   return (
     <label className="school">
-      <input
-        type="radio"
+      <Radio
         name="trim-order"
         checked={state.job.practice.trimOrder === order}
         onChange={() => session.edit({ name: 'setPractice', args: { set: { trimOrder: order } } })}

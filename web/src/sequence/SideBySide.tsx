@@ -12,6 +12,8 @@ import { useVariants } from '../workers/what-if.ts';
 import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import { clock } from '../app/clock.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 
 /** What plans may differ in. */
 const DIMENSIONS = ['order', 'people', 'start', 'conditioner'] as const;
@@ -87,64 +89,63 @@ export function SideBySide({ view }: { view: WholeView }) {
           </span>
         )}
       </fieldset>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Plan</th>
-            <th scope="col">Done</th>
-            <th scope="col">Nine in ten by</th>
-            <th scope="col">Days</th>
-            <th scope="col">Paid</th>
-            <th scope="col">Price</th>
-            <th scope="col">Cutting in</th>
-            <th scope="col">Chance of a lap</th>
-            <th>
-              <span className="unseen">Take it</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {variants.map((variant, i) => {
-            const plan = worth[i];
-            const taken = isNow(variant);
-            const when = (t: number | null | undefined): string =>
-              t === null || t === undefined
-                ? 'no plan fits'
-                : `${clock(t, job.crew).date ?? `day ${clock(t, job.crew).day + 1}`}, ${clock(t, job.crew).time}`;
-            return (
-              <tr key={JSON.stringify(variant)} className={taken ? 'taken' : ''}>
-                <th scope="row">{nameOf(variant)}</th>
-                {plan ? (
-                  <>
-                    <td className={plan.finish === best.finish ? 'when best' : 'when'}>{when(plan.finish)}</td>
-                    <td className="when">{when(plan.p90)}</td>
-                    <td>{daysWord(plan.days)}</td>
-                    <td>{formatMinutes(plan.minutes)}</td>
-                    <td className={plan.price === best.price ? 'best' : ''}>{formatMoney(plan.price, job.currency)}</td>
-                    <td>{formatMinutes(plan.cutting)}</td>
-                    <td className={plan.lap === best.lap ? 'best' : ''}>{formatPercent(plan.lap)}</td>
-                  </>
+      <DataTable
+        columns={[
+          'Plan',
+          'Done',
+          'Nine in ten by',
+          'Days',
+          'Paid',
+          'Price',
+          'Cutting in',
+          'Chance of a lap',
+          <span key="unseen" className="unseen">
+            Take it
+          </span>,
+        ]}
+      >
+        {variants.map((variant, i) => {
+          const plan = worth[i];
+          const taken = isNow(variant);
+          const when = (t: number | null | undefined): string =>
+            t === null || t === undefined
+              ? 'no plan fits'
+              : `${clock(t, job.crew).date ?? `day ${clock(t, job.crew).day + 1}`}, ${clock(t, job.crew).time}`;
+          return (
+            <TableRow key={JSON.stringify(variant)} className={taken ? 'taken' : ''}>
+              <RowHead>{nameOf(variant)}</RowHead>
+              {plan ? (
+                <>
+                  <Cell className={plan.finish === best.finish ? 'when best' : 'when'}>{when(plan.finish)}</Cell>
+                  <Cell className="when">{when(plan.p90)}</Cell>
+                  <Cell>{daysWord(plan.days)}</Cell>
+                  <Cell>{formatMinutes(plan.minutes)}</Cell>
+                  <Cell className={plan.price === best.price ? 'best' : ''}>
+                    {formatMoney(plan.price, job.currency)}
+                  </Cell>
+                  <Cell>{formatMinutes(plan.cutting)}</Cell>
+                  <Cell className={plan.lap === best.lap ? 'best' : ''}>{formatPercent(plan.lap)}</Cell>
+                </>
+              ) : (
+                <Cell colSpan={7} className="hint">
+                  …
+                </Cell>
+              )}
+              <Cell>
+                {taken ? (
+                  <b>as it is</b>
                 ) : (
-                  <td colSpan={7} className="hint">
-                    …
-                  </td>
+                  <TextButton
+                    onClick={() => session.run({ name: 'together', args: { edits: variantEdits(job, variant) } })}
+                  >
+                    Take it
+                  </TextButton>
                 )}
-                <td>
-                  {taken ? (
-                    <b>as it is</b>
-                  ) : (
-                    <TextButton
-                      onClick={() => session.run({ name: 'together', args: { edits: variantEdits(job, variant) } })}
-                    >
-                      Take it
-                    </TextButton>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+              </Cell>
+            </TableRow>
+          );
+        })}
+      </DataTable>
       <p className="hint">
         Underlined: the best of its column. A lap counts at the edge that is likeliest to have one.
       </p>

@@ -12,6 +12,7 @@ import { Figure } from '../app/Working.tsx';
 import { clock, dayWord } from '../app/clock.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { TaskPin } from './TaskPin.tsx';
+import ButtonBase from '@mui/material/ButtonBase';
 
 interface TaskListProps {
   readonly view: WholeView;
@@ -56,7 +57,7 @@ function TaskRow({ view, schedule, task, before, isOpen, onChoose }: TaskRowProp
   return (
     <li ref={row} className={isOpen || task.surface === surface?.id ? 'chosen' : ''}>
       {isNewDay && <h4>{dayWord(task.pieces[0]?.[0] ?? 0, crew)}</h4>}
-      <button type="button" className="task" aria-expanded={isOpen} onClick={() => onChoose(isOpen ? null : task)}>
+      <ButtonBase className="task" aria-expanded={isOpen} onClick={() => onChoose(isOpen ? null : task)}>
         <time>
           {from.time}–{to.time}
         </time>
@@ -67,7 +68,7 @@ function TaskRow({ view, schedule, task, before, isOpen, onChoose }: TaskRowProp
             {task.who.map((w) => crew.people[w]?.name).join(' and ')} · {task.roomName} · {formatMinutes(task.work)}
           </small>
         </span>
-      </button>
+      </ButtonBase>
       {isOpen && <TaskWork view={view} schedule={schedule} task={task} onChoose={onChoose} />}
     </li>
   );

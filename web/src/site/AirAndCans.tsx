@@ -17,6 +17,8 @@ import type { Shared } from './shared.ts';
 import { Check } from '../ui/Check.tsx';
 import Button from '@mui/material/Button';
 import type { Logger } from './useLogger.ts';
+import { TextInput } from '../ui/TextInput.tsx';
+import { Choice } from '../ui/Choice.tsx';
 
 /** The air as it is read, and what is left in the cans: clocks and the order go by both. */
 interface Props extends Shared {
@@ -147,10 +149,7 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
         />
       )}
       <div className="field-row">
-        <label className="field">
-          <span>Batch</span>
-          <input value={batch} onChange={(event) => setBatch(event.target.value.slice(0, MOST.batch))} />
-        </label>
+        <TextInput label="Batch" value={batch} maxLength={MOST.batch} onChange={setBatch} />
         <Button variant="outlined" aria-expanded={scanning} onClick={() => setScanning(!scanning)}>
           {scanning ? 'Close' : 'Scan'}
         </Button>
@@ -175,16 +174,12 @@ function Can({ view, log, who, paint }: Pick<Shared, 'view' | 'log' | 'who'> & {
           parse={volume(0)}
           onCommit={(left) => log.note([{ kind: 'litres', who, value: { paint, left, by } }])}
         />
-        <label className="field">
-          <span>Read</span>
-          <select value={by} onChange={(event) => setBy(event.target.value as Level)}>
-            {LEVELS.map((level) => (
-              <option key={level} value={level}>
-                {said(LEVEL_BY[level], system)}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Read"
+          value={by}
+          options={LEVELS.map((level) => [level, said(LEVEL_BY[level], system)])}
+          onChange={setBy}
+        />
       </div>
     </details>
   );

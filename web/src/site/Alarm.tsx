@@ -7,6 +7,7 @@ import { countdown } from './times.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import Button from '@mui/material/Button';
 import { ringsAt, type Alarms } from './useAlarms.ts';
+import ButtonBase from '@mui/material/ButtonBase';
 
 interface AlarmProps extends Shared {
   readonly alarms: Alarms;
@@ -49,13 +50,13 @@ export function Alarm({ view, site, tasks, log, now, alarms, onShow }: AlarmProp
         </p>
       )}
       {next && (
-        <button type="button" className="alarm next" onClick={onShow}>
+        <ButtonBase className="alarm next" onClick={onShow}>
           <b>{countdown(next.due - now)}</b>{' '}
           <span>
             {said(CLOCKS[next.kind], view.system)}
             {task && `: ${whatFor(next)}`}
           </span>
-        </button>
+        </ButtonBase>
       )}
     </div>
   );

@@ -10,6 +10,7 @@ import { Section } from '../ui/Section.tsx';
 import { Check } from '../ui/Check.tsx';
 import Button from '@mui/material/Button';
 import type { Shared } from './shared.ts';
+import { TextInput } from '../ui/TextInput.tsx';
 
 /** What the day asks for besides painting, ticked off; and its end, which waits for covered detectors. */
 export function DayList(props: Shared) {
@@ -118,10 +119,7 @@ function Close({ view, site, log, who }: Shared) {
             write why {open.length === 1 ? 'it stays' : 'they stay'} covered and who watches instead.
           </p>
           <Detectors site={site} log={log} who={who} things={open} />
-          <label className="field">
-            Why
-            <input value={reason} onChange={(event) => setReason(event.target.value)} />
-          </label>
+          <TextInput label="Why" value={reason} onChange={setReason} />
           <Button
             variant="outlined"
             disabled={reason.trim().length < 8}

@@ -17,6 +17,8 @@ import { whyNot } from '../store/why.ts';
 import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { Shared } from './shared.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 
 const TimesChart = lazy(() => import('./TimesChart.tsx'));
 
@@ -32,43 +34,33 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
   const counts = job.learned.paces.length + job.learned.spreads.length;
   return (
     <Section title="What the log teaches">
-      <table className="lessons">
-        <thead>
-          <tr>
-            <th scope="col">Work</th>
-            <th scope="col">Timed</th>
-            <th scope="col">As logged</th>
-            <th scope="col">Believed</th>
-          </tr>
-        </thead>
-        <tbody>
-          {paces.map((row) => (
-            <tr key={`${row.person} ${row.kind} ${row.coat}`}>
-              <th scope="row">
-                {name(row.person)}: {said(WORK_KIND[row.kind], system)}
-                {row.coat === 'later' && ', later coats'}
-              </th>
-              <td>{timed(row)}</td>
-              <td>{row.m ? rateWord(row.own, 'quicker', 'slower') : ''}</td>
-              <td>{rateWord(row.mean, 'quicker', 'slower')}</td>
-            </tr>
-          ))}
-          {spreads.map((row) => {
-            const paint = derived.paints.find(({ key }) => key === row.paint);
-            return (
-              <tr key={`${row.paint} ${row.texture}`}>
-                <th scope="row">
-                  {paint ? said(paintWord(paint), system) : row.paint}
-                  {row.texture !== null && `, ${said(TEXTURE[textureOf(row.texture) ?? 'smooth'], system)}`}
-                </th>
-                <td>{timed(row)}</td>
-                <td>{rateWord(row.own, 'further', 'less far')}</td>
-                <td>{rateWord(row.mean, 'further', 'less far')}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable className="lessons" columns={['Work', 'Timed', 'As logged', 'Believed']}>
+        {paces.map((row) => (
+          <TableRow key={`${row.person} ${row.kind} ${row.coat}`}>
+            <RowHead>
+              {name(row.person)}: {said(WORK_KIND[row.kind], system)}
+              {row.coat === 'later' && ', later coats'}
+            </RowHead>
+            <Cell>{timed(row)}</Cell>
+            <Cell>{row.m ? rateWord(row.own, 'quicker', 'slower') : ''}</Cell>
+            <Cell>{rateWord(row.mean, 'quicker', 'slower')}</Cell>
+          </TableRow>
+        ))}
+        {spreads.map((row) => {
+          const paint = derived.paints.find(({ key }) => key === row.paint);
+          return (
+            <TableRow key={`${row.paint} ${row.texture}`}>
+              <RowHead>
+                {paint ? said(paintWord(paint), system) : row.paint}
+                {row.texture !== null && `, ${said(TEXTURE[textureOf(row.texture) ?? 'smooth'], system)}`}
+              </RowHead>
+              <Cell>{timed(row)}</Cell>
+              <Cell>{rateWord(row.own, 'further', 'less far')}</Cell>
+              <Cell>{rateWord(row.mean, 'further', 'less far')}</Cell>
+            </TableRow>
+          );
+        })}
+      </DataTable>
       <p className="hint">
         Few entries stay near the plan; strays are left out.{' '}
         {counts > 0 && `${counts} of such rates count in this job already.`}

@@ -28,6 +28,9 @@ import type { Shared } from './shared.ts';
 import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
 import { onWall } from './times.ts';
+import { TextInput } from '../ui/TextInput.tsx';
+import { DraftField } from '../ui/DraftField.tsx';
+import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 
 const EarlierLessons = lazy(() => import('../app/EarlierLessons.tsx'));
 
@@ -65,20 +68,7 @@ export function LogBook({ view, site, tasks, log, who, now, zero }: Shared) {
   return (
     <>
       <Section title="A note">
-        <label className="field">
-          <span className="unseen">Note</span>
-          <textarea
-            rows={2}
-            value={note}
-            aria-invalid={fault !== null}
-            onChange={(event) => setNote(event.target.value)}
-          />
-        </label>
-        {fault !== null && (
-          <p role="alert" className="problem">
-            {fault}
-          </p>
-        )}
+        <TextInput label="Note" hideLabel rows={2} value={note} problem={fault} onChange={setNote} />
         <Button
           variant="outlined"
           disabled={!note.trim() || fault !== null}
@@ -170,6 +160,16 @@ interface EntryProps extends Pick<Shared, 'view' | 'tasks' | 'log' | 'who' | 'no
   readonly entry: LogEntry;
   readonly odd: keyof typeof ODD | undefined;
 }
+interface Clock {
+  readonly hour: number;
+  readonly minute: number;
+}
+function readClock(text: string): Result<Clock> {
+  const [, hours, minutes] = /^\s*(\d{1,2})[:.](\d{2})\s*$/.exec(text) ?? [];
+  const clock = { hour: Number(hours), minute: Number(minutes) };
+  return clock.hour < 24 && clock.minute < 60 ? good(clock) : bad('A time of the day is expected here, such as 14:30.');
+}
+
 function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
   const { system, state } = view;
   const { crew } = state.job;
@@ -177,15 +177,11 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
   const at = zero === null ? 0 : minutesSince(zero)(entry.at);
   const timed = onWall(at, now, zero, crew);
   const name = crew.people.find(({ id }) => id === entry.who)?.name ?? entry.who;
-  const move = (text: string): void => {
-    const [hours = 0, minutes = 0] = text.split(':').map(Number);
-    if (!text.includes(':')) return;
-    const moved = DateTime.fromISO(entry.at, { zone: crew.zone })
-      .set({ hour: hours, minute: minutes, second: 0, millisecond: 0 })
-      .toUTC()
-      .toISO();
-    if (moved === null) return;
-    if (log.say({ kind: 'correct', who, corrects: entry.id, value: { at: moved } })) setMending(false);
+  const move = ({ hour, minute }: Clock): null => {
+    const moved = DateTime.fromISO(entry.at, { zone: crew.zone }).set({ hour, minute, second: 0, millisecond: 0 });
+    const value = { at: moved.toUTC().toISO() ?? entry.at };
+    if (log.say({ kind: 'correct', who, corrects: entry.id, value })) setMending(false);
+    return null;
   };
   return (
     <li>
@@ -196,15 +192,12 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
         {odd && <small className="caution">{said(capital(ODD[odd]), system)}</small>}
         {mending && (
           <span className="mend">
-            <label className="field">
-              It was at
-              <input
-                type="time"
-                defaultValue={DateTime.fromISO(entry.at, { zone: crew.zone }).toFormat('HH:mm')}
-                onBlur={(event) => move(event.target.value)}
-                onKeyDown={(event) => event.key === 'Enter' && move(event.currentTarget.value)}
-              />
-            </label>
+            <DraftField
+              label="It was at"
+              value={DateTime.fromISO(entry.at, { zone: crew.zone }).toFormat('HH:mm')}
+              parse={readClock}
+              onCommit={move}
+            />
             <TextButton onClick={() => log.say({ kind: 'correct', who, corrects: entry.id, value: { removed: true } })}>
               It did not happen
             </TextButton>

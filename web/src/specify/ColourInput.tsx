@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useTyped } from '../app/typed.ts';
+import { ColourWell } from '../ui/ColourWell.tsx';
 
 /** The browser's colour picker; a pick is taken when it closes. */
 export function ColourInput({ label, value, onPick }: { label: string; value: string; onPick: (hex: string) => void }) {
@@ -9,10 +10,5 @@ export function ColourInput({ label, value, onPick }: { label: string; value: st
     setDraft(null);
   };
   useTyped(draft !== null, () => (take(), true));
-  return (
-    <label className="field">
-      <span>{label}</span>
-      <input type="color" value={draft ?? value} onChange={(event) => setDraft(event.target.value)} onBlur={take} />
-    </label>
-  );
+  return <ColourWell label={label} value={draft ?? value} onChange={setDraft} onLeave={take} />;
 }

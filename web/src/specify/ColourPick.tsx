@@ -5,7 +5,7 @@ import { colourOffers, plainName, type Offered } from '@kovelin/core/specify/col
 import { lrvOf, undertone } from '@kovelin/core/specify/colour.ts';
 import { likeIt, placeColour, type Place } from '@kovelin/core/specify/place-colour.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
-import { lazy, Suspense, useId, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
@@ -14,6 +14,7 @@ import { Toggle } from '../ui/Toggle.tsx';
 import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
 import { ColourInput } from './ColourInput.tsx';
+import { TextInput } from '../ui/TextInput.tsx';
 
 const ReadColour = lazy(() => import('../app/ReadColour.tsx'));
 const ColourFile = lazy(() => import('./ColourFile.tsx'));
@@ -31,7 +32,6 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
   const [reading, setReading] = useState(false);
   /** The colour that was there before the last pick: it may be wanted elsewhere too. */
   const [was, setWas] = useState<Id | null>(null);
-  const field = useId();
   const offers = colourOffers(text, Object.values(colours));
   const first = offers[0];
 
@@ -91,31 +91,25 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
           </TextButton>
         )}
       </div>
-      <span className="field">
-        <label htmlFor={field}>{spell('Another colour: a name, a code, #d0cfc9 or Lab')}</label>
-        <input
-          id={field}
-          value={text}
-          placeholder={spell('light grey')}
-          autoComplete="off"
-          spellCheck={false}
-          onChange={(event) => setText(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key === 'Escape') setText('');
-            if (event.key !== 'Enter' || !first) return;
-            event.preventDefault();
-            pick(first);
-            setText('');
-          }}
-        />
-      </span>
+      <TextInput
+        label={spell('Another colour: a name, a code, #d0cfc9 or Lab')}
+        value={text}
+        placeholder={spell('light grey')}
+        onChange={setText}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') setText('');
+          if (event.key !== 'Enter' || !first) return;
+          event.preventDefault();
+          pick(first);
+          setText('');
+        }}
+      />
       <ul className="swatches" aria-label={spell('Colours to take')}>
         {offers.slice(0, MOST_SHOWN).map((offer) => (
           <li key={`${offer.hex} ${offer.name}`}>
-            <button
-              type="button"
-              aria-pressed={offer.id === s.colour.id}
-              onClick={() => {
+            <Toggle
+              pressed={offer.id === s.colour.id}
+              onChange={() => {
                 pick(offer);
                 setText('');
               }}
@@ -126,7 +120,7 @@ export function ColourPick({ view, s }: { readonly view: WholeView; readonly s: 
                 {offer.code && <small>{offer.code}</small>}
                 {!offer.shown && <small>beyond this screen: look at a real sample</small>}
               </span>
-            </button>
+            </Toggle>
           </li>
         ))}
       </ul>

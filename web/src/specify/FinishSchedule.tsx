@@ -16,6 +16,8 @@ import { Check } from '../ui/Check.tsx';
 import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
 import { useAssumed } from '../workers/whole.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 
 /** Surface by surface: the finish schedule of the room. */
 export function FinishSchedule({ view }: { view: WholeView }) {
@@ -46,64 +48,61 @@ export function FinishSchedule({ view }: { view: WholeView }) {
         )}
       </div>
       <div className="scroll" tabIndex={0} role="region" aria-label="Finish schedule of the room">
-        <table className="schedule">
-          <thead>
-            <tr>
-              <th>Surface</th>
-              <th>Area</th>
-              <th>{spell('Paint and colour')}</th>
-              <th>Sheen</th>
-              <th>Primer</th>
-              <th>Coats</th>
-              <th>{heading(THE.cover, system)}</th>
-              <th>Brush</th>
-            </tr>
-          </thead>
-          <tbody>
-            {groups.flatMap((group) =>
-              group.slice(0, 1).map((s) => (
-                <tr key={s.surface.id} className={group.some((g) => g.surface.id === surface?.id) ? 'chosen' : ''}>
-                  <th scope="row">
-                    {group.map((g) => (
-                      <TextButton key={g.surface.id} onClick={() => select(g.surface.id)}>
-                        {heading(nameWord(g.surface.name), system)}
-                      </TextButton>
-                    ))}
-                    {here &&
-                      !group.includes(here) &&
-                      differences(here, s).length > 0 &&
-                      differences(here, s).length < 4 && (
-                        <small>
-                          differs from {said(nameWord(here.surface.name), system)} in{' '}
-                          {differences(here, s)
-                            .map((member) =>
-                              member === 'colour' ? spell('the colour') : said(MEMBER_WORDS[member], system),
-                            )
-                            .join(', ')}
-                        </small>
-                      )}
-                    <Assumed members={assumed?.members[s.surface.id] ?? []} system={system} />
-                  </th>
-                  <td data-label="Area" className="number">
-                    {formatArea(
-                      group.reduce((sum, g) => sum + g.surface.area.value, 0),
-                      system,
+        <DataTable
+          columns={[
+            'Surface',
+            'Area',
+            spell('Paint and colour'),
+            'Sheen',
+            'Primer',
+            'Coats',
+            heading(THE.cover, system),
+            'Brush',
+          ]}
+        >
+          {groups.flatMap((group) =>
+            group.slice(0, 1).map((s) => (
+              <TableRow key={s.surface.id} selected={group.some((g) => g.surface.id === surface?.id)}>
+                <RowHead>
+                  {group.map((g) => (
+                    <TextButton key={g.surface.id} onClick={() => select(g.surface.id)}>
+                      {heading(nameWord(g.surface.name), system)}
+                    </TextButton>
+                  ))}
+                  {here &&
+                    !group.includes(here) &&
+                    differences(here, s).length > 0 &&
+                    differences(here, s).length < 4 && (
+                      <small>
+                        differs from {said(nameWord(here.surface.name), system)} in{' '}
+                        {differences(here, s)
+                          .map((member) =>
+                            member === 'colour' ? spell('the colour') : said(MEMBER_WORDS[member], system),
+                          )
+                          .join(', ')}
+                      </small>
                     )}
-                  </td>
-                  <td data-label={spell('Paint and colour')}>
-                    <span className="chip" style={{ background: s.colour.hex }} /> <bdi>{s.product.name}</bdi>,{' '}
-                    <bdi>{s.colour.name}</bdi>
-                  </td>
-                  <td data-label="Sheen">{heading(SHEEN[s.sheen], system)}</td>
-                  <td data-label="Primer">{heading(primerWord(effective(s.system.primer)), system)}</td>
-                  <td data-label="Coats">{said(coatsWord(effective(s.system.coats)), system)}</td>
-                  <td data-label={heading(THE.cover, system)}>{said(coverWord(effective(s.system.cover)), system)}</td>
-                  <td data-label="Brush">{said(brushWord(effective(s.system.brush)), system)}</td>
-                </tr>
-              )),
-            )}
-          </tbody>
-        </table>
+                  <Assumed members={assumed?.members[s.surface.id] ?? []} system={system} />
+                </RowHead>
+                <Cell label="Area" className="number">
+                  {formatArea(
+                    group.reduce((sum, g) => sum + g.surface.area.value, 0),
+                    system,
+                  )}
+                </Cell>
+                <Cell label={spell('Paint and colour')}>
+                  <span className="chip" style={{ background: s.colour.hex }} /> <bdi>{s.product.name}</bdi>,{' '}
+                  <bdi>{s.colour.name}</bdi>
+                </Cell>
+                <Cell label="Sheen">{heading(SHEEN[s.sheen], system)}</Cell>
+                <Cell label="Primer">{heading(primerWord(effective(s.system.primer)), system)}</Cell>
+                <Cell label="Coats">{said(coatsWord(effective(s.system.coats)), system)}</Cell>
+                <Cell label={heading(THE.cover, system)}>{said(coverWord(effective(s.system.cover)), system)}</Cell>
+                <Cell label="Brush">{said(brushWord(effective(s.system.brush)), system)}</Cell>
+              </TableRow>
+            )),
+          )}
+        </DataTable>
       </div>
     </div>
   );

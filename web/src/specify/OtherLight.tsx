@@ -3,6 +3,8 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { lrvOf } from '@kovelin/core/specify/colour.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 
 const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
   day: 'Day',
@@ -18,32 +20,30 @@ export default function OtherLight({ view, s }: { view: WholeView; s: Specified 
   const colours = [...new Map([s.colour, ...others].map((c) => [c.id, c])).values()];
   const rows = [...colours.map((c) => ({ ...c })), { id: 'old', name: 'What is on it now', hex: s.survey.colour }];
   return (
-    <table className="lights">
-      <thead>
-        <tr>
-          <th>{spell('Colour')}</th>
-          {LIGHTS.map((light) => (
-            <th key={light} scope="col">
-              {LIGHT_WORDS[light]} <small>{KELVIN[light]} K</small>
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((c) => (
-          <tr key={c.id}>
-            <th scope="row">
-              {c.name} <small>LRV {lrvOf(c.hex).toFixed(0)}</small>
-            </th>
-            {LIGHTS.map((light) => {
-              const seen = underLight(c.hex, light);
-              return (
-                <td key={light} style={{ background: seen }} aria-label={`${c.name}, ${LIGHT_WORDS[light]}: ${seen}`} />
-              );
-            })}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      className="lights"
+      columns={[
+        spell('Colour'),
+        ...LIGHTS.map((light) => (
+          <span key={light}>
+            {LIGHT_WORDS[light]} <small>{KELVIN[light]} K</small>
+          </span>
+        )),
+      ]}
+    >
+      {rows.map((c) => (
+        <TableRow key={c.id}>
+          <RowHead>
+            {c.name} <small>LRV {lrvOf(c.hex).toFixed(0)}</small>
+          </RowHead>
+          {LIGHTS.map((light) => {
+            const seen = underLight(c.hex, light);
+            return (
+              <Cell key={light} style={{ background: seen }} aria-label={`${c.name}, ${LIGHT_WORDS[light]}: ${seen}`} />
+            );
+          })}
+        </TableRow>
+      ))}
+    </DataTable>
   );
 }

@@ -17,6 +17,7 @@ import { DraftField } from '../ui/DraftField.tsx';
 import { useSpelt } from '../app/useSpelt.ts';
 import { Check } from '../ui/Check.tsx';
 import { ColourInput } from './ColourInput.tsx';
+import ButtonBase from '@mui/material/ButtonBase';
 
 /** Takes answers into the survey of a surface. */
 export type SetAnswers = (change: Partial<Answers>) => void;
@@ -56,9 +57,8 @@ export function OldColours({ s, set }: { s: Specified; set: SetAnswers }) {
       <span className="chip large" style={{ background: colour }} />
       <ColourInput label={spell('Its colour')} value={colour} onPick={(next) => set({ colour: next })} />
       {patches.map((patch, i) => (
-        <button
+        <ButtonBase
           key={patch}
-          type="button"
           className="chip large"
           style={{ background: patch }}
           aria-label={`${spell('Remove the old colour')} ${patch}`}

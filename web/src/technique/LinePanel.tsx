@@ -15,6 +15,7 @@ import { Section } from '../ui/Section.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { CornerDrawing } from './CornerDrawing.tsx';
+import Radio from '@mui/material/Radio';
 
 /** How many ways of making a line are shown before one asks for all. */
 const SHOWN = 5;
@@ -121,8 +122,7 @@ function Way({
   const more = option.cost - chosen.cost;
   return (
     <label className={taken ? 'way taken' : 'way'}>
-      <input
-        type="radio"
+      <Radio
         name={line.id}
         checked={taken}
         onChange={() =>

@@ -9,6 +9,10 @@ import { heading, said } from '@kovelin/core/units/word.ts';
 import { LINE, METHOD } from '@kovelin/core/words/terms.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { WholeView } from '../app/whole.ts';
+import { Fragment } from 'react';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Choice } from '../ui/Choice.tsx';
 
 interface Props {
   readonly view: WholeView;
@@ -24,53 +28,42 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
   const money = (cost: number) => formatMoney(Math.round(cost), state.shown.currency);
   const sum = (list: readonly MadeLine[], of: (m: MadeLine) => number) => list.reduce((all, m) => all + of(m), 0);
   return (
-    <table className="schedule lines">
-      <thead>
-        <tr>
-          <th>Line</th>
-          <th>Length</th>
-          <th>Laps first</th>
-          <th>Then cut</th>
-          <th>How</th>
-          <th>Work</th>
-          <th>Cost</th>
-        </tr>
-      </thead>
+    <DataTable className="lines" columns={['Line', 'Length', 'Laps first', 'Then cut', 'How', 'Work', 'Cost']}>
       {[...groupBy(lines.lines, ({ line }) => line.kind)].map(([kind, own]) => (
-        <tbody key={kind}>
-          <tr className="group">
-            <th scope="rowgroup">{heading(LINE[kind], system)}</th>
-            <td data-label="Length" className="number">
+        <Fragment key={kind}>
+          <TableRow className="group">
+            <RowHead scope="rowgroup">{heading(LINE[kind], system)}</RowHead>
+            <Cell label="Length" className="number">
               {aboutLength(
                 sum(own, (m) => m.line.length),
                 system,
               )}
-            </td>
-            <td colSpan={2}>{own.length > 1 && `${own.length} lines`}</td>
-            <td data-label="How" className="how">
+            </Cell>
+            <Cell colSpan={2}>{own.length > 1 && `${own.length} lines`}</Cell>
+            <Cell label="How" className="how">
               <AllOfKind view={view} kind={kind} own={own} />
-            </td>
-            <td data-label="Work" className="number">
+            </Cell>
+            <Cell label="Work" className="number">
               {formatMinutes(sum(own, (m) => m.chosen.minutes))}
-            </td>
-            <td data-label="Cost" className="number">
+            </Cell>
+            <Cell label="Cost" className="number">
               {money(sum(own, (m) => m.chosen.cost))}
-            </td>
-          </tr>
+            </Cell>
+          </TableRow>
           {own.map((made) => {
             const { line, chosen: way, pinned } = made;
             const [first, cut] = [line.sides[way.first], line.sides[1 - way.first] ?? line.sides[0]];
             return (
-              <tr key={line.id} className={line.id === chosen ? 'chosen' : ''}>
-                <th scope="row">
+              <TableRow key={line.id} selected={line.id === chosen}>
+                <RowHead>
                   <TextButton className="plain" onClick={() => onPick(line.id)}>
                     {heading(sidesWord(line, takeoff), system)}
                   </TextButton>
-                </th>
-                <td data-label="Length" className="number">
+                </RowHead>
+                <Cell label="Length" className="number">
                   {aboutLength(line.length, system)}
-                </td>
-                <td data-label="Laps first">
+                </Cell>
+                <Cell label="Laps first">
                   {first.s && !line.hidden ? (
                     <>
                       <span className="chip" style={{ background: first.s.colour.hex }} />{' '}
@@ -79,45 +72,44 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
                   ) : (
                     <span className="soft">{line.hidden ? 'both, rough' : 'there already'}</span>
                   )}
-                </td>
-                <td data-label="Then cut">
+                </Cell>
+                <Cell label="Then cut">
                   {cut.s && <span className="chip" style={{ background: cut.s.colour.hex }} />}{' '}
                   {heading(sideWord(cut, takeoff), system)}
-                </td>
-                <td data-label="How" className="how">
+                </Cell>
+                <Cell label="How" className="how">
                   {said(METHOD[way.method], system)}
                   {pinned && <small className="pin">pinned</small>}
-                </td>
-                <td data-label="Work" className="number">
+                </Cell>
+                <Cell label="Work" className="number">
                   {formatMinutes(way.minutes)}
-                </td>
-                <td data-label="Cost" className="number">
+                </Cell>
+                <Cell label="Cost" className="number">
                   {money(way.cost)}
-                </td>
-              </tr>
+                </Cell>
+              </TableRow>
             );
           })}
-        </tbody>
+        </Fragment>
       ))}
-      <tbody>
-        <tr className="total">
-          <th scope="row">All {lines.lines.length} lines</th>
-          <td data-label="Length" className="number">
-            {aboutLength(
-              sum(lines.lines, (m) => m.line.length),
-              system,
-            )}
-          </td>
-          <td colSpan={3} />
-          <td data-label="Work" className="number">
-            {formatMinutes(lines.minutes)}
-          </td>
-          <td data-label="Cost" className="number">
-            {money(lines.cost)}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+
+      <TableRow className="total">
+        <RowHead>All {lines.lines.length} lines</RowHead>
+        <Cell label="Length" className="number">
+          {aboutLength(
+            sum(lines.lines, (m) => m.line.length),
+            system,
+          )}
+        </Cell>
+        <Cell colSpan={3} />
+        <Cell label="Work" className="number">
+          {formatMinutes(lines.minutes)}
+        </Cell>
+        <Cell label="Cost" className="number">
+          {money(lines.cost)}
+        </Cell>
+      </TableRow>
+    </DataTable>
   );
 }
 
@@ -129,19 +121,15 @@ function AllOfKind({ view, kind, own }: { view: WholeView; kind: LineKind; own: 
   if (offered.length < 2 && ruled === null) return null;
   const methods = ruled !== null && !offered.includes(ruled) ? [ruled, ...offered] : offered;
   return (
-    <select
-      aria-label={`How all lines are made: ${said(LINE[kind], system)}`}
+    <Choice
+      label={`How all lines are made: ${said(LINE[kind], system)}`}
+      hideLabel
       value={ruled ?? ''}
-      onChange={(event) =>
-        session.edit({ name: 'setLine', args: { key: kind, set: { method: event.target.value || null } } })
-      }
-    >
-      <option value="">each as it costs least</option>
-      {methods.map((m) => (
-        <option key={m} value={m}>
-          all: {said(METHOD[m], system)}
-        </option>
-      ))}
-    </select>
+      options={[
+        ['', 'each as it costs least'],
+        ...methods.map((method) => [method, `all: ${said(METHOD[method], system)}`] as const),
+      ]}
+      onChange={(method) => session.edit({ name: 'setLine', args: { key: kind, set: { method: method || null } } })}
+    />
   );
 }

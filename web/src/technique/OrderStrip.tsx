@@ -21,6 +21,7 @@ import { heading, type Word } from '@kovelin/core/units/word.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { System } from '@kovelin/core/units/si.ts';
+import ButtonBase from '@mui/material/ButtonBase';
 
 interface StripProps {
   readonly lines: RoomLines;
@@ -115,7 +116,7 @@ function Finish({ finish, place, pinned, surfaces, system }: FinishProps) {
       className={isDragging ? 'dragged' : ''}
       style={transform ? { transform: `translateX(${transform.x}px)`, transition: transition ?? '' } : undefined}
     >
-      <button type="button" {...attributes} {...listeners} title={heading(finish.label, system)}>
+      <ButtonBase {...attributes} {...listeners} title={heading(finish.label, system)}>
         <b>{place}</b>
         <span className="chip" style={{ background: finish.hex }} />
         <span className="finish-name">
@@ -123,7 +124,7 @@ function Finish({ finish, place, pinned, surfaces, system }: FinishProps) {
           <small>{heading(surfaces, system)}</small>
         </span>
         {pinned && <i>pinned</i>}
-      </button>
+      </ButtonBase>
     </li>
   );
 }

@@ -3,6 +3,7 @@ import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { ACCENT, TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import type { WholeView } from '../app/whole.ts';
+import Radio from '@mui/material/Radio';
 
 interface Props {
   readonly view: WholeView;
@@ -34,8 +35,7 @@ export function SchoolTable({ view, lines, schools }: Props) {
               const taken = state.job.practice[of] === value;
               return (
                 <label key={school.school} className={taken ? 'way taken' : 'way'}>
-                  <input
-                    type="radio"
+                  <Radio
                     name={of}
                     checked={taken}
                     onChange={() => session.edit({ name: 'setPractice', args: { set: school.set } })}

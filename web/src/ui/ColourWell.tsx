@@ -8,10 +8,11 @@ interface ColourWellProps {
   /** `#rrggbb`. */
   readonly value: string;
   readonly onChange: (hex: string) => void;
+  readonly onLeave?: () => void;
 }
 
 /** A colour by eye, in the browser's own picker. */
-export function ColourWell({ label, hideLabel, value, onChange }: ColourWellProps) {
+export function ColourWell({ label, hideLabel, value, onChange, onLeave }: ColourWellProps) {
   const id = useId();
   return (
     <Field id={id} label={label} hideLabel={hideLabel}>
@@ -20,6 +21,7 @@ export function ColourWell({ label, hideLabel, value, onChange }: ColourWellProp
         type="color"
         value={value}
         onChange={(event) => onChange(event.target.value)}
+        onBlur={onLeave}
         sx={{ width: 56, '& input': { padding: '2px' } }}
       />
     </Field>

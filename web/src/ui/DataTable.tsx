@@ -33,8 +33,8 @@ const Frame = styled(Table)({
 });
 
 interface DataTableProps {
-  /** A heading a column; one that only those need who hear it stands in brackets. */
-  readonly columns: readonly (string | readonly [string])[];
+  /** A heading a column. */
+  readonly columns: readonly ReactNode[];
   readonly children: ReactNode;
   readonly label?: string;
   readonly className?: string;
@@ -45,15 +45,11 @@ export const DataTable = ({ columns, children, label, className }: DataTableProp
   <Frame aria-label={label} className={className}>
     <TableHead>
       <TableRow>
-        {columns.map((column) =>
-          typeof column === 'string' ? (
-            <TableCell key={column}>{column}</TableCell>
-          ) : (
-            <TableCell key={column[0]}>
-              <span className="unseen">{column[0]}</span>
-            </TableCell>
-          ),
-        )}
+        {columns.map((column, i) => (
+          <TableCell key={i} scope="col">
+            {column}
+          </TableCell>
+        ))}
       </TableRow>
     </TableHead>
     <TableBody>{children}</TableBody>
@@ -66,3 +62,5 @@ export const Cell = ({ label, ...rest }: TableCellProps & { readonly label?: str
 );
 /** What a row is about. */
 export const RowHead = (props: TableCellProps) => <TableCell component="th" scope="row" {...props} />;
+/** For those who hear the page. */
+export const Unseen = styled('span')(visuallyHidden as object);

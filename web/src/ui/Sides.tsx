@@ -4,7 +4,8 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 interface SidesProps<T extends string | number> {
   readonly label: string;
   readonly sides: readonly (readonly [T, string])[];
-  readonly value: T;
+  /** null: none is chosen yet. */
+  readonly value: T | null;
   readonly onChange: (side: T) => void;
   readonly fullWidth?: boolean;
 }

@@ -20,3 +20,11 @@ export const readText =
       ? good(text.trim())
       : bad(least ? `${least} to ${most} characters are accepted.` : `At most ${most} characters.`);
   };
+
+/** A whole number as a field reads it. */
+export const readCount =
+  (most: number, least = 0) =>
+  (text: string): Result<number> => {
+    const n = /^\d{1,4}$/.test(text.trim()) ? Number(text) : NaN;
+    return n >= least && n <= most ? good(n) : bad(`A whole number from ${least} to ${most} is expected here.`);
+  };

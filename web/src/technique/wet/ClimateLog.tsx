@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { ReadingBar } from '../../ui/ReadingBar.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { useReading } from '../../workers/files.ts';
+import { FilePick } from '../../ui/FilePick.tsx';
 
 interface ClimateLogProps {
   readonly air: Air;
@@ -53,18 +54,13 @@ export function ClimateLog({ air, system, onDay }: ClimateLogProps) {
         <p className="hint">The same all day; a climate log says how it goes.</p>
       )}
       <div className="row-buttons">
-        <label className="file">
-          <span>Read a log</span>
-          <input
-            type="file"
-            aria-label="Climate log"
-            accept=".csv,.txt"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) void file.text().then((text) => take(file.name, text));
-            }}
-          />
-        </label>
+        <FilePick
+          accept=".csv,.txt"
+          label="Climate log"
+          onFiles={([file]) => void file?.text().then((text) => take(file.name, text))}
+        >
+          Read a log
+        </FilePick>
         <TextButton onClick={() => void ask()}>Ask the simulated logger</TextButton>
       </div>
       <ReadingBar reading={reading} />

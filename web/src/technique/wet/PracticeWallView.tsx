@@ -17,6 +17,8 @@ import Button from '@mui/material/Button';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { WholeView } from '../../app/whole.ts';
 import { useScheme } from '../../ui/scheme.ts';
+import TableRow from '@mui/material/TableRow';
+import { Cell, DataTable, RowHead } from '../../ui/DataTable.tsx';
 
 /** Time runs so many times faster than at a wall. */
 const FAST = 12;
@@ -208,33 +210,24 @@ export function PracticeWallView({
             {formatMinutes(told.time)} · roller {Math.round(told.load * 100)} % full
           </p>
           {lit && (
-            <table className="schedule">
-              <thead>
-                <tr>
-                  <th>Of the wall</th>
-                  <th>yours</th>
-                  <th>as the play has it</th>
-                </tr>
-              </thead>
-              <tbody>
-                {MARKS.map((mark) => (
-                  <tr key={mark}>
-                    <th scope="row">{WORDS[mark]}</th>
-                    <td className="number">{formatPercent(lit.mine.shares[mark])}</td>
-                    <td className="number">{formatPercent(lit.play.shares[mark])}</td>
-                  </tr>
-                ))}
-                <tr>
-                  <th scope="row">it took, with loads</th>
-                  <td className="number">
-                    {formatMinutes(lit.mine.minutes)}, {lit.mine.dips}
-                  </td>
-                  <td className="number">
-                    {formatMinutes(lit.play.minutes)}, {lit.play.dips}
-                  </td>
-                </tr>
-              </tbody>
-            </table>
+            <DataTable columns={['Of the wall', 'yours', 'as the play has it']}>
+              {MARKS.map((mark) => (
+                <TableRow key={mark}>
+                  <RowHead>{WORDS[mark]}</RowHead>
+                  <Cell className="number">{formatPercent(lit.mine.shares[mark])}</Cell>
+                  <Cell className="number">{formatPercent(lit.play.shares[mark])}</Cell>
+                </TableRow>
+              ))}
+              <TableRow>
+                <RowHead>it took, with loads</RowHead>
+                <Cell className="number">
+                  {formatMinutes(lit.mine.minutes)}, {lit.mine.dips}
+                </Cell>
+                <Cell className="number">
+                  {formatMinutes(lit.play.minutes)}, {lit.play.dips}
+                </Cell>
+              </TableRow>
+            </DataTable>
           )}
           {lit &&
             MARKS.filter((mark) => lit.mine.shares[mark] >= 0.005).map((mark) => (

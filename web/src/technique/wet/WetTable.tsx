@@ -29,6 +29,7 @@ import { PracticeWallView } from './PracticeWallView.tsx';
 import { Raked } from './Raked.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { WetPicture } from './WetPicture.tsx';
+import { Toggle } from '../../ui/Toggle.tsx';
 
 const WetChart = lazy(() => import('./WetChart.tsx'));
 
@@ -205,7 +206,7 @@ function Answered({ view, specified: s, wish, ask, answer, onWish }: AnsweredPro
           <ul className="remedies">
             {remedies.map((r) => (
               <li key={r.change} className={r === remedy ? 'taken' : ''}>
-                <button type="button" aria-pressed={r === remedy} onClick={() => setPicked(r.change)}>
+                <Toggle pressed={r === remedy} onChange={() => setPicked(r.change)}>
                   <b>{heading(CHANGE[r.change], system)}</b>
                   <span className="number">
                     lap {formatPercent(r.lap)} · halo {formatPercent(r.halo)}
@@ -215,7 +216,7 @@ function Answered({ view, specified: s, wish, ask, answer, onWish }: AnsweredPro
                       ? 'costs nothing'
                       : `${r.cost > 0 ? '+' : '−'}${formatMoney(Math.abs(Math.round(r.cost)), state.shown.currency)}`}
                   </small>
-                </button>
+                </Toggle>
               </li>
             ))}
           </ul>
