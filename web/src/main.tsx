@@ -28,6 +28,7 @@ const PAGES = [
   { path: '/help', View: lazy(() => import('./help/HelpPage.tsx')) },
   { path: '/help/words', View: lazy(() => import('./help/WordsPage.tsx')) },
   { path: '/help/:guide', View: lazy(() => import('./help/GuidePage.tsx')) },
+  { path: '/kit', View: lazy(() => import('./ui/KitPage.tsx')) },
   { path: '/demo', View: lazy(() => import('./jobs/DemoPage.tsx')) },
 ];
 

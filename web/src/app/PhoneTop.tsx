@@ -1,5 +1,7 @@
 import ButtonBase from '@mui/material/ButtonBase';
 import Drawer from '@mui/material/Drawer';
+import List from '@mui/material/List';
+import ListItemButton from '@mui/material/ListItemButton';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useJob } from './job-context.ts';
@@ -44,29 +46,30 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
       <Drawer anchor="bottom" open={opened !== null} onClose={close} className="from-below">
         {opened === 'steps' && (
           <nav aria-label="Steps">
-            <ol className="step-list">
+            <List>
               {steps.map(({ key, word, place }) => (
-                <li key={key}>
-                  <Link
-                    to={`${key}${search}`}
-                    aria-current={key === step?.key ? 'page' : undefined}
-                    onClick={(event) => {
-                      event.preventDefault();
-                      goToStep(key);
-                      close();
-                    }}
-                  >
-                    <b>{place}</b> {word}
-                  </Link>
-                </li>
+                <ListItemButton
+                  key={key}
+                  component={Link}
+                  to={`${key}${search}`}
+                  selected={key === step?.key}
+                  aria-current={key === step?.key ? 'page' : undefined}
+                  onClick={(event) => {
+                    event.preventDefault();
+                    goToStep(key);
+                    close();
+                  }}
+                >
+                  {place} {word}
+                </ListItemButton>
               ))}
-              <li>
-                <Link to="/">All jobs</Link>
-              </li>
-              <li>
-                <Link to={`/hand-over/${state.job.id}`}>Hand the job over</Link>
-              </li>
-            </ol>
+              <ListItemButton component={Link} to="/">
+                All jobs
+              </ListItemButton>
+              <ListItemButton component={Link} to={`/hand-over/${state.job.id}`}>
+                Hand the job over
+              </ListItemButton>
+            </List>
           </nav>
         )}
         {opened === 'rooms' && (

@@ -217,14 +217,20 @@ function Sheet({
         </g>
       </svg>
       <div className="zoom" role="group" aria-label="Size of the drawing">
-        <Button size="small" aria-label="Larger" onClick={() => zoom.by(1.5)}>
+        <Button size="small" variant="outlined" aria-label="Larger" onClick={() => zoom.by(1.5)}>
           +
         </Button>
-        <Button size="small" aria-label="Smaller" disabled={zoom.scale <= 1} onClick={() => zoom.by(1 / 1.5)}>
+        <Button
+          size="small"
+          variant="outlined"
+          aria-label="Smaller"
+          disabled={zoom.scale <= 1}
+          onClick={() => zoom.by(1 / 1.5)}
+        >
           −
         </Button>
         {zoom.scale > 1 && (
-          <Button size="small" onClick={zoom.whole}>
+          <Button size="small" variant="outlined" onClick={zoom.whole}>
             whole room
           </Button>
         )}

@@ -165,10 +165,10 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
       </figcaption>
       <div className="risk-plot" style={{ height: HEIGHT }} aria-busy={isFetching}>
         <div ref={place} style={{ height: HEIGHT }} />
-        <button
-          type="button"
+        <div
           className="risk-handle"
           role="slider"
+          tabIndex={0}
           aria-label="Accepted chance of not finishing"
           aria-valuemin={LEAST * 100}
           aria-valuemax={MOST * 100}
@@ -188,7 +188,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
           onPointerCancel={() => setHeld(null)}
         >
           <span>{formatPercent(risk)}</span>
-        </button>
+        </div>
       </div>
       <p className="hint">
         Drag the handle, or use its arrow keys: at {formatPercent(risk)}, for every paint of the job, have at least{' '}
