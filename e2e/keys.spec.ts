@@ -16,10 +16,17 @@ async function watchRows(page: Page): Promise<void> {
     const FUNCTIONS = [0, 11, 14, 15];
     const HOST = 5;
     const rendered: string[] = [];
+    /** The first element that is drawn by it; some of the toolkit's parts draw nothing themselves. */
+    const drawnBy = (fiber: Fiber): Fiber | null => {
+      for (let child = fiber.child; child; child = child.sibling) {
+        const drawn = child.tag === HOST ? child : drawnBy(child);
+        if (drawn) return drawn;
+      }
+      return null;
+    };
     const rowOf = (fiber: Fiber): string | null => {
-      let at = fiber.child;
-      while (at && at.tag !== HOST) at = at.child;
-      return at?.stateNode instanceof HTMLTableRowElement ? (at.stateNode.dataset['row'] ?? null) : null;
+      const element = drawnBy(fiber)?.stateNode;
+      return element instanceof HTMLTableRowElement ? (element.dataset['row'] ?? null) : null;
     };
     const visit = (next: Fiber, before: Fiber | null): void => {
       // the same fiber as before: React did not come by

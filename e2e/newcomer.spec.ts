@@ -68,7 +68,7 @@ test.describe('a newcomer in Britain', () => {
     await settled(page);
     await expect(page.locator('[data-opening=w2]')).toBeVisible();
     await goTo(page, 'Order');
-    await expect(page.locator('.schedule').first()).toContainText('Wall paint');
+    await expect(page.locator('.entry-panel table').first()).toContainText('Wall paint');
     await expect(figure(page, 'Price')).toContainText('£');
     const { clicks, keys } = await counted();
     expect(clicks).toBeLessThanOrEqual(15);
@@ -191,7 +191,7 @@ test('a newcomer on a phone, by touch: a length that is missing is asked for; th
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
   await page.locator('.phone-top .where').tap();
   await page.getByRole('link', { name: 'Order' }).tap();
-  await expect(page.locator('.schedule').first()).toContainText('Wall paint');
+  await expect(page.locator('.entry-panel table').first()).toContainText('Wall paint');
   expect((await counted()).clicks).toBeLessThanOrEqual(15);
   await phone.close();
 });

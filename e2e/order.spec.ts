@@ -34,7 +34,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
   await openPart(page, 'Loft bedroom');
   await goTo(page, 'Order');
   await page.getByRole('button', { name: /^Wall B, / }).click();
-  const row = page.locator('.schedule tr.chosen');
+  const row = page.locator('.entry-panel tr.Mui-selected');
   await expect(row).toContainText('and 1.27 qt from the shelf');
   const handle = page.getByRole('slider', { name: 'Accepted chance of not finishing' });
   await expect(handle).toHaveAttribute('aria-valuenow', '5');
@@ -84,7 +84,8 @@ test('materials follow from the job; what is owned is taken off, and a tool that
   await openPart(page, 'Parlour', 'Loft bedroom');
   await goTo(page, 'Order');
   await show(page, 'Everything else');
-  const rowOf = (name: RegExp) => page.locator('.schedule tr').filter({ has: page.getByRole('rowheader', { name }) });
+  const rowOf = (name: RegExp) =>
+    page.locator('.entry-panel tr').filter({ has: page.getByRole('rowheader', { name }) });
   const pole = rowOf(/^Extension pole/);
   await expect(pole).toContainText('2 poles');
   await pole.getByLabel('Owned: Extension pole').fill('two');
@@ -123,9 +124,8 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   await openPart(page, 'Parlour', 'Loft bedroom');
   await goTo(page, 'Order');
   await show(page, 'Labor and price');
-  const body = page.locator('.schedule tbody').nth(1);
   const amounts = async () => {
-    const cells = await body.locator('tr:not(.total) td:last-child').allTextContents();
+    const cells = await page.locator('tr[data-line] td:last-child').allTextContents();
     return cells.map(money).reduce((a, b) => a + b, 0);
   };
   const total = async () => money(await page.locator('[data-total=price]').textContent());
@@ -283,7 +283,7 @@ test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it
   await expect(dialog.getByText('Farbe Nr. 12345 is in the job now')).toBeVisible();
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page
-    .locator('.schedule')
+    .locator('.entry-panel table')
     .getByRole('button', { name: /^\d+ Wall paint, water-borne/ })
     .first()
     .click();

@@ -159,7 +159,7 @@ test('on a phone no step is wider than the page, what is pressed is 44 px high, 
   await expect(asked.locator('legend').first()).not.toHaveText('What is on it now?');
   await settled(page);
   await page.goto(`/job/${job}/order`);
-  await page.locator('.schedule tbody tr').nth(1).getByRole('button').first().tap();
+  await page.locator('.entry-panel tbody tr').nth(1).getByRole('button').first().tap();
   await page.locator('.sheet-handle').tap();
   await expect(page.getByRole('heading', { name: 'How much is enough?' })).toBeVisible();
   await phone.close();

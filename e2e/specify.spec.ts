@@ -83,8 +83,8 @@ test('a job moves to another country: tins, money and words are those of its sho
   await expect(page.locator('.ledger [data-entry=Price] b')).toContainText('£');
   const cans = page.locator('.cans');
   await expect(cans.first()).toContainText(/× (10|5|2\.5|1) L/);
-  await expect(page.locator('.schedule')).not.toContainText('3.79 L');
-  await expect(page.locator('.schedule thead')).toContainText('Tins to buy');
+  await expect(page.locator('.entry-panel table')).not.toContainText('3.79 L');
+  await expect(page.locator('.entry-panel thead')).toContainText('Tins to buy');
   // remembered: the next job begins there
   await settled(page);
   await page.goto('/');
@@ -201,7 +201,7 @@ test('the practice is set once with its price, and overruled where the user like
   await page.getByLabel(/^Opacity/).fill('100 %');
   await expect(page.getByRole('alert').filter({ hasText: 'no thickness' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.locator('.schedule').getByRole('button', { name: /^Door/ }).first().click();
+  await page.locator('.entry-panel table').getByRole('button', { name: /^Door/ }).first().click();
   await page.getByRole('button', { name: 'There now' }).click();
   await page.locator('.answers').getByRole('button', { name: 'Edges and handle' }).click();
   await page.getByLabel(/Edges differ/).check();

@@ -9,7 +9,9 @@ import { FOOT } from '@kovelin/core/units/si.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { OPENING, THE, TRIM } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
-import { type ComponentProps, useEffect, useState } from 'react';
+import { type ComponentProps, type ReactNode, useEffect, useState } from 'react';
+import { type Control, useController, useForm } from 'react-hook-form';
+import { lateSchema } from '../ui/late-schema.ts';
 import { attempt } from '../app/database.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
@@ -34,9 +36,10 @@ interface Props {
   readonly onCottage: () => void;
 }
 type Key = 'length' | 'width' | 'height';
-type Said = Omit<PlainRoom, Key> & Record<Key, Reading | null>;
+/** What is asked on the first page; a length that is null was not typed. */
+export type StartForm = Omit<PlainRoom, Key> & Record<Key, Reading | null>;
 
-const NOTHING_SAID: Said = {
+const NOTHING_SAID: StartForm = {
   name: 'Living room',
   length: null,
   width: null,
@@ -50,15 +53,16 @@ const WALL = { max: 60, what: 'a wall' };
 const HEIGHT = { max: 20, what: 'a height' };
 /** What is drawn before anything is typed, m: a room of the middling kind. */
 const MIDDLING = { metric: [4.5, 3.6], imperial: [15 * FOOT, 12 * FOOT] } as const;
+const SCHEMA = lateSchema<StartForm>(() => import('./start-schema.ts'));
 const COUNTS = Array.from({ length: 7 }, (_, n) => [`${n}`, `${n}`] as const);
 
 /** The ways into a first room: two lengths and a height, walls one by one, a file, or the example. */
 export default function Start({ onOpen, file, onCottage }: Props) {
   const [country, setCountry] = useState<Country | null>(null);
-  const [plain, setPlain] = useHalfTyped('start', NOTHING_SAID);
+  const [plain, keep] = useHalfTyped('start', NOTHING_SAID);
+  const { control, handleSubmit, setFocus } = useForm({ defaultValues: plain, resolver: SCHEMA });
   const [me, setMe] = useState<Pick<Me, 'own'>>({ own: false });
   const [owned, setOwned] = useState<Readonly<Record<string, number>>>({});
-  const [missing, setMissing] = useState<'length' | 'width' | null>(null);
   useEffect(() => {
     // where nothing can be kept, nothing was: that is said above
     countryBefore().then(setCountry, () => setCountry(countryHere()));
@@ -74,12 +78,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
   const { units, words } = COUNTRY_ROWS[country];
   const system = systemOf({ units, region: { words } });
   const usual = usualOf(units);
-  const set = (change: Partial<Said>): null => {
-    setPlain({ ...plain, ...change });
-    setMissing(null);
-    return null;
-  };
-  const whole = (of: Said): PlainRoom => ({
+  const whole = (of: StartForm): PlainRoom => ({
     ...of,
     length: of.length ?? tapeReading(MIDDLING[units][0], system),
     width: of.width ?? tapeReading(MIDDLING[units][1], system),
@@ -94,7 +93,6 @@ export default function Start({ onOpen, file, onCottage }: Props) {
     void attempt('It was not remembered', () => rememberOwned(key, pieces));
   };
   const pieces = KIT.reduce((sum, { item, size }) => sum + (owned[materialKey(item, size)] ?? 0), 0);
-  const go = (key: Key): void => document.getElementById(`start-${key}`)?.focus();
   /** Enter takes the field first: what it held is there when the next frame is. */
   const press = () => void requestAnimationFrame(() => document.getElementById('start-draw')?.click());
   const make = async (draw: Parameters<typeof createJob>[2]) => {
@@ -103,14 +101,10 @@ export default function Start({ onOpen, file, onCottage }: Props) {
       await rememberRegion(country);
       return createJob(freshId(), plain.name, draw);
     });
-    if (made !== null) setPlain(NOTHING_SAID);
+    if (made !== null) keep(NOTHING_SAID);
     onOpen(made);
   };
-  const draw = () => {
-    const { length, width } = plain;
-    const lacks = !length ? 'length' : !width ? 'width' : null;
-    setMissing(lacks);
-    if (lacks) return go(lacks);
+  const draw = handleSubmit(() => {
     void make((id, ids, units) => {
       const { room, left } = plainRoom(id, whole(plain), ids, units);
       if (left)
@@ -121,19 +115,20 @@ export default function Start({ onOpen, file, onCottage }: Props) {
         );
       return room;
     });
-  };
+  });
   const size = (kind: 'door' | 'window') => {
     const { width, height } = usual.openings[kind];
     return `${heading(OPENING[kind], system)}s, ${width.typed} × ${height.typed}`;
   };
-  const field = (key: Key) => ({
-    id: `start-${key}`,
-    value: plain[key],
+  const field = <Name extends keyof StartForm>(name: Name) => ({
+    name,
+    control,
+    onKeep: (value: StartForm[Name]) => keep({ ...plain, [name]: value }),
+  });
+  const length = (name: Key) => ({
+    ...field(name),
     system,
-    optional: true,
-    placeholder: whole({ ...plain, [key]: null })[key].typed,
-    problem: missing === key ? 'Type how long this wall is, then the room can be drawn.' : null,
-    onCommit: (reading: Reading | null) => set({ [key]: reading }),
+    placeholder: whole({ ...plain, [name]: null })[name].typed,
   });
   const drawn = plainRoom('start', whole(plain), seededIds('start'), units);
   return (
@@ -166,42 +161,20 @@ export default function Start({ onOpen, file, onCottage }: Props) {
         <Choice label="Who is it for?" value={me.own ? 'own' : 'client'} options={FOR_WHOM} onChange={whose} />
         <h2>A room from two lengths and a height</h2>
         <div className="start-lengths">
-          <LengthField label="Length" {...field('length')} options={WALL} onEnter={() => go('width')} />
-          <LengthField label="Width" {...field('width')} options={WALL} onEnter={() => go('height')} />
-          <LengthField label="Height" {...field('height')} options={HEIGHT} onEnter={press} />
+          <LengthOf label="Length" {...length('length')} options={WALL} onEnter={() => setFocus('width')} />
+          <LengthOf label="Width" {...length('width')} options={WALL} onEnter={() => setFocus('height')} />
+          <LengthOf label="Height" {...length('height')} options={HEIGHT} onEnter={press} />
         </div>
         <div className="start-lengths">
-          <Choice
-            label={size('door')}
-            value={`${plain.doors}`}
-            options={COUNTS}
-            onChange={(n) => set({ doors: Number(n) })}
-          />
-          <Choice
-            label={size('window')}
-            value={`${plain.windows}`}
-            options={COUNTS}
-            onChange={(n) => set({ windows: Number(n) })}
-          />
+          <CountOf label={size('door')} {...field('doors')} />
+          <CountOf label={size('window')} {...field('windows')} />
         </div>
-        <Check
-          label={
-            <>
-              {heading(TRIM.baseboard, system)} {usual.baseboard.typed} high, and {said(TRIM.casing, system)}{' '}
-              {usual.openings.door.casing.typed} round each door and window
-            </>
-          }
-          checked={plain.baseboard}
-          onChange={(isOn) => set({ baseboard: isOn })}
-        />
-        <DraftField
-          label="Called"
-          value={plain.name}
-          parse={readText(MOST.name, 1)}
-          onCommit={(name) => set({ name })}
-          onEnter={press}
-        />
-        <Button id="start-draw" variant="contained" onClick={draw}>
+        <BaseboardOf {...field('baseboard')}>
+          {heading(TRIM.baseboard, system)} {usual.baseboard.typed} high, and {said(TRIM.casing, system)}{' '}
+          {usual.openings.door.casing.typed} round each door and window
+        </BaseboardOf>
+        <NameOf {...field('name')} onEnter={press} />
+        <Button id="start-draw" variant="contained" onClick={() => void draw()}>
           Draw it
         </Button>
         <p className="hint">All four walls are drawn at once; every size can be corrected then.</p>
@@ -227,4 +200,48 @@ export default function Start({ onOpen, file, onCottage }: Props) {
       </div>
     </section>
   );
+}
+
+/** One field of the form: what is typed is seen in the drawing at each key, and is there after a reload. */
+interface FieldProps<Name extends keyof StartForm> {
+  readonly name: Name;
+  readonly control: Control<StartForm>;
+  readonly onKeep: (value: StartForm[Name]) => void;
+}
+function useField<Name extends keyof StartForm>({ name, control, onKeep }: FieldProps<Name>) {
+  const { field, fieldState } = useController({ name, control });
+  const set = (value: StartForm[Name]): null => {
+    field.onChange(value);
+    onKeep(value);
+    return null;
+  };
+  return { value: field.value as StartForm[Name], set, ref: field.ref, problem: fieldState.error?.message ?? null };
+}
+
+type LengthProps = FieldProps<Key> &
+  Pick<ComponentProps<typeof LengthField>, 'label' | 'system' | 'options' | 'placeholder' | 'onEnter'>;
+function LengthOf({ name, control, onKeep, ...rest }: LengthProps) {
+  const { value, set, ref, problem } = useField({ name, control, onKeep });
+  return <LengthField {...rest} optional value={value} problem={problem} inputRef={ref} onType={set} onCommit={set} />;
+}
+function NameOf({ onEnter, ...props }: FieldProps<'name'> & { readonly onEnter: () => void }) {
+  const { value, set, problem } = useField(props);
+  return (
+    <DraftField
+      label="Called"
+      value={value}
+      problem={problem}
+      parse={readText(MOST.name, 1)}
+      onCommit={set}
+      onEnter={onEnter}
+    />
+  );
+}
+function CountOf({ label, ...props }: FieldProps<'doors' | 'windows'> & { readonly label: string }) {
+  const { value, set } = useField(props);
+  return <Choice label={label} value={`${value}`} options={COUNTS} onChange={(n) => set(Number(n))} />;
+}
+function BaseboardOf({ children, ...props }: FieldProps<'baseboard'> & { readonly children: ReactNode }) {
+  const { value, set } = useField(props);
+  return <Check label={children} checked={value} onChange={set} />;
 }

@@ -78,7 +78,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
       </TableRow>
 
       {price.lines.map(({ kind, amount }) => (
-        <TableRow key={kind}>
+        <TableRow key={kind} data-line={kind}>
           <RowHead>
             {kind === 'tax' ? pricing.taxName : spell(PRICE_WORDS[kind])}{' '}
             <small className="inline">{share(kind)}</small>

@@ -49,6 +49,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
       </div>
       <div className="scroll" tabIndex={0} role="region" aria-label="Finish schedule of the room">
         <DataTable
+          className="finishes"
           columns={[
             'Surface',
             'Area',

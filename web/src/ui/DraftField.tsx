@@ -2,7 +2,7 @@ import type { Edit } from '@kovelin/core/job/edits.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import InputBase from '@mui/material/InputBase';
 import Link from '@mui/material/Link';
-import { type KeyboardEvent, useContext, useId, useState } from 'react';
+import { type KeyboardEvent, type Ref, useContext, useId, useState } from 'react';
 import { aim, hasPad } from '../app/aim.ts';
 import { say } from '../app/say.ts';
 import { SessionContext } from '../app/session-context.ts';
@@ -16,6 +16,8 @@ export interface DraftFieldProps<T> {
   readonly parse: (text: string) => Result<T>;
   /** The edit that shows what is being typed; it is the field's own, and goes with it. */
   readonly drafts?: (value: T) => Edit | null;
+  /** Told at each key what is typed, while it can be read. */
+  readonly onType?: (value: T) => void;
   /** @returns a sentence when the edit was refused. */
   readonly onCommit: (value: T) => string | null | undefined;
   readonly onEnter?: (() => void) | undefined;
@@ -24,6 +26,7 @@ export interface DraftFieldProps<T> {
   /** A problem that the whole room, not this text alone, has with the field. */
   readonly problem?: string | null;
   readonly id?: string;
+  readonly inputRef?: Ref<HTMLInputElement>;
   readonly hideLabel?: boolean;
   /** Several lines: Enter starts a new one, Ctrl Enter takes what is there. */
   readonly lines?: number;
@@ -58,6 +61,7 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
     setText(next);
     setRefused(null);
     const parsed = props.parse(next);
+    if (parsed.ok) props.onType?.(parsed.value);
     if (props.drafts) session?.setDraft(owner, parsed.ok ? props.drafts(parsed.value) : null);
   };
   const commit = (): boolean => {
@@ -111,6 +115,8 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
     } else if (event.key === 'Escape' && text !== null) {
       const field = event.currentTarget;
       setText(null);
+      const was = props.parse(before);
+      if (was.ok) props.onType?.(was.value);
       setRefused(null);
       session?.setDraft(owner, null);
       requestAnimationFrame(() => document.activeElement === field && field.select());
@@ -127,6 +133,7 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
       <InputBase
         {...(props.lines ? { inputComponent: 'textarea' } : {})}
         id={id}
+        inputRef={props.inputRef}
         fullWidth
         value={text ?? props.value}
         placeholder={props.placeholder}

@@ -16,7 +16,7 @@ export function Sides<T extends string | number>({ label, sides, value, onChange
     <ToggleButtonGroup
       exclusive
       aria-label={label}
-      className="sides"
+      className={fullWidth ? 'sides full' : 'sides'}
       fullWidth={fullWidth}
       value={value}
       // what is pressed again says null, and stays

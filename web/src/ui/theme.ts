@@ -86,7 +86,13 @@ export const THEME = createTheme({
     MuiButton: {
       defaultProps: { disableElevation: true, color: 'inherit' },
       styleOverrides: {
-        root: { paddingInline: 14, lineHeight: 1.2, minWidth: 0, ...pressed(34), '&.Mui-disabled': { opacity: 0.7 } },
+        root: {
+          paddingInline: 14,
+          lineHeight: 1.2,
+          minWidth: 0,
+          ...pressed(34),
+          '&.Mui-disabled': { color: 'var(--soft)', borderColor: 'var(--line)' },
+        },
         outlined: { borderColor: 'var(--rim)', background: 'var(--card)', '&:hover': { background: 'var(--chosen)' } },
         contained: {
           background: 'var(--spruce)',
@@ -288,13 +294,13 @@ export const THEME = createTheme({
       defaultProps: { size: 'small' },
       styleOverrides: {
         root: {
-          padding: '4px 8px 4px 0',
-          lineHeight: 1.25,
-          whiteSpace: 'normal',
           font: 'inherit',
+          lineHeight: 1.25,
+          padding: '4px 8px 4px 0',
           color: 'inherit',
           borderColor: 'var(--line)',
           verticalAlign: 'top',
+          whiteSpace: 'normal',
         },
         head: {
           fontSize: 12.5,
