@@ -194,6 +194,7 @@ interface Grey {
 /** What a picture on the page looks like, in grey. */
 async function greyOf(page: Page, nth: number, side: number): Promise<Grey> {
   await page.getByLabel(/^Code, of/).fill(String(nth));
+  await page.keyboard.press('Enter');
   const image = page.getByRole('img', { name: `Code ${nth} of` });
   await image.waitFor();
   const text = await image.evaluate(async (shown: HTMLImageElement, size) => {

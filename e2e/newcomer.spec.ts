@@ -179,7 +179,7 @@ test('a newcomer on a phone, by touch: a length that is missing is asked for; th
   const counted = await counting(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'Draw it' }).tap();
-  await expect(page.getByRole('alert')).toHaveText('Type how long this wall is, then the room can be drawn.');
+  await expect(page.getByRole('alert').first()).toHaveText('Type how long this wall is, then the room can be drawn.');
   const length = page.getByLabel('Length', { exact: true });
   await expect(length).toBeFocused();
   await length.fill('4.35');

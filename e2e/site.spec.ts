@@ -74,7 +74,7 @@ test('stopped with a reason by keyboard; a clock runs for what dries; a detector
   await page.getByRole('button', { name: 'Note it' }).click();
   await page.getByRole('button', { name: 'Close the day' }).click();
   await expect(page.getByText('The day is closed.')).toBeVisible();
-  const item = page.getByRole('checkbox', { name: /A wet rag/ });
+  const item = page.getByRole('checkbox', { name: 'Windows shut' });
   await item.check();
   await expect(item).toBeChecked();
 });

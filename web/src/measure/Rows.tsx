@@ -31,15 +31,15 @@ export function Rows({ view, room, takeoff }: RoomProps) {
   const isLate = useDeferredValue(true, false);
   const { session, system } = view;
   const walls = rows(room.walls);
-  const focus = (wall: string) =>
-    panel.current?.querySelector<HTMLInputElement>(`#length-${CSS.escape(wall)}`)?.focus();
-  /** The wall to type next, which may have to be drawn first: in a room without lengths its first one, then the one added. */
-  const wanted = useRef(walls.every((wall) => !wall.length) ? walls[0]?.id : undefined);
+  /** The field to type in next, which may have to be drawn first: in a room without lengths its first one, then what was added. */
+  const wanted = useRef(walls.every((wall) => !wall.length) && walls[0] ? `length-${walls[0].id}` : null);
   useEffect(() => {
-    if (!wanted.current || !room.walls.byId[wanted.current]) return;
-    focus(wanted.current);
-    wanted.current = undefined;
-  }, [room]);
+    const field = wanted.current === null ? null : document.getElementById(wanted.current);
+    if (!field) return;
+    wanted.current = null;
+    field.scrollIntoView({ block: 'nearest' });
+    field.focus();
+  });
   /** From a wall to the next, from the last to what else the room may have; from no wall to the first. */
   const goOn = useCallback((from: string | null) => {
     const lengths = [...(panel.current?.querySelectorAll<HTMLInputElement>('input[id^="length-"]') ?? [])];
@@ -47,26 +47,20 @@ export function Rows({ view, room, takeoff }: RoomProps) {
     if (next) next.focus();
     else panel.current?.querySelector<HTMLButtonElement>('[data-offer]:enabled')?.focus();
   }, []);
-  /** What was added is brought into sight with its first field ready to be changed. */
-  const show = (field: string) => {
-    const at = () => document.getElementById(field);
-    requestAnimationFrame(() => {
-      at()?.scrollIntoView({ block: 'center' });
-      at()?.focus();
-    });
-  };
   const addOpening = (kind: OpeningKind) => {
     const opening = startOpening(view, room, kind);
-    if (session.run({ name: 'addOpening', args: { room: room.id, opening } })) show(`width-${opening.id}`);
+    wanted.current = `width-${opening.id}`;
+    session.run({ name: 'addOpening', args: { room: room.id, opening } });
   };
   const usual = usualOf(system);
   const addBaseboard = () => {
     const run = { face: usual.baseboard, girth: null, at: null, later: false };
-    if (session.run({ name: 'setTrim', args: { room: room.id, kind: 'baseboard', run } })) show('trim-baseboard');
+    wanted.current = 'trim-baseboard';
+    session.run({ name: 'setTrim', args: { room: room.id, kind: 'baseboard', run } });
   };
   const addWall = () => {
     const id = freshId();
-    wanted.current = id;
+    wanted.current = `length-${id}`;
     session.run({ name: 'addWall', args: { room: room.id, id, after: walls.at(-1)?.id ?? null } });
   };
   return (

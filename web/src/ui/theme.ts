@@ -51,7 +51,12 @@ const WRITTEN: CSSObject = {
   border: '1px solid var(--rim)',
   background: 'var(--paper)',
   ...pressed(31),
-  '&:focus': { borderColor: 'var(--focus)', outline: '1px solid var(--focus)', background: 'var(--paper)' },
+  '&:focus': {
+    borderColor: 'var(--focus)',
+    outline: '1px solid var(--focus)',
+    outlineOffset: 0,
+    background: 'var(--paper)',
+  },
   '&[aria-invalid=true]': { borderColor: 'var(--clay)', borderWidth: 2 },
   // a colour, not an opacity: each of those is a layer of its own to the browser
   '&::placeholder': { color: 'color-mix(in srgb, var(--soft) 75%, transparent)', opacity: 1 },
@@ -137,7 +142,19 @@ export const THEME = createTheme({
       defaultProps: { underline: 'always' },
       styleOverrides: {
         root: { color: 'var(--spruce)', textDecorationColor: 'inherit', textUnderlineOffset: 2 },
-        button: { font: 'inherit', verticalAlign: 'baseline', textAlign: 'left' },
+        button: {
+          font: 'inherit',
+          verticalAlign: 'baseline',
+          textAlign: 'left',
+          [TOUCH]: {
+            display: 'inline-block',
+            paddingBlock: 11,
+            minHeight: FINGER,
+            // in a sentence by the room above and below it
+            'p &, dd &, td &': { display: 'inline' },
+            'h2 &, h3 &': { paddingBlock: 2 },
+          },
+        },
       },
     },
     MuiInputBase: {
