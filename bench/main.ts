@@ -1,4 +1,5 @@
 import { benchFullDisk } from './full-disk.ts';
+import { benchAxe } from './axe.ts';
 import { benchExchange } from './exchange.ts';
 import { benchHostile, benchHostileFiles } from './hostile.ts';
 import { benchKills } from './kills.ts';
@@ -18,7 +19,7 @@ import { benchWork } from './work.ts';
 
 /**
  * `npm run bench` for all that is quick, `npm run bench -- whole work plan lines wet measure specify order site record size start keys open slider memory` for parts; `hostile`,
- * `kills`, `exchange` and `full-disk` take minutes and are run when they are asked for, as are the laws of the tests over 10,000 cases each:
+ * `kills`, `exchange`, `full-disk` and `axe` (every view, scheme and size) take minutes and are run when they are asked for, as are the laws of the tests over 10,000 cases each:
  * `laws`, or `laws core/src/lines` for some; and rules turned round, to see whether a test notices: `mutants`, or `mutants seed=2 count=20 order`.
  */
 const given = process.argv.slice(2);
@@ -42,6 +43,7 @@ if (parts.includes('hostile')) {
 }
 if (parts[0] === 'laws') benchLaws(given.slice(1));
 if (parts[0] === 'mutants') await benchMutants(given.slice(1));
+if (parts.includes('axe')) await benchAxe();
 if (parts.includes('kills')) await benchKills();
 if (parts.includes('exchange')) await benchExchange();
 if (parts.includes('kills') || parts.includes('full-disk')) await benchFullDisk();

@@ -1,27 +1,5 @@
-import axe from 'axe-core';
-import type { Page } from '@playwright/test';
+import { faultsIn } from './axe.ts';
 import { expect, goTo, openPart, settled, test, visit } from './helpers.ts';
-
-/** What axe finds, best practice included; of long lists of things alike in the first dozen. Colours of the other schemes: `palette.test.ts`. */
-async function faultsIn(page: Page, where: string, ...parts: readonly string[]): Promise<string[]> {
-  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
-  // buttons pass from one colour to the other, what opens moves in
-  await page.evaluate(() => Promise.all(document.getAnimations().map((running) => running.finished)));
-  const found = await page.evaluate(async (include) => {
-    const there = (window as unknown as { axe: typeof axe }).axe;
-    const { violations } = await there.run(
-      {
-        ...(include.length > 0 ? { include: [...include] } : {}),
-        exclude: ['.tasks li:nth-child(n + 12)', '.bar:nth-of-type(n + 12)'],
-      },
-      // what passes is not put into words
-      { resultTypes: ['violations'] },
-    );
-    const at = (nodes: (typeof violations)[number]['nodes']) => nodes.slice(0, 3).map((node) => node.target.join(' '));
-    return violations.map(({ id, nodes }) => `${id} ${at(nodes).join(' | ')}`);
-  }, parts);
-  return found.map((fault) => `${where}: ${fault}`);
-}
 
 const STEPS = [
   ['Measure', 'Specify', 'Order', 'Technique'],

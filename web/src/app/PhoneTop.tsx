@@ -46,7 +46,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
       <Drawer anchor="bottom" open={opened !== null} onClose={close} className="from-below">
         {opened === 'steps' && (
           <nav aria-label="Steps">
-            <List>
+            <List component="div">
               {steps.map(({ key, word, place }) => (
                 <ListItemButton
                   key={key}

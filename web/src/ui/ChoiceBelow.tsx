@@ -26,16 +26,19 @@ export default function ChoiceBelow(props: ChoiceProps<string>) {
         {chosen}
       </Button>
       <Drawer anchor="bottom" open={open} onClose={() => setOpen(false)} slotProps={{ paper: { 'aria-label': label } }}>
-        <List aria-label={label}>
+        <List component="div" role="listbox" aria-label={label}>
           {groups.map(([heading, of]) => (
             <Fragment key={heading}>
-              <ListSubheader>{heading}</ListSubheader>
+              <ListSubheader component="div" role="presentation">
+                {heading}
+              </ListSubheader>
               {of.map(([key, words]) => (
                 <ListItemButton
                   key={key}
                   component="button"
+                  role="option"
                   selected={key === value}
-                  aria-pressed={key === value}
+                  aria-selected={key === value}
                   onClick={() => {
                     onChange(key);
                     setOpen(false);

@@ -22,7 +22,7 @@ export function ColourWell({ label, hideLabel, value, onChange, onLeave }: Colou
         value={value}
         onChange={(event) => onChange(event.target.value)}
         onBlur={onLeave}
-        sx={{ width: 56, '& input': { padding: '2px' } }}
+        sx={{ width: 56, '& input': { padding: '2px', height: 31 } }}
       />
     </Field>
   );

@@ -49,6 +49,7 @@ export default function KitPage() {
   return (
     <main className="jobs-page kit-page">
       <h1>The kit</h1>
+      <h2>Every part, in each of its states</h2>
       <div className="row-buttons">
         <Button onClick={toNext}>{SCHEME_WORDS[next]}</Button>
       </div>
@@ -89,7 +90,7 @@ export default function KitPage() {
             Stays in
           </Toggle>
         </div>
-        <List aria-label="From below">
+        <List component="div" role="group" aria-label="From below">
           <ListItemButton component="button" selected>
             Chosen
           </ListItemButton>

@@ -1,4 +1,5 @@
 import { createColorScheme, createTheme, type CSSObject } from '@mui/material/styles';
+import { createElement } from 'react';
 import { PALETTES, type Scheme } from './palette.ts';
 
 declare module '@mui/material/styles' {
@@ -63,6 +64,32 @@ const WRITTEN: CSSObject = {
 };
 /** What is chosen has the tape’s colour, and says so to those who do not see it. */
 const CHOSEN: CSSObject = { background: 'var(--tape)', color: 'var(--on-tape)' };
+/** A box with nothing in it, and one with the tick of a pencil. */
+const BOX = createElement('svg', { width: 20, height: 20, viewBox: '0 0 20 20' }, [
+  createElement('path', {
+    key: 'box',
+    d: 'M2.5 2.5h15v15h-15z',
+    fill: 'none',
+    stroke: 'currentColor',
+    strokeWidth: 1.5,
+  }),
+]);
+const TICKED = createElement('svg', { width: 20, height: 20, viewBox: '0 0 20 20' }, [
+  createElement('path', {
+    key: 'box',
+    d: 'M2.5 2.5h15v15h-15z',
+    fill: 'var(--tape)',
+    stroke: 'var(--ink)',
+    strokeWidth: 1.5,
+  }),
+  createElement('path', {
+    key: 'tick',
+    d: 'M5 10l4 4.5L18 1',
+    fill: 'none',
+    stroke: 'var(--on-tape)',
+    strokeWidth: 2.2,
+  }),
+]);
 /** A rule at the side says what a sentence is. */
 const ruled = (colour: string): CSSObject => ({ borderLeft: `4px solid ${colour}` });
 
@@ -184,7 +211,14 @@ export const THEME = createTheme({
         label: { fontSize: 14, lineHeight: 1.25 },
       },
     },
-    MuiCheckbox: { defaultProps: { size: 'small' }, styleOverrides: { root: { padding: 2, color: 'var(--ink)' } } },
+    MuiCheckbox: {
+      defaultProps: { size: 'small', icon: BOX, checkedIcon: TICKED },
+      styleOverrides: { root: { padding: 2, color: 'var(--ink)' } },
+    },
+    MuiChip: {
+      defaultProps: { size: 'small', variant: 'outlined' },
+      styleOverrides: { root: { ...condensed(14), borderColor: 'var(--rim)' } },
+    },
     MuiRadio: { defaultProps: { size: 'small' }, styleOverrides: { root: { padding: 2, color: 'var(--ink)' } } },
     MuiAlert: {
       styleOverrides: {
@@ -195,6 +229,7 @@ export const THEME = createTheme({
           lineHeight: 1.35,
           background: 'none',
           color: 'var(--ink)',
+          '& .MuiAlert-icon': { color: 'inherit' },
           alignItems: 'baseline',
         },
         icon: {
