@@ -69,7 +69,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
   await expect(row).toContainText('$0.00');
   await page.getByRole('button', { name: 'take off' }).first().click();
   await page.getByRole('button', { name: 'The paint' }).click();
-  await page.getByLabel('Volume solids, %').fill('40');
+  await page.getByLabel('Volume solids').fill('40');
   await page.keyboard.press('Enter');
   await page.getByLabel('Dry film').fill('1.6 mils');
   await page.keyboard.press('Enter');
@@ -288,7 +288,7 @@ test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it
     .first()
     .click();
   await page.getByRole('button', { name: 'The paint' }).click();
-  await expect(page.getByLabel(/^Price of 1 gal/)).toHaveValue('44.10');
+  await expect(page.getByLabel(/^Price of 1 gal/)).toHaveValue('$44.10');
   await settled(page);
   await page.reload();
   await page.getByRole('button', { name: 'Prices …' }).click();

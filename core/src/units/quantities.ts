@@ -112,15 +112,16 @@ export const formatSpread = (rate: number, system: System): string =>
   isImperial(system) ? `${Math.round((rate * GALLON) / SQUARE_FOOT)} ft²/gal` : `${trimNumber(rate, 1)} m²/L`;
 
 /**
- * Money typed by people, to integer minor units: `12.50`, `12,50`, `$12.5`, `1 200`.
- * Errors: negative, more than two decimals, anything else.
+ * Money typed by people, to integer minor units: `12.50`, `12,50`, `$12.5`, `1 200`, `1,234.50`, `1.234,50 zł`.
+ * Errors: negative, more than two decimals that are no thousands, anything else.
  */
 export function parseMoney(text: string): Result<Money> {
-  const compact = text.replace(/[\s\u00a0$€£]/g, '');
-  if (/^[-−]/.test(compact)) return bad('A price cannot be negative. Write 12.50.', { column: 1 });
-  const found = /^(\d{1,9})(?:[.,](\d{1,2}))?$/.exec(compact);
-  if (!found) return bad(`“${text.trim()}” is not an amount of money. Write 12.50.`, { column: 1 });
-  return good(Number(found[1]) * 100 + Number((found[2] ?? '0').padEnd(2, '0')));
+  // its currency, before or behind: $, CHF, zł
+  const amount = text.replace(/\s/g, '').replace(/^(\p{Sc}|\p{L}{1,3}\.?)|(\p{Sc}|\p{L}{1,3}\.?)$/gu, '');
+  if (/^[-−]/.test(amount)) return bad('A price cannot be negative. Write 12.50.', { column: 1 });
+  const [, whole, minor = ''] = /^(\d{1,9}|\d{1,3}(?:[.,'’]\d{3})+)(?:[.,](\d{1,2}))?$/.exec(amount) ?? [];
+  if (whole === undefined) return bad(`“${text.trim()}” is not an amount of money. Write 12.50.`, { column: 1 });
+  return good(Number(whole.replace(/\D/g, '')) * 100 + Number(minor.padEnd(2, '0')));
 }
 
 const currencies = new Map<string, Intl.NumberFormat>();

@@ -165,14 +165,12 @@ test('other quantities, and what they refuse', () => {
   const value = <T>(r: { ok: true; value: T } | { ok: false }) => (r.ok ? r.value : 'refused');
   expect(value(parseVolume('8 fl oz'))).toBeCloseTo(0.2365882365, 10);
   expect(value(parseSpread('400 ft2/gal'))).toBeCloseTo(9.817, 3);
-  expect(['12.50', '12,5', '$12.50', '-1', '1.234', 'x'].map((t) => value(parseMoney(t)))).toEqual([
-    1250,
-    1250,
-    1250,
-    'refused',
-    'refused',
-    'refused',
+  const money = (...texts: string[]) => texts.map((text) => value(parseMoney(text)));
+  expect(money('12.50', '12,5', '$12.50', 'CHF 12.50', '12,50 zł')).toEqual([1250, 1250, 1250, 1250, 1250]);
+  expect(money('$1,234.50', '1.234,50', '1’234.50', '1 234,50', '1,234')).toEqual([
+    123450, 123450, 123450, 123450, 123400,
   ]);
+  expect(money('-1', '1.2345', '1,23,456', 'x', '12 sheep')).toEqual(Array(5).fill('refused'));
   expect([value(parseVolume('-1 L')), value(parseVolume('10 acres'))]).toEqual(['refused', 'refused']);
   expect([formatMinutes(680), formatVolume(GALLON, 'imperial'), formatVolume(0.5, 'metric')]).toEqual([
     '11 h 20 min',

@@ -3,7 +3,7 @@ import { groupBy } from '@kovelin/core/units/group.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { isKept } from '@kovelin/core/order/kit.ts';
 import type { MaterialLine } from '@kovelin/core/order/materials.ts';
-import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
+import { formatMoney } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
@@ -19,6 +19,7 @@ import { ageWord } from './words.ts';
 import { Fragment } from 'react';
 import TableRow from '@mui/material/TableRow';
 import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { MoneyField } from '../ui/MoneyField.tsx';
 
 interface TableProps {
   readonly view: WholeView;
@@ -136,10 +137,10 @@ export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'
           </small>
         }
       >
-        <DraftField
-          label={`Price of ${said(pieceWord(1, m.unit), system)}, ${state.shown.currency}`}
-          value={(m.each / 100).toFixed(2)}
-          parse={parseMoney}
+        <MoneyField
+          label={`Price of ${said(pieceWord(1, m.unit), system)}`}
+          value={m.each}
+          currency={state.shown.currency}
           onCommit={(each) =>
             session.edit({
               name: 'takePrices',

@@ -1,6 +1,6 @@
-import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
+import { bad, good } from '@kovelin/core/units/problem.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
-import { MOST } from '@kovelin/core/job/limits.ts';
+import { ENDS, MOST } from '@kovelin/core/job/limits.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import type { Pricing } from '@kovelin/core/job/priced.ts';
 import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
@@ -28,6 +28,7 @@ import { useOptionPrices } from '../workers/what-if.ts';
 import TableRow from '@mui/material/TableRow';
 import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
 import { TextInput } from '../ui/TextInput.tsx';
+import { PercentField } from '../ui/PercentField.tsx';
 
 const PRICE_WORDS = {
   paint: 'Paint',
@@ -103,13 +104,6 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
   );
 }
 
-const share = (text: string): Result<number> => {
-  const value = text.trim() ? Number(text.replace('%', '').replace(',', '.').trim()) : NaN;
-  return value >= 0 && value < 100
-    ? good(value / 100)
-    : bad('Write a share from 0 to less than 100 %, for example 15.');
-};
-
 const FIRM = [
   ['name', 'Offered by', 'your name or firm'],
   ['address', 'Address', ''],
@@ -144,10 +138,10 @@ export function PricePanel({ view }: { view: WholeView }) {
   const { search } = useLocation();
   const set = (change: Partial<Pricing>) => session.edit({ name: 'setPricing', args: { set: change } });
   const percent = (key: 'overhead' | 'margin' | 'tax', label: string) => (
-    <DraftField
+    <PercentField
       label={label}
-      value={`${Number((pricing[key] * 100).toFixed(3))} %`}
-      parse={share}
+      value={pricing[key]}
+      ends={key === 'margin' ? ENDS.margin : ENDS.share}
       onCommit={(value) => set({ [key]: value })}
     />
   );

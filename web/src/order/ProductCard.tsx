@@ -1,10 +1,10 @@
 import { isImperial } from '@kovelin/core/units/si.ts';
 import { type Result, bad, good } from '@kovelin/core/units/problem.ts';
-import { ENDS, type Ends } from '@kovelin/core/job/limits.ts';
+import { ENDS } from '@kovelin/core/job/limits.ts';
 import type { Product } from '@kovelin/core/job/paints.ts';
 import { PRIMER_KINDS, SCRUB_CLASSES } from '@kovelin/core/job/vocabulary.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
-import { formatSpread, formatVolume, parseMoney, parseSpread } from '@kovelin/core/units/quantities.ts';
+import { formatSpread, formatVolume, parseSpread } from '@kovelin/core/units/quantities.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { inOrder, said } from '@kovelin/core/units/word.ts';
 import { PRIMER, SHEEN } from '@kovelin/core/words/terms.ts';
@@ -17,6 +17,8 @@ import type { WholeView } from '../app/whole.ts';
 import { LabelTimes } from './LabelTimes.tsx';
 import { Check } from '../ui/Check.tsx';
 import { ageWord } from './words.ts';
+import { MoneyField } from '../ui/MoneyField.tsx';
+import { PercentField } from '../ui/PercentField.tsx';
 
 const plain = <T,>(result: Result<T>): Result<T> => result;
 const optional =
@@ -24,15 +26,6 @@ const optional =
   (text: string): Result<T | null> =>
     text.trim() ? read(text) : good(null);
 
-const percentIn = (ends: Ends) =>
-  between(
-    (text) => {
-      const value = text.trim() ? Number(text.replace('%', '').replace(',', '.').trim()) : NaN;
-      return Number.isFinite(value) ? good(value / 100) : bad('Write a share in per cent, for example 96.');
-    },
-    ends,
-    (share) => `${Number((share * 100).toFixed(2))} %`,
-  );
 const minutes = between(
   (text) => {
     const value = Number(text);
@@ -116,10 +109,10 @@ export function ProductCard({ product, view }: CardProps) {
             parse={optional<number>(spread)}
             onCommit={(porousRate) => set({ porousRate })}
           />
-          <DraftField
-            label={spell('Contrast ratio in pale colours, %')}
-            value={String(Number((product.contrast * 100).toFixed(1)))}
-            parse={percentIn(ENDS.contrast)}
+          <PercentField
+            label={spell('Contrast ratio in pale colours')}
+            value={product.contrast}
+            ends={ENDS.contrast}
             onCommit={(contrast) => set({ contrast })}
           />
           <DraftField
@@ -128,11 +121,11 @@ export function ProductCard({ product, view }: CardProps) {
             parse={minutes}
             onCommit={(recoat) => set({ recoat })}
           />
-          <DraftField
-            label="Volume solids, %"
-            value={solids ? String(Number((solids.volume * 100).toFixed(1))) : ''}
+          <PercentField
+            label="Volume solids"
+            value={solids?.volume ?? null}
             placeholder="by label rate"
-            parse={optional<number>(percentIn(ENDS.solids))}
+            ends={ENDS.solids}
             onCommit={(volume) =>
               set({
                 solids: volume === null ? null : { volume, dry: solids?.dry ?? (volume * 1e-3) / product.labelRate },
@@ -185,11 +178,11 @@ export function ProductCard({ product, view }: CardProps) {
       >
         <div className="pair">
           {product.cans.map((can, i) => (
-            <DraftField
+            <MoneyField
               key={can.litres}
-              label={`Price of ${formatVolume(can.litres, system)}, ${state.shown.currency}`}
-              value={(can.price / 100).toFixed(2)}
-              parse={(text) => plain(parseMoney(text))}
+              label={`Price of ${formatVolume(can.litres, system)}`}
+              value={can.price}
+              currency={state.shown.currency}
               onCommit={(price) =>
                 session.edit({
                   name: 'takePrices',

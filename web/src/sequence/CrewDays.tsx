@@ -8,14 +8,14 @@ import { SKILL } from '@kovelin/core/words/terms.ts';
 import { DraftField } from '../ui/DraftField.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { DayField } from '../ui/DayField.tsx';
-import { readHours, writeHours } from './hours.ts';
+import { writeHours } from '../ui/hours.ts';
 import { Check } from '../ui/Check.tsx';
 import { momentWords, readMoment } from './moment.ts';
 import { Toggle } from '../ui/Toggle.tsx';
+import { HoursField } from '../ui/HoursField.tsx';
 
 const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
-const maybeHours = (text: string): Result<Crew['hours'] | null> => (text.trim() ? readHours(text) : good(null));
 const time = (text: string): Result<number | null> => {
   if (!text.trim()) return good(null);
   const [, hours = '', minutes = '00'] = /^\s*(\d{1,2})(?::([0-5]\d))?\s*$/.exec(text) ?? [];
@@ -65,12 +65,11 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
       {crew.start === null && <p className="hint">Weekends count once the first day is known.</p>}
       <DayField label="Holidays" form={form} days={crew.holidays} onCommit={(holidays) => set({ holidays })} />
       <div className="pair">
-        <DraftField
+        <HoursField
           label="No noise or dust"
-          value={writeHours(crew.quiet)}
+          value={crew.quiet.length ? crew.quiet : null}
           placeholder="13:00-14:00"
-          parse={(text) => (text.trim() ? readHours(text) : good([]))}
-          onCommit={(quiet) => set({ quiet })}
+          onCommit={(quiet) => set({ quiet: quiet ?? [] })}
         />
         <DraftField
           label="Windows shut by"
@@ -109,11 +108,10 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
       {crew.people.map((person) => (
         <details key={person.id} className="crew-person">
           <summary>{person.name}: hours, days, work</summary>
-          <DraftField
+          <HoursField
             label={`Own hours of ${person.name}`}
-            value={person.hours ? writeHours(person.hours) : ''}
+            value={person.hours}
             placeholder={writeHours(crew.hours)}
-            parse={maybeHours}
             onCommit={(hours) => setPerson(person, { hours })}
           />
           <div className="pair">

@@ -2,7 +2,6 @@ import type { Crew } from '@kovelin/core/job/crew.ts';
 import { personOf } from '@kovelin/core/job/crew.ts';
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { TRIM_ORDERS, type TrimOrder } from '@kovelin/core/job/vocabulary.ts';
-import { formatMoney, parseMoney } from '@kovelin/core/units/quantities.ts';
 import { heading, spelt } from '@kovelin/core/units/word.ts';
 import { numberWord } from '@kovelin/core/words/names.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
@@ -14,8 +13,9 @@ import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { CrewDays } from './CrewDays.tsx';
 import { DayField } from '../ui/DayField.tsx';
-import { readHours, writeHours } from './hours.ts';
 import Radio from '@mui/material/Radio';
+import { HoursField } from '../ui/HoursField.tsx';
+import { MoneyField } from '../ui/MoneyField.tsx';
 
 /** Who works, when, for how much; and which school of order they keep. */
 export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
@@ -49,10 +49,10 @@ export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
             }
           />
           {state.shown.pricing.billed !== 'own' && (
-            <DraftField
+            <MoneyField
               label={`Pay for a day ${i + 1}`}
-              value={formatMoney(person.day, state.job.currency)}
-              parse={parseMoney}
+              value={person.day}
+              currency={state.job.currency}
               onCommit={(day) =>
                 session.edit({
                   name: 'setCrew',
@@ -91,10 +91,9 @@ export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
           })
         }
       />
-      <DraftField
+      <HoursField
         label="Hours of a day"
-        value={writeHours(crew.hours)}
-        parse={readHours}
+        value={crew.hours}
         onCommit={(hours) => session.edit({ name: 'setCrew', args: { set: { hours } } })}
       />
       <DayField

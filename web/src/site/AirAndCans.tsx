@@ -1,7 +1,7 @@
 import { ENDS, MOST } from '@kovelin/core/job/limits.ts';
 import { LEVELS, type Level } from '@kovelin/core/job/vocabulary.ts';
 import { conditionerFor } from '@kovelin/core/site/lists.ts';
-import { formatVolume, parsePercent, parseVolume } from '@kovelin/core/units/quantities.ts';
+import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { formatTemperature, parseTemperature } from '@kovelin/core/units/temperature.ts';
 import { GALLON, isImperial } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
@@ -19,6 +19,7 @@ import Button from '@mui/material/Button';
 import type { Logger } from './useLogger.ts';
 import { TextInput } from '../ui/TextInput.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { PercentField } from '../ui/PercentField.tsx';
 
 /** The air as it is read, and what is left in the cans: clocks and the order go by both. */
 interface Props extends Shared {
@@ -51,10 +52,10 @@ function Air({ view, log, who, logger }: Props) {
           parse={between((text) => parseTemperature(text, view.system), ENDS.temperature, show)}
           onCommit={(temperature) => set({ temperature })}
         />
-        <DraftField
-          label="Humidity, %"
-          value={String(Math.round(air.humidity * 100))}
-          parse={parsePercent}
+        <PercentField
+          label="Humidity"
+          value={air.humidity}
+          ends={ENDS.share}
           onCommit={(humidity) => set({ humidity })}
         />
       </div>

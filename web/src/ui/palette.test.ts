@@ -3,13 +3,13 @@ import { wcagContrast } from 'culori';
 import { readdirSync, readFileSync } from 'node:fs';
 import { PALETTES, SCHEMES, type Palette } from './palette.ts';
 
-/** Grounds and lettering that one rule of a stylesheet puts together. */
+/** Grounds and lettering that one rule of a stylesheet, or of the kit's theme, puts together. */
 const TOGETHER = readdirSync('web/src', { recursive: true, encoding: 'utf8' })
-  .filter((name) => name.endsWith('.css'))
+  .filter((name) => /\.css$|theme\.ts$/.test(name))
   .flatMap((name) => [...readFileSync(`web/src/${name}`, 'utf8').matchAll(/{([^{}]*)}/g)].map(([, rule = '']) => rule))
   .flatMap((rule): [string, string][] => {
-    const [ground] = /(?<=background(-color)?: var\(--)[\w-]+/.exec(rule) ?? [];
-    const [text] = /(?<=(?<![-\w])color: var\(--)[\w-]+/.exec(rule) ?? [];
+    const [ground] = /(?<=background(-color)?: '?var\(--)[\w-]+/.exec(rule) ?? [];
+    const [text] = /(?<=(?<![-\w])color: '?var\(--)[\w-]+/.exec(rule) ?? [];
     return ground && text ? [[ground, text]] : [];
   });
 const tokenOf = (name: string) => name.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase()) as keyof Palette;
@@ -24,7 +24,7 @@ describe.each(SCHEMES)('the %s scheme', (scheme) => {
       expect({ rim, ratio: wcagContrast(palette[rim], palette[ground]) >= 3 }).toEqual({ rim, ratio: true });
   });
   test('lettering can be read on every ground that a stylesheet puts it on, and on what is deep', () => {
-    expect(TOGETHER.length).toBeGreaterThan(20);
+    expect(TOGETHER.length).toBeGreaterThan(14);
     const deep = (['spruce', 'slate', 'clay'] as const).map((ground): [string, string] => [ground, 'onDeep']);
     for (const [ground, text] of [...TOGETHER, ...deep]) {
       const ratio = wcagContrast(palette[tokenOf(text)], palette[tokenOf(ground)]);
