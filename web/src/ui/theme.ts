@@ -130,7 +130,7 @@ export const THEME = createTheme({
           background: 'var(--spruce)',
           color: 'var(--on-deep)',
           '&:hover': { background: 'var(--ink)', color: 'var(--card)' },
-          '&.Mui-disabled': { background: 'var(--line)', color: 'var(--ink)' },
+          '&.Mui-disabled': { background: 'var(--chosen)', color: 'var(--ink)' },
         },
         sizeSmall: { ...condensed(15.5), paddingInline: 9, paddingBlock: 2, ...pressed(30) },
         // for gloves
