@@ -27,12 +27,16 @@ export async function benchWeb(wanted: (part: string) => boolean): Promise<void>
   }
 }
 
-/** What may be loaded at most, kB (1000 bytes): the one table of it. A change that must raise a row says why. */
+/**
+ * What may be loaded at most, kB (1000 bytes): the one table of it. A change that must raise a row says why.
+ * The interface made of MUI's parts, the calendar of days (45 kB) and the form of the first page (10 kB) raised the first (250) and
+ * the fourth row (2,100); the latter falls again when the core is shipped once.
+ */
 const MOST_KB = {
-  'JavaScript of the first page': 250,
+  'JavaScript of the first page': 280,
   'JavaScript of the demo room, ready to type in': 340,
   'of it our own code': 150,
-  'all JavaScript, with charts and workers': 2100,
+  'all JavaScript, with charts and workers': 2200,
   'kept for use without a network, not packed': 7000,
 };
 /** Sizes of what is loaded, JavaScript in gzip. */

@@ -61,7 +61,7 @@ test('a key renders the row it is typed in, and no other', async ({ page }) => {
   await openDemo(page);
   const length = page.getByLabel('Length of wall B', { exact: true });
   await length.focus();
-  await expect(page.locator('tr[data-row=B]')).toHaveClass(/Mui-selected/);
+  await expect(page.locator('tr[data-row=B]')).toHaveClass(/chosen/);
   // going from one wall to another concerns both
   expect(await renderedRows(page)).toContain('A');
   const drawn = () => page.locator('polygon[data-wall=B]').getAttribute('points');

@@ -34,7 +34,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
   await openPart(page, 'Loft bedroom');
   await goTo(page, 'Order');
   await page.getByRole('button', { name: /^Wall B, / }).click();
-  const row = page.locator('.entry-panel tr.Mui-selected');
+  const row = page.locator('.entry-panel tr.chosen');
   await expect(row).toContainText('and 1.27 qt from the shelf');
   const handle = page.getByRole('slider', { name: 'Accepted chance of not finishing' });
   await expect(handle).toHaveAttribute('aria-valuenow', '5');

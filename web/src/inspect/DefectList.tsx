@@ -8,8 +8,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { WholeView } from '../app/whole.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row } from '../ui/DataTable.tsx';
 
 interface DefectListProps {
   readonly view: WholeView;
@@ -70,7 +69,7 @@ export function DefectList({ view, chosen, onChoose }: DefectListProps) {
             const room = state.shown.rooms.byId[s?.surface.room ?? '']?.name;
             const name = s ? heading(nameWord(s.surface.name), system) : 'no longer there';
             return (
-              <TableRow key={defect.id} selected={chosen === defect.id}>
+              <Row key={defect.id} selected={chosen === defect.id}>
                 <Cell className="n" label="No.">
                   {n}
                 </Cell>
@@ -86,7 +85,7 @@ export function DefectList({ view, chosen, onChoose }: DefectListProps) {
                   {defect.state === 'mended' ? '✓ ' : ''}
                   {said(DEFECT_STATE[defect.state], system)}
                 </Cell>
-              </TableRow>
+              </Row>
             );
           })}
         </DataTable>

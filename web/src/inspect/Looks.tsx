@@ -10,8 +10,7 @@ import { Section } from '../ui/Section.tsx';
 import { DefectPicture } from '../drawing/DefectPicture.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { Inspecting } from './shared.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row } from '../ui/DataTable.tsx';
 
 /** When a look is due, as people say it; before anything is done, after which coat. */
 function dueWord(
@@ -47,7 +46,7 @@ export function LookTable(props: Inspecting & { readonly now: number }) {
           const surface = takeoff.surfaces.find(({ id }) => id === looked.surface);
           const [text, state] = dueWord(props, looked, now);
           return (
-            <TableRow key={looked.surface} selected={view.surface?.id === looked.surface}>
+            <Row key={looked.surface} selected={view.surface?.id === looked.surface}>
               <Cell label="Surface">
                 <TextButton onClick={() => view.select(looked.surface)}>
                   {surface ? heading(nameWord(surface.name), system) : looked.surface}
@@ -62,7 +61,7 @@ export function LookTable(props: Inspecting & { readonly now: number }) {
                   .map(({ kind }) => said(DEFECT[kind].name, system))
                   .join(', ') || 'little'}
               </Cell>
-            </TableRow>
+            </Row>
           );
         })}
       </DataTable>

@@ -7,7 +7,6 @@ import { formatLength } from '@kovelin/core/units/length.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
 import { METRES_PER, type LengthUnit, isImperial } from '@kovelin/core/units/si.ts';
-import DialogActions from '@mui/material/DialogActions';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -116,12 +115,12 @@ function FromList({ view, room, onClose }: Props) {
           ))}
         </ul>
       )}
-      <DialogActions>
+      <div className="row-buttons">
         <Button variant="contained" disabled={!assigned?.lengths.length} onClick={take}>
           Take {assigned?.lengths.length ?? 0} lengths
         </Button>
         <Button onClick={onClose}>Close</Button>
-      </DialogActions>
+      </div>
     </>
   );
 }
@@ -265,12 +264,12 @@ function FromPlan({ view, room, onClose }: Props) {
       <p className="hint">
         The walls replace those of {room.name}. Tape one or two of them before you trust the drawing.
       </p>
-      <DialogActions>
+      <div className="row-buttons">
         <Button variant="contained" disabled={!walls?.ok} onClick={take}>
           Take these walls
         </Button>
         <Button onClick={onClose}>Close</Button>
-      </DialogActions>
+      </div>
     </>
   );
 }

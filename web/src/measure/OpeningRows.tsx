@@ -7,14 +7,12 @@ import { tapeReading } from '@kovelin/core/units/reading.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { OPENING, TRIM } from '@kovelin/core/words/terms.ts';
-import TableCell from '@mui/material/TableCell';
-import TableRow from '@mui/material/TableRow';
 import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import type { JobView } from '../app/job-context.ts';
 import type { JobSession } from '../store/session.ts';
 import { freshId } from '../store/ids.ts';
 import { Choice } from '../ui/Choice.tsx';
-import { Cell, DataTable, RowHead, Unseen } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead, Unseen } from '../ui/DataTable.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { useSteady } from '../ui/useSteady.ts';
 import { firstAt, OFFSET, problemsUnder, type PlacedProblems, type RoomProps } from './parts.ts';
@@ -101,13 +99,13 @@ export function OpeningRows({ view, room, takeoff }: RoomProps) {
             onToggle={toggle}
           />
           {open === opening.id && (
-            <TableRow>
-              <TableCell colSpan={9}>
+            <Row>
+              <Cell colSpan={9}>
                 <Suspense fallback={null}>
                   <OpeningMore view={view} room={room} takeoff={takeoff} opening={opening} />
                 </Suspense>
-              </TableCell>
-            </TableRow>
+              </Cell>
+            </Row>
           )}
         </Fragment>
       ))}
@@ -153,7 +151,7 @@ const OpeningRow = memo(function OpeningRow(props: OpeningRowProps) {
     </Cell>
   );
   return (
-    <TableRow>
+    <Row>
       <RowHead>
         {heading(OPENING[o.kind], system)} {o.label}
       </RowHead>
@@ -191,6 +189,6 @@ const OpeningRow = memo(function OpeningRow(props: OpeningRowProps) {
           onRemove={() => session.edit({ name: 'removeOpening', args: { room, opening: o.id } })}
         />
       </Cell>
-    </TableRow>
+    </Row>
   );
 });

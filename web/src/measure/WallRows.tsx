@@ -4,11 +4,9 @@ import type { Wall } from '@kovelin/core/job/measured.ts';
 import { formatLength, trimNumber } from '@kovelin/core/units/length.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
 import { isImperial, type System } from '@kovelin/core/units/si.ts';
-import TableCell from '@mui/material/TableCell';
-import TableRow from '@mui/material/TableRow';
 import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import { DraftField } from '../ui/DraftField.tsx';
-import { Cell, DataTable, RowHead, Unseen } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead, Unseen } from '../ui/DataTable.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { useJob } from '../app/job-context.ts';
 import type { JobSession } from '../store/session.ts';
@@ -101,13 +99,13 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
             onNext={onNext}
           />
           {open === wall.id && (
-            <TableRow>
-              <TableCell colSpan={9}>
+            <Row>
+              <Cell colSpan={9}>
                 <Suspense fallback={null}>
                   <WallMore view={view} room={room} takeoff={takeoff} wall={wall} />
                 </Suspense>
-              </TableCell>
-            </TableRow>
+              </Cell>
+            </Row>
           )}
         </Fragment>
       ))}
@@ -138,7 +136,7 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
   const onEnter = () => props.onNext(wall.id);
   const hasMore = wall.peaks.length > 1 || wall.bow !== null || wall.foot !== null;
   return (
-    <TableRow selected={isChosen} data-row={wall.label} onFocus={() => !isChosen && props.onSelect(`${wall.id}/field`)}>
+    <Row selected={isChosen} data-row={wall.label} onFocus={() => !isChosen && props.onSelect(`${wall.id}/field`)}>
       <RowHead>{wall.label}</RowHead>
       <Cell label="Length">
         <LengthField
@@ -194,7 +192,7 @@ const WallRow = memo(function WallRow(props: WallRowProps) {
           onRemove={() => session.edit({ name: 'removeWall', args: { room, wall: wall.id } })}
         />
       </Cell>
-    </TableRow>
+    </Row>
   );
 });
 

@@ -7,8 +7,7 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useOrder, type WholeView } from '../app/whole.ts';
 import { ageWord } from './words.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 
 /** A sentence of the desk; what is busy may be asked again, what is refused may not. */
 class DeskProblem extends Error {
@@ -122,7 +121,7 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
           ]}
         >
           {rows.map((r) => (
-            <TableRow key={r.key}>
+            <Row key={r.key}>
               <RowHead>{r.what}</RowHead>
               <Cell label="Last known" className="number">
                 {formatMoney(r.now, job.currency)}
@@ -144,7 +143,7 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
                   'not asked'
                 )}
               </Cell>
-            </TableRow>
+            </Row>
           ))}
         </DataTable>
       </div>

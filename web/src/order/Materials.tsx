@@ -17,8 +17,7 @@ import { ToolDrawing } from '../app/ToolDrawing.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import { ageWord } from './words.ts';
 import { Fragment } from 'react';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 import { MoneyField } from '../ui/MoneyField.tsx';
 
 interface TableProps {
@@ -37,13 +36,13 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
     <DataTable className="lined" columns={['What', 'Worked out', 'Owned', 'To buy', 'Each', 'Cost']}>
       {[...groupBy(materials, (m) => m.aisle)].map(([aisle, lines]) => (
         <Fragment key={aisle}>
-          <TableRow className="aisle">
+          <Row className="aisle">
             <RowHead scope="rowgroup" colSpan={6}>
               {heading(aisle, system)}
             </RowHead>
-          </TableRow>
+          </Row>
           {lines.map((m) => (
-            <TableRow key={m.key} selected={m.key === chosen}>
+            <Row key={m.key} selected={m.key === chosen}>
               <RowHead>
                 <ToolDrawing item={m.item} />
                 <TextButton className="plain" onClick={() => onPick(m.key)}>
@@ -65,12 +64,12 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
               <Cell label="Cost" className="number">
                 {formatMoney(m.cost, currency)}
               </Cell>
-            </TableRow>
+            </Row>
           ))}
         </Fragment>
       ))}
 
-      <TableRow className="total">
+      <Row className="total">
         <RowHead>Everything else together</RowHead>
         <Cell colSpan={4} />
         <Cell label="Cost" className="number">
@@ -79,7 +78,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
             currency,
           )}
         </Cell>
-      </TableRow>
+      </Row>
     </DataTable>
   );
 }

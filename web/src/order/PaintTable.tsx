@@ -6,8 +6,7 @@ import { THE } from '@kovelin/core/words/terms.ts';
 import type { WholeView } from '../app/whole.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Figure } from '../app/Working.tsx';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 
 interface Props {
   readonly view: WholeView;
@@ -33,7 +32,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
       ]}
     >
       {paints.map((p, i) => (
-        <TableRow key={p.key} selected={p === chosen}>
+        <Row key={p.key} selected={p === chosen}>
           <RowHead>
             <TextButton className="plain" onClick={() => onPick(p.key)}>
               {i + 1} <span className={p.colour ? 'chip' : 'chip none'} style={{ background: p.colour?.hex }} />{' '}
@@ -59,9 +58,9 @@ export function PaintTable({ view, chosen, onPick }: Props) {
           <Cell label="Cost" className="number">
             {p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}
           </Cell>
-        </TableRow>
+        </Row>
       ))}
-      <TableRow className="total">
+      <Row className="total">
         <RowHead>All the paint</RowHead>
         <Cell label="Wanted" className="number">
           {formatVolume(
@@ -89,7 +88,7 @@ export function PaintTable({ view, chosen, onPick }: Props) {
             currency,
           )}
         </Cell>
-      </TableRow>
+      </Row>
     </DataTable>
   );
 }

@@ -25,8 +25,7 @@ import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import Button from '@mui/material/Button';
 import { useOptionPrices } from '../workers/what-if.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 import { TextInput } from '../ui/TextInput.tsx';
 import { PercentField } from '../ui/PercentField.tsx';
 
@@ -51,7 +50,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
   return (
     <DataTable columns={[own ? 'Time and cost' : spell('Labour and price'), 'Time', 'Amount']}>
       {labour.lines.map((line) => (
-        <TableRow key={line.person ?? line.kind}>
+        <Row key={line.person ?? line.kind}>
           <RowHead>
             {line.kind === 'person'
               ? `${crew.people.find((p) => p.id === line.person)?.name ?? ''}, ${labour.days} days`
@@ -63,9 +62,9 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
           <Cell label="Amount" className="number">
             {!own && money(line.cost)}
           </Cell>
-        </TableRow>
+        </Row>
       ))}
-      <TableRow className="total">
+      <Row className="total">
         <RowHead>
           {own ? 'Your time' : spell('Labour')}, {labour.days} working {labour.days === 1 ? 'day' : 'days'} for{' '}
           {crew.people.length === 1 ? 'one person' : `${crew.people.length} people`}
@@ -76,10 +75,10 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
         <Cell label="Amount" className="number">
           {!own && money(labour.cost)}
         </Cell>
-      </TableRow>
+      </Row>
 
       {price.lines.map(({ kind, amount }) => (
-        <TableRow key={kind} data-line={kind}>
+        <Row key={kind} data-line={kind}>
           <RowHead>
             {kind === 'tax' ? pricing.taxName : spell(PRICE_WORDS[kind])}{' '}
             <small className="inline">{share(kind)}</small>
@@ -88,9 +87,9 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
           <Cell label="Amount" className="number">
             {money(amount)}
           </Cell>
-        </TableRow>
+        </Row>
       ))}
-      <TableRow className="total">
+      <Row className="total">
         <RowHead>
           {own ? 'Cost' : 'Price'}
           {price.tax > 0 && `, ${taxWord(pricing.taxName)} with it`}
@@ -99,7 +98,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
         <Cell label="Amount" className="number" data-total="price">
           {money(price.total)}
         </Cell>
-      </TableRow>
+      </Row>
     </DataTable>
   );
 }

@@ -1,6 +1,5 @@
 import { entriesOf } from '@kovelin/core/units/list.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { DEFAULT_GROUPS, DEFAULT_KEYS, DEFAULTS, setting, type DefaultGroup } from '@kovelin/core/job/defaults.ts';
 import { within } from '@kovelin/core/job/limits.ts';
@@ -63,7 +62,7 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
             const [name, per] = UNITS[isImperial(system) ? 'imperial' : 'metric'][unit] ?? [unit, 1];
             const own = key in state.shown.settings;
             return (
-              <TableRow key={key} selected={own}>
+              <Row key={key} selected={own}>
                 <RowHead>
                   {what}
                   <small>{own ? 'yours' : origin}</small>
@@ -86,7 +85,7 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
                   />
                 </Cell>
                 <Cell>{unit === 'minor' ? `${state.shown.currency} each` : name}</Cell>
-              </TableRow>
+              </Row>
             );
           })}
         </DataTable>

@@ -10,8 +10,7 @@ import { DraftField } from '../ui/DraftField.tsx';
 import { readText } from '../ui/read.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { Recording } from './shared.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row } from '../ui/DataTable.tsx';
 
 /** What is left of each paint of the job, and where it stands. */
 export function Leftovers({ view, record }: Recording) {
@@ -47,7 +46,7 @@ export function Leftovers({ view, record }: Recording) {
           const own = left.get(line.key);
           const noted = job.leftovers[line.key];
           return (
-            <TableRow key={line.key}>
+            <Row key={line.key}>
               <Cell label="Paint">
                 {line.hex && <span className="chip" style={{ background: line.hex }} />}
                 {line.name}
@@ -76,7 +75,7 @@ export function Leftovers({ view, record }: Recording) {
               </Cell>
               <Cell label="Batch">{own?.batches.join(', ') || '–'}</Cell>
               <Cell label="Since">{noted ? dayText(noted.date, job.region.dates) : own ? 'the log' : '–'}</Cell>
-            </TableRow>
+            </Row>
           );
         })}
       </DataTable>

@@ -6,8 +6,7 @@ import { SHEEN } from '@kovelin/core/words/terms.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { ofRoom, type Recording } from './shared.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row } from '../ui/DataTable.tsx';
 
 /** A colour as a shop would be told it. */
 function colourText(colour: LayerColour | null): string {
@@ -43,7 +42,7 @@ export function Walls({ view, record }: Recording) {
           const top = first?.top;
           const coats = first ? paintsOf(first.layers).at(-1)?.coats : 0;
           return (
-            <TableRow key={key} selected={own.some(({ id }) => id === surface?.id)}>
+            <Row key={key} selected={own.some(({ id }) => id === surface?.id)}>
               <Cell label="Surfaces">
                 <TextButton onClick={() => first && view.select(first.id)}>
                   {heading(
@@ -73,7 +72,7 @@ export function Walls({ view, record }: Recording) {
                   nobody knows yet
                 </Cell>
               )}
-            </TableRow>
+            </Row>
           );
         })}
       </DataTable>

@@ -12,8 +12,7 @@ import { useVariants } from '../workers/what-if.ts';
 import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import { clock } from '../app/clock.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 
 /** What plans may differ in. */
 const DIMENSIONS = ['order', 'people', 'start', 'conditioner'] as const;
@@ -112,7 +111,7 @@ export function SideBySide({ view }: { view: WholeView }) {
               ? 'no plan fits'
               : `${clock(t, job.crew).date ?? `day ${clock(t, job.crew).day + 1}`}, ${clock(t, job.crew).time}`;
           return (
-            <TableRow key={JSON.stringify(variant)} className={taken ? 'taken' : ''}>
+            <Row key={JSON.stringify(variant)} className={taken ? 'taken' : ''}>
               <RowHead>{nameOf(variant)}</RowHead>
               {plan ? (
                 <>
@@ -142,7 +141,7 @@ export function SideBySide({ view }: { view: WholeView }) {
                   </TextButton>
                 )}
               </Cell>
-            </TableRow>
+            </Row>
           );
         })}
       </DataTable>

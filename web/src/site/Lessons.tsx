@@ -17,8 +17,7 @@ import { whyNot } from '../store/why.ts';
 import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { Shared } from './shared.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 
 const TimesChart = lazy(() => import('./TimesChart.tsx'));
 
@@ -36,7 +35,7 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
     <Section title="What the log teaches">
       <DataTable className="lessons" columns={['Work', 'Timed', 'As logged', 'Believed']}>
         {paces.map((row) => (
-          <TableRow key={`${row.person} ${row.kind} ${row.coat}`}>
+          <Row key={`${row.person} ${row.kind} ${row.coat}`}>
             <RowHead>
               {name(row.person)}: {said(WORK_KIND[row.kind], system)}
               {row.coat === 'later' && ', later coats'}
@@ -44,12 +43,12 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
             <Cell>{timed(row)}</Cell>
             <Cell>{row.m ? rateWord(row.own, 'quicker', 'slower') : ''}</Cell>
             <Cell>{rateWord(row.mean, 'quicker', 'slower')}</Cell>
-          </TableRow>
+          </Row>
         ))}
         {spreads.map((row) => {
           const paint = derived.paints.find(({ key }) => key === row.paint);
           return (
-            <TableRow key={`${row.paint} ${row.texture}`}>
+            <Row key={`${row.paint} ${row.texture}`}>
               <RowHead>
                 {paint ? said(paintWord(paint), system) : row.paint}
                 {row.texture !== null && `, ${said(TEXTURE[textureOf(row.texture) ?? 'smooth'], system)}`}
@@ -57,7 +56,7 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
               <Cell>{timed(row)}</Cell>
               <Cell>{rateWord(row.own, 'further', 'less far')}</Cell>
               <Cell>{rateWord(row.mean, 'further', 'less far')}</Cell>
-            </TableRow>
+            </Row>
           );
         })}
       </DataTable>

@@ -16,8 +16,7 @@ import { Check } from '../ui/Check.tsx';
 import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
 import { useAssumed } from '../workers/whole.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 
 /** Surface by surface: the finish schedule of the room. */
 export function FinishSchedule({ view }: { view: WholeView }) {
@@ -63,7 +62,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
         >
           {groups.flatMap((group) =>
             group.slice(0, 1).map((s) => (
-              <TableRow key={s.surface.id} selected={group.some((g) => g.surface.id === surface?.id)}>
+              <Row key={s.surface.id} selected={group.some((g) => g.surface.id === surface?.id)}>
                 <RowHead>
                   {group.map((g) => (
                     <TextButton key={g.surface.id} onClick={() => select(g.surface.id)}>
@@ -100,7 +99,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
                 <Cell label="Coats">{said(coatsWord(effective(s.system.coats)), system)}</Cell>
                 <Cell label={heading(THE.cover, system)}>{said(coverWord(effective(s.system.cover)), system)}</Cell>
                 <Cell label="Brush">{said(brushWord(effective(s.system.brush)), system)}</Cell>
-              </TableRow>
+              </Row>
             )),
           )}
         </DataTable>

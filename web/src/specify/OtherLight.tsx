@@ -3,8 +3,7 @@ import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { lrvOf } from '@kovelin/core/specify/colour.ts';
 import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 
 const LIGHT_WORDS: Readonly<Record<LightName, string>> = {
   day: 'Day',
@@ -32,7 +31,7 @@ export default function OtherLight({ view, s }: { view: WholeView; s: Specified 
       ]}
     >
       {rows.map((c) => (
-        <TableRow key={c.id}>
+        <Row key={c.id}>
           <RowHead>
             {c.name} <small>LRV {lrvOf(c.hex).toFixed(0)}</small>
           </RowHead>
@@ -42,7 +41,7 @@ export default function OtherLight({ view, s }: { view: WholeView; s: Specified 
               <Cell key={light} style={{ background: seen }} aria-label={`${c.name}, ${LIGHT_WORDS[light]}: ${seen}`} />
             );
           })}
-        </TableRow>
+        </Row>
       ))}
     </DataTable>
   );

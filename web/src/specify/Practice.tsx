@@ -137,7 +137,12 @@ export default function Practice({ view, onClose }: { view: WholeView; onClose: 
                 if (school.of !== of) return [];
                 const priced = prices.find((p) => p.of === of && p.set[of] === school.set[of]);
                 const told = isChosen(school) ? 'your practice' : priced ? price(priced) : 'working it out …';
-                return [[String(place), <b key="word">{word(school)}</b>, told] as const];
+                const words = (
+                  <>
+                    <b>{word(school)}</b> {told}
+                  </>
+                );
+                return [[String(place), words] as const];
               })}
             />
           </section>

@@ -10,8 +10,7 @@ import { LINE, METHOD } from '@kovelin/core/words/terms.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { Fragment } from 'react';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 import { Choice } from '../ui/Choice.tsx';
 
 interface Props {
@@ -31,7 +30,7 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
     <DataTable className="lines" columns={['Line', 'Length', 'Laps first', 'Then cut', 'How', 'Work', 'Cost']}>
       {[...groupBy(lines.lines, ({ line }) => line.kind)].map(([kind, own]) => (
         <Fragment key={kind}>
-          <TableRow className="group">
+          <Row className="group">
             <RowHead scope="rowgroup">{heading(LINE[kind], system)}</RowHead>
             <Cell label="Length" className="number">
               {aboutLength(
@@ -49,12 +48,12 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
             <Cell label="Cost" className="number">
               {money(sum(own, (m) => m.chosen.cost))}
             </Cell>
-          </TableRow>
+          </Row>
           {own.map((made) => {
             const { line, chosen: way, pinned } = made;
             const [first, cut] = [line.sides[way.first], line.sides[1 - way.first] ?? line.sides[0]];
             return (
-              <TableRow key={line.id} selected={line.id === chosen}>
+              <Row key={line.id} selected={line.id === chosen}>
                 <RowHead>
                   <TextButton className="plain" onClick={() => onPick(line.id)}>
                     {heading(sidesWord(line, takeoff), system)}
@@ -87,13 +86,13 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
                 <Cell label="Cost" className="number">
                   {money(way.cost)}
                 </Cell>
-              </TableRow>
+              </Row>
             );
           })}
         </Fragment>
       ))}
 
-      <TableRow className="total">
+      <Row className="total">
         <RowHead>All {lines.lines.length} lines</RowHead>
         <Cell label="Length" className="number">
           {aboutLength(
@@ -108,7 +107,7 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
         <Cell label="Cost" className="number">
           {money(lines.cost)}
         </Cell>
-      </TableRow>
+      </Row>
     </DataTable>
   );
 }

@@ -4,6 +4,12 @@ import { DateCalendar } from '@mui/x-date-pickers/DateCalendar';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import { DateTime } from 'luxon';
 
+/** A leaf of a wall calendar: square, the chosen day on tape. */
+const LEAF = {
+  '& [role=gridcell]': { borderRadius: 0, fontSize: 16 },
+  '& [role=gridcell][aria-selected=true]': { background: 'var(--tape)', color: 'var(--on-tape)' },
+};
+
 interface CalendarProps {
   readonly label: string;
   readonly anchor: HTMLElement;
@@ -20,6 +26,7 @@ export default function Calendar({ label, anchor, day, onPick, onClose }: Calend
       <LocalizationProvider dateAdapter={AdapterLuxon} adapterLocale={navigator.language}>
         <DateCalendar
           autoFocus
+          sx={LEAF}
           value={day === null ? null : DateTime.fromISO(day)}
           onChange={(picked: DateTime | null, state) => {
             const iso = picked?.toISODate();

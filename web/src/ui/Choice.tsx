@@ -50,12 +50,13 @@ function ShortChoice<T extends string>(props: ChoiceProps<T>) {
       </option>
     ));
   return (
-    <Field id={id} label={label} hideLabel={hideLabel} className={className}>
+    <Field id={id} label={hideLabel ? null : label} className={className}>
       <NativeSelect
         input={<InputBase fullWidth />}
         id={id}
         value={value}
         disabled={disabled}
+        inputProps={{ 'aria-label': hideLabel ? label : undefined }}
         onChange={(event) => onChange(event.target.value as T)}
       >
         {groups?.map(([heading, of]) => (

@@ -14,7 +14,7 @@ export default function ChoiceBelow(props: ChoiceProps<string>) {
   const [open, setOpen] = useState(false);
   const chosen = options.find(([key]) => key === value)?.[1] ?? '';
   return (
-    <Field id={id} label={label} hideLabel={hideLabel} className={className}>
+    <Field id={id} label={hideLabel ? null : label} className={className}>
       <Button
         id={id}
         variant="outlined"

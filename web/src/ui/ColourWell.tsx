@@ -1,10 +1,9 @@
 import InputBase from '@mui/material/InputBase';
-import { type ReactNode, useId } from 'react';
+import { useId } from 'react';
 import { Field } from './Field.tsx';
 
 interface ColourWellProps {
-  readonly label: ReactNode;
-  readonly hideLabel?: boolean;
+  readonly label: string;
   /** `#rrggbb`. */
   readonly value: string;
   readonly onChange: (hex: string) => void;
@@ -12,10 +11,10 @@ interface ColourWellProps {
 }
 
 /** A colour by eye, in the browser's own picker. */
-export function ColourWell({ label, hideLabel, value, onChange, onLeave }: ColourWellProps) {
+export function ColourWell({ label, value, onChange, onLeave }: ColourWellProps) {
   const id = useId();
   return (
-    <Field id={id} label={label} hideLabel={hideLabel}>
+    <Field id={id} label={label}>
       <InputBase
         id={id}
         type="color"

@@ -126,10 +126,11 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
     rows: props.lines,
     'data-dirty': text === null ? 'no' : 'yes',
     'data-length': props.takesReadings ? '' : undefined,
+    'aria-label': props.hideLabel ? props.label : undefined,
     'aria-describedby': message ? problemId(id) : undefined,
   };
   return (
-    <Field id={id} label={props.label} hideLabel={props.hideLabel} className={props.className} problem={problem}>
+    <Field id={id} label={props.hideLabel ? null : props.label} className={props.className} problem={problem}>
       <InputBase
         {...(props.lines ? { inputComponent: 'textarea' } : {})}
         id={id}

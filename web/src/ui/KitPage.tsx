@@ -7,13 +7,12 @@ import LinearProgress from '@mui/material/LinearProgress';
 import List from '@mui/material/List';
 import ListItemButton from '@mui/material/ListItemButton';
 import Slider from '@mui/material/Slider';
-import TableRow from '@mui/material/TableRow';
 import CalendarMonth from '@mui/icons-material/CalendarMonth';
 import { useState } from 'react';
 import { Check } from './Check.tsx';
 import { Choice } from './Choice.tsx';
 import { ColourWell } from './ColourWell.tsx';
-import { Cell, DataTable, RowHead } from './DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from './DataTable.tsx';
 import { DayField } from './DayField.tsx';
 import { DraftField } from './DraftField.tsx';
 import { FilePick } from './FilePick.tsx';
@@ -156,13 +155,13 @@ export default function KitPage() {
       <Section title="A table">
         <DataTable label="Walls" columns={['Wall', 'Length', 'Area']}>
           {ROOMS.slice(0, 3).map((name, i) => (
-            <TableRow key={name} selected={i === 1}>
+            <Row key={name} selected={i === 1}>
               <RowHead>{name}</RowHead>
               <Cell label="Length">12′ 6″</Cell>
               <Cell label="Area" className="number">
                 92 ft²
               </Cell>
-            </TableRow>
+            </Row>
           ))}
         </DataTable>
       </Section>

@@ -1,9 +1,9 @@
 import InputBase from '@mui/material/InputBase';
-import { type KeyboardEvent, type ReactNode, useId } from 'react';
+import { type KeyboardEvent, useId } from 'react';
 import { Field, problemId } from './Field.tsx';
 
 interface TextInputProps {
-  readonly label: ReactNode;
+  readonly label: string;
   readonly hideLabel?: boolean;
   readonly value: string;
   readonly onChange: (text: string) => void;
@@ -25,10 +25,11 @@ export function TextInput(props: TextInputProps) {
     rows,
     maxLength: props.maxLength,
     spellCheck: false,
+    'aria-label': hideLabel ? label : undefined,
     'aria-describedby': problem ? problemId(id) : undefined,
   };
   return (
-    <Field id={id} label={label} hideLabel={hideLabel} problem={problem} className={className}>
+    <Field id={id} label={hideLabel ? null : label} problem={problem} className={className}>
       <InputBase
         {...(rows ? { inputComponent: 'textarea' } : {})}
         id={id}

@@ -21,7 +21,7 @@ export function Window({ title, onClose, children, actions, maxWidth = 'sm', cla
   const id = useId();
   const phone = useMediaQuery(PHONE, { noSsr: true });
   return (
-    <Dialog open onClose={onClose} aria-labelledby={id} maxWidth={maxWidth} fullScreen={phone}>
+    <Dialog open onClose={onClose} aria-labelledby={id} maxWidth={maxWidth} fullWidth fullScreen={phone}>
       <DialogTitle id={id}>{title}</DialogTitle>
       <DialogContent className={className}>{children}</DialogContent>
       {actions && <DialogActions>{actions}</DialogActions>}

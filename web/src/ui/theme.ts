@@ -332,16 +332,6 @@ export const THEME = createTheme({
       },
     },
     MuiTable: { styleOverrides: { root: { fontVariantNumeric: 'tabular-nums' } } },
-    MuiTableRow: {
-      styleOverrides: {
-        root: {
-          '&.Mui-selected, &.Mui-selected:hover': {
-            background: 'var(--chosen)',
-            '& > th': { boxShadow: '-6px 0 0 var(--ochre)' },
-          },
-        },
-      },
-    },
     MuiTableCell: {
       defaultProps: { size: 'small' },
       styleOverrides: {

@@ -17,8 +17,7 @@ import Button from '@mui/material/Button';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { WholeView } from '../../app/whole.ts';
 import { useScheme } from '../../ui/scheme.ts';
-import TableRow from '@mui/material/TableRow';
-import { Cell, DataTable, RowHead } from '../../ui/DataTable.tsx';
+import { Cell, DataTable, Row, RowHead } from '../../ui/DataTable.tsx';
 
 /** Time runs so many times faster than at a wall. */
 const FAST = 12;
@@ -212,13 +211,13 @@ export function PracticeWallView({
           {lit && (
             <DataTable columns={['Of the wall', 'yours', 'as the play has it']}>
               {MARKS.map((mark) => (
-                <TableRow key={mark}>
+                <Row key={mark}>
                   <RowHead>{WORDS[mark]}</RowHead>
                   <Cell className="number">{formatPercent(lit.mine.shares[mark])}</Cell>
                   <Cell className="number">{formatPercent(lit.play.shares[mark])}</Cell>
-                </TableRow>
+                </Row>
               ))}
-              <TableRow>
+              <Row>
                 <RowHead>it took, with loads</RowHead>
                 <Cell className="number">
                   {formatMinutes(lit.mine.minutes)}, {lit.mine.dips}
@@ -226,7 +225,7 @@ export function PracticeWallView({
                 <Cell className="number">
                   {formatMinutes(lit.play.minutes)}, {lit.play.dips}
                 </Cell>
-              </TableRow>
+              </Row>
             </DataTable>
           )}
           {lit &&
