@@ -1,6 +1,9 @@
 import { rows } from '@kovelin/core/job/table.ts';
 import { takeoffJob } from '@kovelin/core/measure/takeoff.ts';
+import { systemOf } from '@kovelin/core/job/region.ts';
 import { formatArea } from '@kovelin/core/units/quantities.ts';
+import { said } from '@kovelin/core/units/word.ts';
+import { wantedNext } from '@kovelin/core/whole/next.ts';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
@@ -16,6 +19,8 @@ export default function JobCard({ row, onDelete }: { row: JobRow; onDelete: () =
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [naming, setNaming] = useState(false);
   const takeoffs = takeoffJob(row.job);
+  const next = wantedNext('measure', { job: row.job, takeoffs, assumed: null, plan: null });
+  const there = new URLSearchParams(next.room ? { room: next.room } : {}).toString();
   return (
     <li className="job-card">
       <Link to={`/job/${row.id}/measure`} className="job-plans" aria-label={`Open ${row.name}`}>
@@ -44,6 +49,9 @@ export default function JobCard({ row, onDelete }: { row: JobRow; onDelete: () =
         to paint
         <br />
         <small>saved {momentText(row.updated, row.job.region.dates)}</small>
+      </p>
+      <p className="job-next">
+        <b>Next</b> <Link to={`/job/${row.id}/${next.step}?${there}`}>{said(next.say, systemOf(row.job))}</Link>
       </p>
       <Button
         size="small"

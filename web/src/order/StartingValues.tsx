@@ -9,7 +9,7 @@ import { STARTING } from '@kovelin/core/words/defaults.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { DraftField } from '../ui/DraftField.tsx';
-import { Sides } from '../ui/Sides.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { Window } from '../ui/Window.tsx';
 
@@ -53,9 +53,9 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
         Nobody measured these on your walls: they are where the reckoning starts. Put your own in; an empty field goes
         back to the starting value.
       </p>
-      <Sides label="Which values" sides={entriesOf(DEFAULT_GROUPS)} value={group} onChange={setGroup} />
+      <Choice label="Which values" options={entriesOf(DEFAULT_GROUPS)} value={group} onChange={setGroup} />
       <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Values">
-        <DataTable className="schedule" columns={['What', 'Value', 'Unit']}>
+        <DataTable columns={['What', 'Value', 'Unit']}>
           {keys.map((key) => {
             const { unit, origin, ends } = DEFAULTS[key];
             const what = said(STARTING[key], system);

@@ -18,6 +18,7 @@ const Frame = styled(Table)({
   },
   '& > thead th': { fontSize: 12.5, fontWeight: 400, color: 'var(--soft)', verticalAlign: 'bottom' },
   '& > tbody > tr > th': { fontWeight: 700 },
+  '& > tbody > tr > th small': { display: 'block' },
   '& small': { fontWeight: 400, color: 'var(--soft)' },
   '& > tbody > tr.chosen': { background: 'var(--chosen)' },
   '& > tbody > tr.chosen > th': { boxShadow: '-6px 0 0 var(--ochre)' },

@@ -207,7 +207,7 @@ export const THEME = createTheme({
     },
     MuiFormControlLabel: {
       styleOverrides: {
-        root: { margin: 0, gap: 7, alignItems: 'center', ...pressed(28) },
+        root: { margin: 0, gap: 7, paddingBlock: 2, alignItems: 'center', ...pressed(28) },
         label: { fontSize: 14, lineHeight: 1.25 },
       },
     },
