@@ -131,7 +131,7 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   const total = async () => money(await page.locator('[data-total=price]').textContent());
   expect(await amounts()).toBe(await total());
   await page.getByLabel('Margin, of the price').fill('100');
-  await expect(page.getByRole('alert')).toContainText('less than 100 %');
+  await expect(page.getByRole('alert')).toContainText('From 0 % to 99 % is accepted');
   await page.getByLabel('Margin, of the price').fill('20');
   await page.keyboard.press('Enter');
   await page.getByLabel('Labor billed by').selectOption('days');

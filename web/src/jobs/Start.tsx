@@ -4,7 +4,7 @@ import { plainRoom, type PlainRoom } from '@kovelin/core/job/plain-room.ts';
 import { COUNTRIES, COUNTRY_ROWS, systemOf, type Country } from '@kovelin/core/job/region.ts';
 import { usualOf } from '@kovelin/core/job/usual.ts';
 import { KIT, materialKey } from '@kovelin/core/order/kit.ts';
-import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
+import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { FOOT } from '@kovelin/core/units/si.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { OPENING, THE, TRIM } from '@kovelin/core/words/terms.ts';
@@ -26,6 +26,7 @@ import { useHalfTyped } from '../app/half-typed.ts';
 import { Kit } from '../app/Kit.tsx';
 import { FOR_WHOM } from '../app/for-whom.ts';
 import { Check } from '../ui/Check.tsx';
+import type { Key, StartForm } from './start-form.ts';
 import { StartDrawing } from './StartDrawing.tsx';
 import { FilePick } from '../ui/FilePick.tsx';
 import { More } from '../ui/More.tsx';
@@ -35,9 +36,6 @@ interface Props {
   readonly file: Omit<ComponentProps<typeof FilePick>, 'children'>;
   readonly onCottage: () => void;
 }
-type Key = 'length' | 'width' | 'height';
-/** What is asked on the first page; a length that is null was not typed. */
-export type StartForm = Omit<PlainRoom, Key> & Record<Key, Reading | null>;
 
 const NOTHING_SAID: StartForm = {
   name: 'Living room',

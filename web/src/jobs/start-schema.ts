@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { MOST } from '@kovelin/core/job/limits.ts';
-import type { StartForm } from './Start.tsx';
+import type { StartForm } from './start-form.ts';
 
 const WALL = 'Type how long this wall is, then the room can be drawn.';
 const wall = Joi.object().required().messages({ '*': WALL });

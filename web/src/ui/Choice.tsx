@@ -2,6 +2,7 @@ import InputBase from '@mui/material/InputBase';
 import NativeSelect from '@mui/material/NativeSelect';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { lazy, Suspense, useId } from 'react';
+import type { ChoiceProps, Options } from './choice-props.ts';
 import { Field } from './Field.tsx';
 import { PHONE } from './theme.ts';
 
@@ -9,19 +10,6 @@ const ChoiceBelow = lazy(() => import('./ChoiceBelow.tsx'));
 
 /** More than a phone shows above its lower edge. */
 const LONG = 8;
-
-export type Options<T extends string> = readonly (readonly [T, string])[];
-export interface ChoiceProps<T extends string> {
-  readonly label: string;
-  readonly value: T;
-  readonly options: Options<T>;
-  /** The same options under headings. */
-  readonly groups?: readonly (readonly [string, Options<T>])[];
-  readonly onChange: (value: T) => void;
-  readonly hideLabel?: boolean;
-  readonly className?: string;
-  readonly disabled?: boolean;
-}
 
 /** The browser's own list, at home with a keyboard and a screen reader; a long one opens from below on a phone. */
 export function Choice<T extends string>(props: ChoiceProps<T>) {

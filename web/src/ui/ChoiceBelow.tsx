@@ -4,7 +4,7 @@ import List from '@mui/material/List';
 import ListItemButton from '@mui/material/ListItemButton';
 import ListSubheader from '@mui/material/ListSubheader';
 import { Fragment, useId, useState } from 'react';
-import type { ChoiceProps } from './Choice.tsx';
+import type { ChoiceProps } from './choice-props.ts';
 import { Field } from './Field.tsx';
 
 /** A long choice on a phone: a list from below, under its heading. */

@@ -157,6 +157,8 @@ export const THEME = createTheme({
           ...condensed(16),
           lineHeight: 1.2,
           padding: '3px 12px',
+          overflowWrap: 'normal',
+          '.sides.full &': { paddingInline: 4 },
           color: 'var(--ink)',
           borderColor: 'var(--rim)',
           ...pressed(34),
