@@ -263,6 +263,7 @@ test('a job as codes: read by another decoder, by a camera in any order with tho
   await other.page.getByRole('button', { name: 'Camera off' }).click();
   // that one comes as a picture
   await page.getByLabel(/^Code, of/).fill('2');
+  await page.keyboard.press('Enter');
   const picture = await page.getByRole('img', { name: `Code 2 of ${count}` }).screenshot();
   await other.page.getByLabel('Open pictures').setInputFiles([
     { name: 'no-code.png', mimeType: 'image/png', buffer: await page.locator('h1').screenshot() },

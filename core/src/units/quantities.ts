@@ -111,13 +111,15 @@ export function formatVolume(litres: Litres, system: System): string {
 export const formatSpread = (rate: number, system: System): string =>
   isImperial(system) ? `${Math.round((rate * GALLON) / SQUARE_FOOT)} ft²/gal` : `${trimNumber(rate, 1)} m²/L`;
 
+/** A sign, a code (ISO 4217) or what people write for it: $, CHF, zł. */
+const CURRENCY_BEFORE = /^(?:\p{Sc}|[A-Z]{3}|kr\.?|Fr\.?)/u;
+const CURRENCY_BEHIND = /(?:\p{Sc}|[A-Z]{3}|kr\.?|Fr\.?|zł)$/u;
 /**
  * Money typed by people, to integer minor units: `12.50`, `12,50`, `$12.5`, `1 200`, `1,234.50`, `1.234,50 zł`.
  * Errors: negative, more than two decimals that are no thousands, anything else.
  */
 export function parseMoney(text: string): Result<Money> {
-  // its currency, before or behind: $, CHF, zł
-  const amount = text.replace(/\s/g, '').replace(/^(\p{Sc}|\p{L}{1,3}\.?)|(\p{Sc}|\p{L}{1,3}\.?)$/gu, '');
+  const amount = text.replace(/\s/g, '').replace(CURRENCY_BEFORE, '').replace(CURRENCY_BEHIND, '');
   if (/^[-−]/.test(amount)) return bad('A price cannot be negative. Write 12.50.', { column: 1 });
   const [, whole, minor = ''] = /^(\d{1,9}|\d{1,3}(?:[.,'’]\d{3})+)(?:[.,](\d{1,2}))?$/.exec(amount) ?? [];
   if (whole === undefined) return bad(`“${text.trim()}” is not an amount of money. Write 12.50.`, { column: 1 });

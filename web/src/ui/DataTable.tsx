@@ -25,6 +25,7 @@ const Frame = styled(Table)({
   '@container (max-width: 650px)': {
     '&, & > tbody': { display: 'block', minWidth: 0 },
     '& > thead': visuallyHidden as object,
+    '& > thead th': { whiteSpace: 'normal' },
     '& > tbody > tr': {
       display: 'flex',
       flexWrap: 'wrap',

@@ -163,7 +163,11 @@ export const THEME = createTheme({
           borderColor: 'var(--rim)',
           ...pressed(34),
           '&:hover': { background: 'var(--chosen)' },
-          '&.Mui-selected, &.Mui-selected:hover': { ...CHOSEN, borderColor: 'var(--ink)' },
+          '&.Mui-selected, &.Mui-selected:hover': {
+            ...CHOSEN,
+            borderColor: 'var(--ink)',
+            '& small': { color: 'inherit' },
+          },
         },
       },
     },
