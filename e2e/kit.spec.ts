@@ -45,9 +45,31 @@ test('every part of the kit, in three schemes: axe finds nothing, and what has t
     const opened = page.locator('[role=dialog], [role=alert]').filter({ hasText: /A window|It was deleted/ });
     await opened.waitFor();
     expect(await faultsIn(page, opens)).toEqual([]);
+    // nothing that opens is printed
+    await page.emulateMedia({ media: 'print' });
+    if (opens === 'A window') await expect(opened).toBeHidden();
+    await page.emulateMedia({ media: 'screen' });
     await page.keyboard.press('Escape');
     await expect(opened).toHaveCount(0);
   }
+});
+
+test('a day is typed by its name, or picked from a calendar that is loaded when it opens', async ({ page }) => {
+  await page.goto('/kit');
+  const days = page.getByLabel('Days', { exact: true });
+  await days.fill('1/2/2027, 2 Feb 2027');
+  await expect(page.getByRole('alert').filter({ hasText: 'Write a day there is' })).toBeVisible();
+  await days.fill('24/12/2027');
+  await days.press('Enter');
+  await expect(days).toHaveValue('24/12/2027');
+  await page.getByRole('button', { name: 'Days: from a calendar' }).click();
+  const calendar = page.getByRole('dialog', { name: 'Days: from a calendar' });
+  await calendar.getByRole('gridcell', { name: '15' }).click();
+  await expect(calendar).toHaveCount(0);
+  await expect(days).toHaveValue(/15\/\d\d\/\d{4}/);
+  await days.fill('tomorrow');
+  await days.press('Enter');
+  await expect(days).toHaveValue(/^\d\d\/\d\d\/\d{4}$/);
 });
 
 test('with a thumb every part of the kit is 44 px, and a long choice opens from below', async ({ browser }) => {

@@ -17,11 +17,38 @@ const NAMED: Readonly<Record<DateForm, string>> = {
   'year-first': 'year-month-day: 2026-12-01',
 };
 
+const WEEKDAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'];
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+const MS_PER_DAY = 86_400_000;
+const later = (day: string, days: number): string =>
+  new Date(Date.parse(day) + days * MS_PER_DAY).toISOString().slice(0, 10);
+
+/** A day by its name, the next one there is: today, tomorrow, Sat, 5 Dec, Dec 5. Null: it has none of these. */
+function namedDay(text: string, today: string): string | null {
+  const words = text.trim().toLowerCase();
+  if (words === 'today') return today;
+  if (words === 'tomorrow') return later(today, 1);
+  // a name of which the first three letters tell it
+  const place = (names: readonly string[], word = '') =>
+    /^[a-z]{3,9}$/.test(word) ? names.indexOf(word.slice(0, 3)) : -1;
+  const weekday = place(WEEKDAYS, words);
+  if (weekday >= 0) return later(today, (weekday - new Date(today).getUTCDay() + 7) % 7 || 7);
+  const [, date, month] = /^(\d{1,2})\.? ([a-z]+)\.?$/.exec(words.replace(/^([a-z]+)\.? (\d{1,2})$/, '$2 $1')) ?? [];
+  const at = place(MONTHS, month);
+  if (at < 0 || date === undefined) return null;
+  const inYear = (year: number) => `${year}-${String(at + 1).padStart(2, '0')}-${date.padStart(2, '0')}`;
+  const year = Number(today.slice(0, 4));
+  return [inYear(year), inYear(year + 1)].find((day) => isDay(day) && day >= today) ?? null;
+}
+
 /**
  * A day as people write it: in the order of their region, the year of two figures or four, with slashes, points, hyphens or
- * spaces; year-month-day is understood everywhere. What is no day there is says what would be one.
+ * spaces; year-month-day is understood everywhere; and, where it is known which day it is (`today`, as stored), by its name.
+ * What is no day there is says what would be one.
  */
-export function readDayText(text: string, form: DateForm): Result<string> {
+export function readDayText(text: string, form: DateForm, today?: string): Result<string> {
+  const named = today === undefined ? null : namedDay(text, today);
+  if (named !== null) return good(named);
   const parts = text.trim().split(/[\s/.-]+/);
   const [a = '', b = '', c = ''] = parts;
   const isYearFirst = a.length === 4;

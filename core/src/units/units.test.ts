@@ -252,6 +252,22 @@ describe('days as people write them', () => {
     const read = readDayText(text, form);
     expect(read.ok ? '' : read.problems[0]?.message).toMatch(/^Write a day there is as .*2026/);
   });
+  test.each([
+    ['today', '2026-12-01'],
+    ['Tomorrow', '2026-12-02'],
+    ['Sat', '2026-12-05'],
+    // a Tuesday: the next one
+    ['tuesday', '2026-12-08'],
+    ['5 Dec', '2026-12-05'],
+    ['Dec 5', '2026-12-05'],
+    ['30. November', '2027-11-30'],
+  ])('on a Tuesday, 1 December 2026, %s is the next there is', (text, day) =>
+    expect(readDayText(text, 'day-first', '2026-12-01')).toEqual({ ok: true, value: day }),
+  );
+  test('a name of no day is none', () => {
+    for (const text of ['someday', '31 Nov', 'Smarch 5', 'sa'])
+      expect(readDayText(text, 'day-first', '2026-12-01').ok).toBe(false);
+  });
   test('law: a day is read back as it was written', () => {
     fc.assert(
       fc.property(

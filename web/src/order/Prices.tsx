@@ -7,8 +7,8 @@ import { ListPrices } from './ListPrices.tsx';
 import { Window } from '../ui/Window.tsx';
 
 const FROM = [
-  ['desk', 'Ask the desk'],
   ['list', 'From a list'],
+  ['desk', 'Ask the desk'],
 ] as const;
 
 interface Props {
@@ -19,7 +19,7 @@ interface Props {
 
 /** Prices from a trade counter’s desk or from a list: shown first, taken with their date. */
 export default function Prices(props: Props) {
-  const [from, setFrom] = useState<(typeof FROM)[number][0]>('desk');
+  const [from, setFrom] = useState<(typeof FROM)[number][0]>('list');
   return (
     <Window title="Prices" onClose={props.onClose} maxWidth="md" className="prices">
       <Sides label="Where prices come from" sides={FROM} value={from} onChange={setFrom} />

@@ -1,4 +1,5 @@
 import { dayText, readDayText, type DateForm } from '@kovelin/core/units/day-text.ts';
+import { dayAt } from '@kovelin/core/units/day.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import CalendarMonth from '@mui/icons-material/CalendarMonth';
 import Box from '@mui/material/Box';
@@ -18,7 +19,7 @@ interface DayFieldProps {
   readonly onCommit: (days: readonly string[]) => string | null | undefined;
 }
 
-/** Days typed as the region writes them, with commas between, or picked from a calendar. */
+/** Days typed as the region writes them or by name (Sat, tomorrow), with commas between, or picked from a calendar. */
 export function DayField({ label, form, days, placeholder, single = false, onCommit }: DayFieldProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const from = `${label}: from a calendar`;
@@ -53,7 +54,7 @@ function readDays(text: string, form: DateForm, single: boolean): Result<readonl
   const days: string[] = [];
   for (const part of single ? [text] : text.split(/[,;]/)) {
     if (!part.trim()) continue;
-    const day = readDayText(part, form);
+    const day = readDayText(part, form, dayAt(Date.now()));
     if (!day.ok) return day;
     days.push(day.value);
   }
