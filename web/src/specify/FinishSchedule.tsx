@@ -33,7 +33,7 @@ export function FinishSchedule({ view }: { view: WholeView }) {
       <div className="panel-head">
         <h2>Finish schedule</h2>
         <Check label="same systems together" checked={together} onChange={(isOn) => setTogether(isOn)} />
-        <Link className="tool" to={`../schedule${useLocation().search}`} relative="path">
+        <Link to={`../schedule${useLocation().search}`} relative="path">
           To print
         </Link>
         <Button size="small" onClick={() => void exportSchedule(view.state.job, derived.surfaces)}>

@@ -149,7 +149,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
         <div className="entry-panel">
           <div className="panel-head">
             <Sides label="What to show of the lines" sides={TABLES} value={table} onChange={onTable} />
-            <Link className="tool" to={`../lines${search}`} relative="path">
+            <Link to={`../lines${search}`} relative="path">
               Lines and plays to print
             </Link>
           </div>
