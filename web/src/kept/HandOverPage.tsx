@@ -79,12 +79,10 @@ export default function HandOverPage() {
           {going && going.photos > 0 && (
             <Check
               label={
-                <>
-                  <span>
-                    with its {going.photos} {going.photos === 1 ? 'photo' : 'photos'} (
-                    {Math.ceil(going.bytes / 1e5) / 10} MB)
-                  </span>
-                </>
+                <span>
+                  with its {going.photos} {going.photos === 1 ? 'photo' : 'photos'} ({Math.ceil(going.bytes / 1e5) / 10}{' '}
+                  MB)
+                </span>
               }
               checked={withPhotos}
               onChange={(isOn) => setWithPhotos(isOn)}

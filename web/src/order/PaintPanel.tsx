@@ -112,15 +112,13 @@ function ReserveChoice({ view, line, reserve }: { view: WholeView; line: PaintLi
     <Check
       className="check reserve"
       label={
-        <>
-          <span>
-            Buy {formatVolume(litres, system)} for touching up as well:{' '}
-            {price > 0
-              ? `${formatMoney(price, state.shown.currency)} ${bought ? 'of the price' : 'more'}`
-              : 'costs nothing more here'}
-            . As bought now, less than that is left with a chance of <b className="number">{formatPercent(chance)}</b>.
-          </span>
-        </>
+        <span>
+          Buy {formatVolume(litres, system)} for touching up as well:{' '}
+          {price > 0
+            ? `${formatMoney(price, state.shown.currency)} ${bought ? 'of the price' : 'more'}`
+            : 'costs nothing more here'}
+          . As bought now, less than that is left with a chance of <b className="number">{formatPercent(chance)}</b>.
+        </span>
       }
       checked={bought}
       onChange={(isOn) => session.edit({ name: 'reserve', args: { key: line.key, on: isOn } })}

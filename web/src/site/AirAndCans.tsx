@@ -65,11 +65,7 @@ function Air({ view, log, who, logger }: Props) {
           : 'As the job has it. Note what a thermometer says here, and the clocks go by it.'}
       </p>
       <Check
-        label={
-          <>
-            <span>Follow the climate logger (simulated)</span>
-          </>
-        }
+        label={<span>Follow the climate logger (simulated)</span>}
         checked={logger.isFollowed}
         onChange={(isOn) => logger.follow(isOn)}
       />

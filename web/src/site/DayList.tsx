@@ -58,16 +58,14 @@ function Part({ view, site, log, who, part, items }: Shared & { part: DayPart; i
           <li key={item.id} className={ticked(item) ? 'ticked' : ''}>
             <Check
               label={
-                <>
-                  <span>
-                    {said(DAY_ITEMS[item.id], view.system)}
-                    {item.caution && (
-                      <small className="caution">
-                        {said(reasonWord({ rule: item.caution, with: {} } as never), view.system)}
-                      </small>
-                    )}
-                  </span>
-                </>
+                <span>
+                  {said(DAY_ITEMS[item.id], view.system)}
+                  {item.caution && (
+                    <small className="caution">
+                      {said(reasonWord({ rule: item.caution, with: {} } as never), view.system)}
+                    </small>
+                  )}
+                </span>
               }
               checked={ticked(item)}
               onChange={() => toggle(item)}
