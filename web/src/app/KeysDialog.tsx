@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button';
 import { Link, useLocation } from 'react-router';
 import { useSteps } from './step.ts';
 import { Window } from '../ui/Window.tsx';
@@ -18,7 +17,7 @@ export default function KeysDialog({ onClose }: { onClose: () => void }) {
   const from = `from=${encodeURIComponent(pathname + search)}`;
   const steps = useSteps().map(({ place, word }) => [`Alt ${place}`, word] as const);
   return (
-    <Window title="Keys and guides" onClose={onClose} actions={<Button onClick={onClose}>Close</Button>}>
+    <Window title="Keys and guides" onClose={onClose}>
       <dl className="keys">
         {[...steps, ...EVERYWHERE].map(([keys, what]) => (
           <div key={keys}>

@@ -4,7 +4,6 @@ import { COUNTRIES, COUNTRY_ROWS, type Region } from '@kovelin/core/job/region.t
 import { formatVolume, parseVolume } from '@kovelin/core/units/quantities.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { spelt } from '@kovelin/core/units/word.ts';
-import Button from '@mui/material/Button';
 import { rememberRegion } from '../store/kept.ts';
 import { attempt } from './database.ts';
 import { Choice } from '../ui/Choice.tsx';
@@ -57,16 +56,7 @@ export default function RegionDialog({ view, onClose }: { readonly view: JobView
       : bad('Sizes are expected one after the other, such as 0.75 L, 2.5 L, 5 L.');
   };
   return (
-    <Window
-      title="Where the job is"
-      onClose={close}
-      className="region"
-      actions={
-        <Button variant="contained" onClick={close}>
-          Close
-        </Button>
-      }
-    >
+    <Window title="Where the job is" onClose={close} className="region">
       <Choice
         label="Country"
         value={region.country}

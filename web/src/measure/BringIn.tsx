@@ -44,6 +44,7 @@ export default function BringIn(props: Props) {
       }
       maxWidth="md"
       className="bring-in"
+      actions={null}
       onClose={props.onClose}
     >
       <Choice<'list' | 'plan'>

@@ -21,7 +21,7 @@ interface Props {
 export default function Prices(props: Props) {
   const [from, setFrom] = useState<(typeof FROM)[number][0]>('list');
   return (
-    <Window title="Prices" onClose={props.onClose} maxWidth="md" className="prices">
+    <Window title="Prices" onClose={props.onClose} maxWidth="md" className="prices" actions={null}>
       <Sides label="Where prices come from" sides={FROM} value={from} onChange={setFrom} />
       {from === 'desk' ? <DeskPrices {...props} /> : <ListPrices {...props} />}
     </Window>

@@ -6,7 +6,6 @@ import { within } from '@kovelin/core/job/limits.ts';
 import { FOOT, GALLON, SQUARE_FOOT, isImperial, type Units } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { STARTING } from '@kovelin/core/words/defaults.ts';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { DraftField } from '../ui/DraftField.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -38,17 +37,7 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
   const [group, setGroup] = useState<DefaultGroup>('minutes');
   const keys = DEFAULT_KEYS.filter((key) => DEFAULTS[key].group === group);
   return (
-    <Window
-      title="Starting values"
-      onClose={onClose}
-      maxWidth="md"
-      className="prices"
-      actions={
-        <Button variant="contained" onClick={onClose}>
-          Close
-        </Button>
-      }
-    >
+    <Window title="Starting values" onClose={onClose} maxWidth="md" className="prices">
       <p className="hint">
         Nobody measured these on your walls: they are where the reckoning starts. Put your own in; an empty field goes
         back to the starting value.

@@ -20,7 +20,6 @@ import {
   THE,
   TRIM_ORDER,
 } from '@kovelin/core/words/terms.ts';
-import Button from '@mui/material/Button';
 import type { WholeView } from '../app/whole.ts';
 import { useSchoolPrices } from '../workers/what-if.ts';
 import { Window } from '../ui/Window.tsx';
@@ -101,17 +100,7 @@ export default function Practice({ view, onClose }: { view: WholeView; onClose: 
     return parts.join(', ') || 'costs the same here';
   };
   return (
-    <Window
-      title="Your practice"
-      onClose={onClose}
-      maxWidth="md"
-      className="practice"
-      actions={
-        <Button variant="contained" onClick={onClose}>
-          Close
-        </Button>
-      }
-    >
+    <Window title="Your practice" onClose={onClose} maxWidth="md" className="practice">
       <p className="hint">
         Painters disagree about these. Set them once for the job; any surface can still be overruled. Prices are against
         the practice as it stands, on this job

@@ -166,7 +166,7 @@ export default function KitPage() {
         </DataTable>
       </Section>
       {opened === 'window' && (
-        <Window title="A window" onClose={close} actions={<Button onClick={close}>Close</Button>}>
+        <Window title="A window" onClose={close}>
           What there is to do.
         </Window>
       )}
