@@ -1,6 +1,7 @@
 import { Link, useLocation } from 'react-router';
 import { useSteps } from './step.ts';
 import { Window } from '../ui/Window.tsx';
+import { Cell, DataTable, Row } from '../ui/DataTable.tsx';
 
 const EVERYWHERE = [
   ['Ctrl Z', 'Undo'],
@@ -18,16 +19,16 @@ export default function KeysDialog({ onClose }: { onClose: () => void }) {
   const steps = useSteps().map(({ place, word }) => [`Alt ${place}`, word] as const);
   return (
     <Window title="Keys and guides" onClose={onClose}>
-      <dl className="keys">
+      <DataTable columns={['Key', 'What it does']}>
         {[...steps, ...EVERYWHERE].map(([keys, what]) => (
-          <div key={keys}>
-            <dt>
+          <Row key={keys}>
+            <Cell>
               <kbd>{keys}</kbd>
-            </dt>
-            <dd>{what}</dd>
-          </div>
+            </Cell>
+            <Cell>{what}</Cell>
+          </Row>
         ))}
-      </dl>
+      </DataTable>
       <p>
         <Link to={{ pathname: '/help', search: from }}>Guides</Link> ·{' '}
         <Link to={{ pathname: '/help/words', search: from }}>Words of the trade, with pictures</Link>

@@ -2,6 +2,9 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { Shot } from '@kovelin/core/exchange/instruments.ts';
 import { aimedAt, enterIn, listenToAim, typeInto } from '../app/aim.ts';
 import { listenToLaser, type Link } from './laser.ts';
+import { Message } from '../ui/Message.tsx';
+
+const KINDS = { waiting: 'doing', ready: 'done', lost: 'wrong' } as const;
 
 /** While it is shown, readings of the laser meter go to the length that has the focus, raw as they came, and on to the next. */
 export default function LaserBar({ onNoTarget }: { onNoTarget: () => void }) {
@@ -28,12 +31,14 @@ export default function LaserBar({ onNoTarget }: { onNoTarget: () => void }) {
     lost: 'the meter does not answer; type the lengths meanwhile, it is tried again by itself',
   }[link];
   return (
-    <div className={`laser ${link}`} role="status">
-      <b>Laser</b> {state}
-      {said && <span>{said}</span>}
-      <a href="/instruments/console/" target="_blank" rel="noreferrer">
-        Its button (simulated)
-      </a>
+    <div className="laser">
+      <Message kind={KINDS[link]}>
+        <b>Laser</b> {state}
+        {said && <span>{said}</span>}
+        <a href="/instruments/console/" target="_blank" rel="noreferrer">
+          Its button (simulated)
+        </a>
+      </Message>
     </div>
   );
 }

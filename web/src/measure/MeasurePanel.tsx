@@ -27,12 +27,13 @@ export function MeasurePanel({ view, explained }: { view: JobView; explained: Ex
   return (
     <aside className="panel" aria-label="Selected surface">
       {explained && (
-        <section className="panel-working" aria-live="polite" aria-label="Working">
-          <h3>{explained.title}</h3>
-          <div className="working">
-            <WorkingTree working={explained.working} system={system} />
-          </div>
-        </section>
+        <div aria-live="polite" role="region" aria-label="Working">
+          <Section title={explained.title}>
+            <div className="working">
+              <WorkingTree working={explained.working} system={system} />
+            </div>
+          </Section>
+        </div>
       )}
       {surface ? (
         <>

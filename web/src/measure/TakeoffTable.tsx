@@ -7,19 +7,14 @@ import { heading } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { SURFACE } from '@kovelin/core/words/terms.ts';
 import ButtonBase from '@mui/material/ButtonBase';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableContainer from '@mui/material/TableContainer';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import TableSortLabel from '@mui/material/TableSortLabel';
 import { useEffect, useRef, useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 import type { JobView } from '../app/job-context.ts';
 import type { Explained } from './MeasurePanel.tsx';
 
-interface Row {
+interface Line {
   readonly id: string;
   readonly kind: 'surface' | 'total';
   readonly room: string;
@@ -48,7 +43,7 @@ const HEADINGS: Readonly<Record<'room' | 'surface' | Column, string>> = {
   run: 'Run',
 };
 
-function rowOf(t: RoomTakeoff, s: Surface, system: System): Row {
+function rowOf(t: RoomTakeoff, s: Surface, system: System): Line {
   const wall = t.walls.find((w) => `${w.wall.id}/field` === s.id);
   return {
     id: s.id,
@@ -69,8 +64,8 @@ function rowOf(t: RoomTakeoff, s: Surface, system: System): Row {
   };
 }
 
-const total = (rows: readonly Row[], column: Column) => rows.reduce((sum, row) => sum + (row[column] ?? 0), 0);
-const totalRow = (id: string, room: string, surface: string, rows: readonly Row[]): Row => ({
+const total = (rows: readonly Line[], column: Column) => rows.reduce((sum, row) => sum + (row[column] ?? 0), 0);
+const totalRow = (id: string, room: string, surface: string, rows: readonly Line[]): Line => ({
   id,
   kind: 'total',
   room,
@@ -86,18 +81,18 @@ const totalRow = (id: string, room: string, surface: string, rows: readonly Row[
 });
 
 /** The rows above a total, up to the total before it, as its sum. */
-function totalOf(row: Row, column: Column, rows: readonly Row[]): Working {
+function totalOf(row: Line, column: Column, rows: readonly Line[]): Working {
   const at = rows.findIndex((r) => r.id === row.id);
   const from = row.id === 'total' ? 0 : rows.findLastIndex((r, i) => i < at && r.kind === 'total') + 1;
   const dimension = column === 'cut' || column === 'run' ? 'length' : 'area';
   const grouped = row.id === 'total' && rows.filter((r) => r.kind === 'total').length > 1;
   const of = rows.slice(from, at).filter((r) => (r.kind === 'total') === grouped && r[column]);
-  const name = (r: Row) => (row.room || (grouped && !r.room) ? r.surface : `${r.room}, ${r.surface}`);
+  const name = (r: Line) => (row.room || (grouped && !r.room) ? r.surface : `${r.room}, ${r.surface}`);
   return compute('sum', row.surface, dimension, ...of.map((r) => given(name(r), r[column] ?? 0, dimension)));
 }
 
 /** Surfaces in groups, each group with its total below it, and the job's at the end. */
-function grouped(surfaces: readonly (Row & { kindWord: string })[], by: Grouping): Row[] {
+function grouped(surfaces: readonly (Line & { kindWord: string })[], by: Grouping): Line[] {
   const keys = by === 'none' ? [] : [...new Set(surfaces.map((row) => (by === 'room' ? row.room : row.kindWord)))];
   const groups = keys.flatMap((key) => {
     const of = surfaces.filter((row) => (by === 'room' ? row.room : row.kindWord) === key);
@@ -110,10 +105,10 @@ type Sorting = { readonly column: keyof typeof HEADINGS; readonly way: 'asc' | '
 /** Up, down, and as they come. */
 const sortedNext = (now: Sorting, column: keyof typeof HEADINGS): Sorting =>
   now?.column !== column ? { column, way: 'asc' } : now.way === 'asc' ? { column, way: 'desc' } : null;
-function inOrder<T extends Row>(rows: readonly T[], sorting: Sorting): readonly T[] {
+function inOrder<T extends Line>(rows: readonly T[], sorting: Sorting): readonly T[] {
   if (!sorting) return rows;
   const { column, way } = sorting;
-  const order = (a: Row, b: Row): number => {
+  const order = (a: Line, b: Line): number => {
     const [left, right] = [a[column] ?? 0, b[column] ?? 0];
     return typeof left === 'number' && typeof right === 'number'
       ? left - right
@@ -153,8 +148,8 @@ export default function TakeoffTable({
       : column === 'cut' || column === 'run'
         ? aboutLength(value, system)
         : formatArea(value, system);
-  const look = ({ roomId, id }: Row) => roomId && view.show(roomId, id);
-  const explain = (row: Row, column: Column) => {
+  const look = ({ roomId, id }: Line) => roomId && view.show(roomId, id);
+  const explain = (row: Line, column: Column) => {
     const title = [row.room, row.surface, HEADINGS[column].toLowerCase()].filter(Boolean).join(', ');
     const terms = row.kind === 'total' ? totalOf(row, column, rows) : row.working[column];
     onExplain(terms ? { title, working: terms } : null);
@@ -176,63 +171,54 @@ export default function TakeoffTable({
           A row is the surface in the drawing. Click a figure, or press Enter on it, for its working.
         </p>
       </div>
-      <TableContainer className="grid">
-        <Table stickyHeader size="small" aria-label="Takeoff of the job">
-          <TableHead>
-            <TableRow>
-              {(['room', 'surface', ...COLUMNS] as const).map((column) => (
-                <TableCell
-                  key={column}
-                  align={column === 'room' || column === 'surface' ? 'left' : 'right'}
-                  sortDirection={sorted?.column === column ? sorted.way : false}
-                >
-                  {by === 'none' ? (
-                    <TableSortLabel
-                      active={sorted?.column === column}
-                      direction={sorted?.way ?? 'asc'}
-                      onClick={() => setSorted(sortedNext(sorted, column))}
-                    >
-                      {HEADINGS[column]}
-                    </TableSortLabel>
-                  ) : (
-                    HEADINGS[column]
-                  )}
-                </TableCell>
-              ))}
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {rows.map((row) => (
-              <TableRow
-                key={row.id}
-                hover={row.kind === 'surface'}
-                className={row.kind === 'total' ? 'total' : ''}
-                {...(row.id === surface?.id ? { selected: true, 'aria-selected': true, ref: chosen } : {})}
-                onClick={() => look(row)}
+      <div className="scroll">
+        <DataTable
+          label="Takeoff of the job"
+          sticky
+          columns={(['room', 'surface', ...COLUMNS] as const).map((column) =>
+            by === 'none' ? (
+              <TableSortLabel
+                key={column}
+                active={sorted?.column === column}
+                direction={sorted?.way ?? 'asc'}
+                onClick={() => setSorted(sortedNext(sorted, column))}
               >
-                <TableCell>{row.room}</TableCell>
-                <TableCell component="th" scope="row">
-                  {row.roomId ? <ButtonBase>{row.surface}</ButtonBase> : row.surface}
-                </TableCell>
-                {COLUMNS.map((column) => (
-                  <TableCell key={column} align="right" data-field={column}>
-                    {row.working[column] || row.kind === 'total' ? (
-                      <ButtonBase
-                        aria-label={`${HEADINGS[column]}: ${format(column, row[column])}`}
-                        onClick={() => explain(row, column)}
-                      >
-                        {format(column, row[column])}
-                      </ButtonBase>
-                    ) : (
-                      format(column, row[column])
-                    )}
-                  </TableCell>
-                ))}
-              </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-      </TableContainer>
+                {HEADINGS[column]}
+              </TableSortLabel>
+            ) : (
+              HEADINGS[column]
+            ),
+          )}
+        >
+          {rows.map((row) => (
+            <Row
+              key={row.id}
+              className={row.kind}
+              selected={row.id === surface?.id}
+              ref={row.id === surface?.id ? chosen : undefined}
+              onClick={() => look(row)}
+            >
+              <Cell label="Room">{row.room}</Cell>
+              <RowHead>{row.roomId ? <ButtonBase>{row.surface}</ButtonBase> : row.surface}</RowHead>
+              {COLUMNS.map((column) => (
+                <Cell key={column} label={HEADINGS[column]} className="number" data-field={column}>
+                  {row.working[column] || row.kind === 'total' ? (
+                    <ButtonBase
+                      className="figure"
+                      aria-label={`${HEADINGS[column]}: ${format(column, row[column])}`}
+                      onClick={() => explain(row, column)}
+                    >
+                      {format(column, row[column])}
+                    </ButtonBase>
+                  ) : (
+                    format(column, row[column])
+                  )}
+                </Cell>
+              ))}
+            </Row>
+          ))}
+        </DataTable>
+      </div>
     </div>
   );
 }

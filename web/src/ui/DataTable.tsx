@@ -16,6 +16,7 @@ const Frame = styled(Table)({
     verticalAlign: 'top',
     textAlign: 'left',
   },
+  '&.MuiTable-stickyHeader > thead th': { position: 'sticky', top: 0, zIndex: 1, background: 'var(--card)' },
   '& > thead th': { fontSize: 12.5, fontWeight: 400, color: 'var(--soft)', verticalAlign: 'bottom' },
   '& > tbody > tr > th': { fontWeight: 700 },
   '& > tbody > tr > th small': { display: 'block' },
@@ -25,6 +26,7 @@ const Frame = styled(Table)({
   '@container (max-width: 650px)': {
     '&, & > tbody': { display: 'block', minWidth: 0 },
     '& > thead': visuallyHidden as object,
+    '&.MuiTable-stickyHeader > thead th': { position: 'sticky', top: 0, zIndex: 1, background: 'var(--card)' },
     '& > thead th': { whiteSpace: 'normal' },
     '& > tbody > tr': {
       display: 'flex',
@@ -52,11 +54,13 @@ interface DataTableProps {
   readonly children: ReactNode;
   readonly label?: string;
   readonly className?: string;
+  /** Its headings stay in sight. */
+  readonly sticky?: boolean;
 }
 
 /** Rows of the work: a heading a column, and a card a row on a phone. */
-export const DataTable = ({ columns, children, label, className }: DataTableProps) => (
-  <Frame aria-label={label} className={className}>
+export const DataTable = ({ columns, children, label, className, sticky = false }: DataTableProps) => (
+  <Frame aria-label={label} className={className} stickyHeader={sticky}>
     <thead>
       <tr>
         {columns.map((column, i) => (
@@ -72,7 +76,7 @@ export const DataTable = ({ columns, children, label, className }: DataTableProp
 
 type RowProps = ComponentProps<'tr'> & { readonly selected?: boolean };
 export const Row = ({ selected = false, className = '', ...rest }: RowProps) => (
-  <tr className={selected ? `chosen ${className}` : className} {...rest} />
+  <tr aria-selected={selected || undefined} className={selected ? `chosen ${className}` : className} {...rest} />
 );
 /** @param label its column's heading, where a row is a card. */
 export const Cell = ({ label, ...rest }: ComponentProps<'td'> & { readonly label?: string }) => (

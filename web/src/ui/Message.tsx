@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 const KINDS = {
   wrong: { severity: 'error', role: 'alert', mark: '!' },
   note: { severity: 'info', role: 'note', mark: 'Note:' },
+  doing: { severity: 'success', role: 'status', mark: '…' },
   done: { severity: 'success', role: 'status', mark: '✓' },
 } as const;
 
