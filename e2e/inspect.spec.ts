@@ -75,7 +75,7 @@ test('the sun is drawn where it falls; touching up is answered with its reasons;
   await expect(verdict).toHaveText('The whole wall, corner to corner');
   await expect(page.locator('.because')).toContainText('the largest place is about');
   await page.getByRole('button', { name: 'Take over' }).first().click();
-  await expect(page.locator('.inspect-panel .problem')).toContainText('still open');
+  await expect(page.locator('.inspect-panel').getByRole('alert').first()).toContainText('still open');
   await page.getByLabel('Taken over by').fill('The harbour trust');
   await page.keyboard.press('Enter');
   const pad = await page.locator('.sign-here canvas').boundingBox();

@@ -5,6 +5,7 @@ import { KIT, materialKey } from '@kovelin/core/order/kit.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { materialWord } from '@kovelin/core/words/work.ts';
+import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 import { ToolDrawing } from './ToolDrawing.tsx';
 
 const MOST = 99;
@@ -19,25 +20,33 @@ interface KitProps {
 /** What lasts from job to job: said once, and taken off every order. */
 export function Kit({ system, owned, onOwn }: KitProps) {
   return (
-    <ul className="kit" aria-label="Your kit">
+    <DataTable label="Your kit" columns={['Tool', 'Owned']}>
       {KIT.map(({ item, size }) => {
         const key = materialKey(item, size);
         const name = said(materialWord({ item, size }), system);
         const count = owned[key] ?? 0;
         return (
-          <li key={key}>
-            <ToolDrawing item={item} />
-            <b>{name}</b>
-            <IconButton aria-label={`One ${name} fewer`} disabled={count === 0} onClick={() => onOwn(key, count - 1)}>
-              <Remove fontSize="small" />
-            </IconButton>
-            <output aria-label={`${name}: owned`}>{count}</output>
-            <IconButton aria-label={`One ${name} more`} disabled={count === MOST} onClick={() => onOwn(key, count + 1)}>
-              <Add fontSize="small" />
-            </IconButton>
-          </li>
+          <Row key={key}>
+            <RowHead>
+              <ToolDrawing item={item} />
+              {name}
+            </RowHead>
+            <Cell className="number">
+              <IconButton aria-label={`One ${name} fewer`} disabled={count === 0} onClick={() => onOwn(key, count - 1)}>
+                <Remove fontSize="small" />
+              </IconButton>{' '}
+              <output aria-label={`${name}: owned`}>{count}</output>{' '}
+              <IconButton
+                aria-label={`One ${name} more`}
+                disabled={count === MOST}
+                onClick={() => onOwn(key, count + 1)}
+              >
+                <Add fontSize="small" />
+              </IconButton>
+            </Cell>
+          </Row>
         );
       })}
-    </ul>
+    </DataTable>
   );
 }

@@ -3,6 +3,7 @@ import { codeIn } from '../workers/scan.ts';
 import { FilePick } from '../ui/FilePick.tsx';
 import Button from '@mui/material/Button';
 import { say } from './say.ts';
+import { Message } from '../ui/Message.tsx';
 
 interface Props {
   /** Takes what a code says. @returns whether enough was read, and the camera can be let go. */
@@ -92,8 +93,6 @@ function Camera({ onRead, withBars, onOff }: Required<Props> & { onOff: () => vo
   return why === null ? (
     <video ref={video} muted playsInline aria-label="What the camera sees" />
   ) : (
-    <p role="alert" className="problem">
-      {why}
-    </p>
+    <Message kind="wrong">{why}</Message>
   );
 }

@@ -12,6 +12,7 @@ import { TextButton } from '../ui/TextButton.tsx';
 import './find.css';
 import { TextInput } from '../ui/TextInput.tsx';
 import { ColourWell } from '../ui/ColourWell.tsx';
+import { Message } from '../ui/Message.tsx';
 
 const PAGES = [
   ['all', 'Everything'],
@@ -96,11 +97,7 @@ export default function FindPage() {
           <Sides label="What" sides={PAGES} value={page} onChange={setPage} />
           <Sides label="Order" sides={SORTS} value={sort} onChange={setSort} />
         </div>
-        {fault && (
-          <p role="alert" className="problem">
-            The jobs could not be searched: {fault}
-          </p>
-        )}
+        {fault && <Message kind="wrong">The jobs could not be searched: {fault}</Message>}
         {!answer && !fault && <p className="waiting">Going through the jobs …</p>}
         {answer && (
           <p role="status" className="hint">

@@ -26,6 +26,7 @@ import { TouchUpPanel } from './TouchUpPanel.tsx';
 import { Toggle } from '../ui/Toggle.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import './inspect.css';
+import { Message } from '../ui/Message.tsx';
 
 const PAGES = [
   ['looks', 'Look'],
@@ -152,11 +153,7 @@ export default function InspectView() {
             )}
           />
         </div>
-        {error && (
-          <p role="alert" className="problem">
-            What to look for could not be worked out: {error.message}
-          </p>
-        )}
+        {error && <Message kind="wrong">What to look for could not be worked out: {error.message}</Message>}
         <SunBar {...shared} day={day} onDate={setDate} onMinute={setMinute} />
         {page === 'defects' ? (
           <DefectList

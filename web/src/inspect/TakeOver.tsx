@@ -18,6 +18,7 @@ import { readText } from '../ui/read.ts';
 import { numbered } from './DefectList.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { Inspecting } from './shared.ts';
+import { Message } from '../ui/Message.tsx';
 
 const PAD = { width: 300, height: 110 };
 
@@ -63,10 +64,10 @@ export function TakeOver({ view }: Inspecting) {
   return (
     <Section title={`${room.name} is taken over`}>
       {open.length > 0 && (
-        <p className="problem" role="status">
+        <Message kind="wrong">
           {open.length === 1 ? 'One defect is' : `${open.length} defects are`} still open: mend them, or leave them as
           they are by agreement.
-        </p>
+        </Message>
       )}
       <p className="hint">{said(VIEWING, system)}</p>
       <DraftField label="Taken over by" value={by} parse={readText(200)} onCommit={(text) => (setBy(text), null)} />

@@ -5,6 +5,7 @@ import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import type { Arrival } from '../store/archive.ts';
 import Radio from '@mui/material/Radio';
+import { Message } from '../ui/Message.tsx';
 
 export interface Choice {
   readonly isWanted: boolean;
@@ -54,10 +55,10 @@ export function ArrivalCard({ arrival, choice, onChoice }: Props) {
         </p>
       )}
       {isUnfit && (
-        <p className="problem">
+        <Message kind="wrong">
           The one that is here cannot be opened, and stays as it is; only the log is added to. Export it and delete it,
           if this one is to stand in its place.
-        </p>
+        </Message>
       )}
       {isSame(arrival) && <p>Nothing in it is otherwise than here.</p>}
       {row !== null && with_ && (

@@ -18,6 +18,7 @@ import { whyNotRead } from '../workers/files.ts';
 import { ArrivalCard, startingChoice, toChoose, type Choice } from './ArrivalCard.tsx';
 import { clear, peek, takeShared } from '../app/inbox.ts';
 import './kept.css';
+import { Message } from '../ui/Message.tsx';
 
 interface Opened {
   readonly name: string;
@@ -186,9 +187,9 @@ export default function BringInPage() {
               {opened.name}, made {new Date(opened.made).toLocaleString()}
             </p>
             {opened.warnings.map((text) => (
-              <p key={text} className="problem">
+              <Message key={text} kind="wrong">
                 {text}
-              </p>
+              </Message>
             ))}
             {opened.arrivals.map((arrival, i) => {
               const choice = choices[i];

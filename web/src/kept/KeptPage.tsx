@@ -14,6 +14,7 @@ import { putIn } from '../app/inbox.ts';
 import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
 import './kept.css';
+import { Message } from '../ui/Message.tsx';
 
 /** In decimal units, as much as is of use. */
 function bytesText(bytes: number): string {
@@ -89,9 +90,9 @@ export default function KeptPage() {
                   {backup.why === 'before' && ', before something was brought in'}
                   <small>{backup.jobs.map(({ name }) => name).join(', ')}</small>
                   {backup.faults?.map((fault) => (
-                    <small key={fault} className="problem">
+                    <Message key={fault} kind="wrong">
                       Cannot be read back whole: {fault}
-                    </small>
+                    </Message>
                   ))}
                 </span>
                 <Button variant="outlined" onClick={() => open(backup)}>

@@ -6,6 +6,7 @@ import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import Button from '@mui/material/Button';
 import { useAlternatives } from '../workers/what-if.ts';
+import { Message } from '../ui/Message.tsx';
 
 const coatsOf = ([fewest, most]: Alternative['coats']) => (fewest === most ? String(fewest) : `${fewest} to ${most}`);
 
@@ -32,12 +33,7 @@ export default function Compare({ view, line }: { view: WholeView; line: PaintLi
         },
       });
   };
-  if (error)
-    return (
-      <p className="problem" role="alert">
-        They could not be compared: {error.message}
-      </p>
-    );
+  if (error) return <Message kind="wrong">They could not be compared: {error.message}</Message>;
   if (!list) return <p className="waiting">Working out each to the end …</p>;
   if (list.length <= 1)
     return (

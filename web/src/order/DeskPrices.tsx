@@ -8,6 +8,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useOrder, type WholeView } from '../app/whole.ts';
 import { ageWord } from './words.ts';
 import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
+import { Message } from '../ui/Message.tsx';
 
 /** A sentence of the desk; what is busy may be asked again, what is refused may not. */
 class DeskProblem extends Error {
@@ -104,10 +105,10 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
         so. A price taken stays, with its date, until another takes its place.
       </p>
       {error && (
-        <p className="problem" role="alert">
+        <Message kind="wrong">
           {error instanceof DeskProblem ? error.message : 'The desk cannot be reached.'} The last known prices below go
           on counting.
-        </p>
+        </Message>
       )}
       <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Prices of what the job uses">
         <DataTable

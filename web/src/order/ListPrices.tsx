@@ -23,6 +23,7 @@ import { TextButton } from '../ui/TextButton.tsx';
 import { keysOf } from '@kovelin/core/units/list.ts';
 import { TextInput } from '../ui/TextInput.tsx';
 import { FilePick } from '../ui/FilePick.tsx';
+import { Message } from '../ui/Message.tsx';
 
 interface Props {
   readonly view: WholeView;
@@ -65,9 +66,9 @@ export function ListPrices({ view, line, onClose }: Props) {
           {list.currency === view.state.job.currency ? (
             <TakeFromList key={list.id} view={view} line={line} list={list} />
           ) : (
-            <p className="problem">
+            <Message kind="wrong">
               This list is in {list.currency}, the job in {view.state.job.currency}: prices are not converted.
-            </p>
+            </Message>
           )}
         </>
       )}

@@ -70,11 +70,7 @@ export default function QuoteSheet() {
           <Button variant="outlined" onClick={() => void exportQuote(job, quote, 'csv')}>
             CSV
           </Button>
-          {fault && (
-            <span className="problem" role="alert">
-              {fault}
-            </span>
-          )}
+          {fault && <span role="alert">{fault}</span>}
         </>
       }
     >

@@ -5,6 +5,7 @@ import { said } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import type { WholeView } from '../app/whole.ts';
 import { clock, dayWord } from '../app/clock.ts';
+import { Message } from '../ui/Message.tsx';
 
 /** What was asked and cannot be: the fewest things that rule it out, one after the other. */
 export function Conflicts({ view, schedule }: { view: WholeView; schedule: ScheduleView }) {
@@ -14,17 +15,17 @@ export function Conflicts({ view, schedule }: { view: WholeView; schedule: Sched
   const taskOf = (id: string) => schedule.tasks.find((task) => task.id === id);
   if (!schedule.conflicts.length)
     return (
-      <p className="problem">
+      <Message kind="wrong">
         {Object.keys(pins).length ? 'What is pinned or wanted back is missed' : 'A room is not back when it is wanted'}:
         late by {formatMinutes(schedule.late)} in all. No drying time rules it out: there are too few people, or too few
         hours.
-      </p>
+      </Message>
     );
   return schedule.conflicts.map(({ task: id, of, asked, earliest, chain, anchored }) => {
     const task = taskOf(id);
     if (!task) return null;
     return (
-      <div key={id} className="problem">
+      <Message key={id} kind="wrong">
         {of === 'pin'
           ? `${said(taskWord(task), system)}, ${task.roomName}, is pinned to ${when(asked)}, but can begin no sooner than ${when(earliest)}, whoever works:`
           : `${task.roomName} is wanted back by ${when(asked)}, but cannot be ready before ${when(earliest)}, whoever works:`}
@@ -44,7 +45,7 @@ export function Conflicts({ view, schedule }: { view: WholeView; schedule: Sched
             );
           })}
         </ol>
-      </div>
+      </Message>
     );
   });
 }

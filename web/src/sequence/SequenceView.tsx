@@ -23,6 +23,7 @@ import { Verdict } from './Verdict.tsx';
 import { waitingWords } from './waiting.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import './sequence.css';
+import { Message } from '../ui/Message.tsx';
 
 const EarlierLessons = lazy(() => import('../app/EarlierLessons.tsx'));
 
@@ -160,15 +161,11 @@ export default function SequenceView() {
             )}
           </div>
           {schedule?.problems.map((p) => (
-            <p key={p.path} className="problem" role="alert">
+            <Message key={p.path} kind="wrong">
               {said(p.message, system)}
-            </p>
+            </Message>
           ))}
-          {waiting && (
-            <p className="problem" role="note">
-              Not in this plan until it is dry: {waiting}.
-            </p>
-          )}
+          {waiting && <Message kind="note">Not in this plan until it is dry: {waiting}.</Message>}
           {kind === 'plans' && <SideBySide view={view} />}
           {kind !== 'plans' && schedule && axis && schedule.tasks.length > 0 && (
             <>

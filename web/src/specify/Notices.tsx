@@ -11,6 +11,7 @@ import { THE } from '@kovelin/core/words/terms.ts';
 import { Check } from '../ui/Check.tsx';
 import Button from '@mui/material/Button';
 import type { WholeView } from '../app/whole.ts';
+import { Message } from '../ui/Message.tsx';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
 
@@ -33,7 +34,7 @@ export function Warnings(props: Props) {
     const date = dateOf(key);
     return (
       <div key={reason.rule} className="warned" role="alert">
-        <p className="problem">{said(reasonWord(reason), props.view.system)}</p>
+        <Message kind="wrong">{said(reasonWord(reason), props.view.system)}</Message>
         {reason.rule === 'warn.wet-room' && <WetRoomPaint {...props} />}
         {insisted && (
           <Check

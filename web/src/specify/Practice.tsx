@@ -23,6 +23,7 @@ import {
 import type { WholeView } from '../app/whole.ts';
 import { useSchoolPrices } from '../workers/what-if.ts';
 import { Window } from '../ui/Window.tsx';
+import { Message } from '../ui/Message.tsx';
 
 type Of = SchoolPrice['of'];
 const TITLES: Readonly<Record<Of, Word>> = {
@@ -106,11 +107,7 @@ export default function Practice({ view, onClose }: { view: WholeView; onClose: 
         the practice as it stands, on this job
         {isFetching && `; ${prices.length} of ${SCHOOLS.length} worked out`}.
       </p>
-      {error && (
-        <p className="problem" role="alert">
-          The prices could not be worked out: {error.message}
-        </p>
-      )}
+      {error && <Message kind="wrong">The prices could not be worked out: {error.message}</Message>}
       <div className="schools">
         {titles.map((of) => (
           <section key={of}>

@@ -23,6 +23,7 @@ import { WetTable } from './wet/WetTable.tsx';
 import { SchoolTable } from './SchoolTable.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import './technique.css';
+import { Message } from '../ui/Message.tsx';
 
 const TABLES = [
   ['lines', 'Lines'],
@@ -101,13 +102,9 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
             onPin={onPin}
           />
         )}
-        {circle && (
-          <p className="problem strip-problem" role="alert">
-            {heading(circle, system)}.
-          </p>
-        )}
+        {circle && <Message kind="wrong">{heading(circle, system)}.</Message>}
         {lines.lost.length > 0 && (
-          <p className="problem strip-problem" role="alert">
+          <Message kind="wrong">
             A finish that is pinned is no longer in this room; the pin counts for nothing.{' '}
             <TextButton
               onClick={() =>
@@ -120,7 +117,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
             >
               Take it out
             </TextButton>
-          </p>
+          </Message>
         )}
         <UnrolledRoom
           view={{

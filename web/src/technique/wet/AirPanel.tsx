@@ -15,6 +15,7 @@ import { Figure } from '../../app/Working.tsx';
 import { useSpelt } from '../../app/useSpelt.ts';
 import type { WholeView } from '../../app/whole.ts';
 import { ClimateLog } from './ClimateLog.tsx';
+import { Message } from '../../ui/Message.tsx';
 
 const number = (text: string, what: string): Result<number> => {
   const value = text.trim() ? Number(text.replace('%', '').replace(',', '.').trim()) : NaN;
@@ -99,9 +100,9 @@ export function AirPanel({ view, specified: s }: { view: WholeView; specified: S
         <p className="hint">So far from the label’s air that the model’s share in these times is doubtful.</p>
       )}
       {limits.map((rule) => (
-        <p key={rule} className="problem">
+        <Message key={rule} kind="wrong">
           {heading(reasonWord({ rule, with: {} }), system)}
-        </p>
+        </Message>
       ))}
     </Section>
   );

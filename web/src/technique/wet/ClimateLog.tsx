@@ -8,6 +8,7 @@ import { ReadingBar } from '../../ui/ReadingBar.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { useReading } from '../../workers/files.ts';
 import { FilePick } from '../../ui/FilePick.tsx';
+import { Message } from '../../ui/Message.tsx';
 
 interface ClimateLogProps {
   readonly air: Air;
@@ -64,11 +65,7 @@ export function ClimateLog({ air, system, onDay }: ClimateLogProps) {
         <TextButton onClick={() => void ask()}>Ask the simulated logger</TextButton>
       </div>
       <ReadingBar reading={reading} />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      {problem && <Message kind="wrong">{problem}</Message>}
       {notes.map((note) => (
         <p key={note} className="hint">
           {note}
