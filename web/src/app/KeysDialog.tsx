@@ -19,7 +19,7 @@ export default function KeysDialog({ onClose }: { onClose: () => void }) {
   const steps = useSteps().map(({ place, word }) => [`Alt ${place}`, word] as const);
   return (
     <Window title="Keys and guides" onClose={onClose}>
-      <DataTable columns={['Key', 'What it does']}>
+      <DataTable narrow columns={['Key', 'What it does']}>
         {[...steps, ...EVERYWHERE].map(([keys, what]) => (
           <Row key={keys}>
             <Cell>

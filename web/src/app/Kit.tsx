@@ -20,7 +20,7 @@ interface KitProps {
 /** What lasts from job to job: said once, and taken off every order. */
 export function Kit({ system, owned, onOwn }: KitProps) {
   return (
-    <DataTable label="Your kit" columns={['Tool', 'Owned']}>
+    <DataTable narrow label="Your kit" columns={['Tool', 'Owned']}>
       {KIT.map(({ item, size }) => {
         const key = materialKey(item, size);
         const name = said(materialWord({ item, size }), system);

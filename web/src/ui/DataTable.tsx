@@ -5,9 +5,8 @@ import type { ComponentProps, ReactNode } from 'react';
 
 /**
  * Its rows and cells are plain elements that it styles: a part of the toolkit for each of a hundred cells costs a room some 30 ms.
- * Where there is little room a row is a card: what its cells are stands in them, and nothing is wider than the page.
  */
-const Frame = styled(Table)({
+const Plain = styled(Table)({
   fontSize: 14,
   lineHeight: 1.25,
   '& :is(th, td)': {
@@ -23,6 +22,9 @@ const Frame = styled(Table)({
   '& small': { fontWeight: 400, color: 'var(--soft)' },
   '& > tbody > tr.chosen': { background: 'var(--chosen)' },
   '& > tbody > tr.chosen > th': { boxShadow: '-6px 0 0 var(--ochre)' },
+});
+/** Where there is little room a row is a card: what its cells are stands in them, and nothing is wider than the page. */
+const Cards = styled(Plain)({
   '@container (max-width: 650px)': {
     '&, & > tbody': { display: 'block', minWidth: 0 },
     '& > thead': visuallyHidden as object,
@@ -54,25 +56,30 @@ interface DataTableProps {
   readonly children: ReactNode;
   readonly label?: string;
   readonly className?: string;
+  /** Two columns or three of a few words: it needs no cards. */
+  readonly narrow?: boolean;
   /** Its headings stay in sight. */
   readonly sticky?: boolean;
 }
 
 /** Rows of the work: a heading a column, and a card a row on a phone. */
-export const DataTable = ({ columns, children, label, className, sticky = false }: DataTableProps) => (
-  <Frame aria-label={label} className={className} stickyHeader={sticky}>
-    <thead>
-      <tr>
-        {columns.map((column, i) => (
-          <th key={i} scope="col">
-            {column}
-          </th>
-        ))}
-      </tr>
-    </thead>
-    <tbody>{children}</tbody>
-  </Frame>
-);
+export function DataTable({ columns, children, label, className, narrow = false, sticky = false }: DataTableProps) {
+  const Frame = narrow ? Plain : Cards;
+  return (
+    <Frame aria-label={label} className={className} stickyHeader={sticky}>
+      <thead>
+        <tr>
+          {columns.map((column, i) => (
+            <th key={i} scope="col">
+              {column}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>{children}</tbody>
+    </Frame>
+  );
+}
 
 type RowProps = ComponentProps<'tr'> & { readonly selected?: boolean };
 export const Row = ({ selected = false, className = '', ...rest }: RowProps) => (
