@@ -49,7 +49,7 @@ test('every part of the kit, in three schemes: axe finds nothing, and what has t
     await page.emulateMedia({ media: 'print' });
     if (opens === 'A window') await expect(opened).toBeHidden();
     await page.emulateMedia({ media: 'screen' });
-    await page.keyboard.press('Escape');
+    await opened.getByRole('button', { name: /Close|Restore/ }).click();
     await expect(opened).toHaveCount(0);
   }
 });

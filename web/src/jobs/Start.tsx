@@ -58,7 +58,7 @@ const COUNTS = Array.from({ length: 7 }, (_, n) => [`${n}`, `${n}`] as const);
 export default function Start({ onOpen, file, onCottage }: Props) {
   const [country, setCountry] = useState<Country | null>(null);
   const [plain, keep] = useHalfTyped('start', NOTHING_SAID);
-  const { control, handleSubmit, setFocus } = useForm({ defaultValues: plain, resolver: SCHEMA });
+  const { control, getValues, handleSubmit, setFocus } = useForm({ defaultValues: plain, resolver: SCHEMA });
   const [me, setMe] = useState<Pick<Me, 'own'>>({ own: false });
   const [owned, setOwned] = useState<Readonly<Record<string, number>>>({});
   useEffect(() => {
@@ -93,18 +93,18 @@ export default function Start({ onOpen, file, onCottage }: Props) {
   const pieces = KIT.reduce((sum, { item, size }) => sum + (owned[materialKey(item, size)] ?? 0), 0);
   /** Enter takes the field first: what it held is there when the next frame is. */
   const press = () => void requestAnimationFrame(() => document.getElementById('start-draw')?.click());
-  const make = async (draw: Parameters<typeof createJob>[2]) => {
+  const make = async (name: string, draw: Parameters<typeof createJob>[2]) => {
     void askToKeep();
     const made = await attempt('The job was not made', async () => {
       await rememberRegion(country);
-      return createJob(freshId(), plain.name, draw);
+      return createJob(freshId(), name, draw);
     });
     if (made !== null) keep(NOTHING_SAID);
     onOpen(made);
   };
-  const draw = handleSubmit(() => {
-    void make((id, ids, units) => {
-      const { room, left } = plainRoom(id, whole(plain), ids, units);
+  const draw = handleSubmit((said) => {
+    void make(said.name, (id, ids, units) => {
+      const { room, left } = plainRoom(id, whole(said), ids, units);
       if (left)
         say(
           left === 1
@@ -121,7 +121,8 @@ export default function Start({ onOpen, file, onCottage }: Props) {
   const field = <Name extends keyof StartForm>(name: Name) => ({
     name,
     control,
-    onKeep: (value: StartForm[Name]) => keep({ ...plain, [name]: value }),
+    // of the form itself: what a field knows of the others may be older
+    onKeep: () => keep({ ...getValues() }),
   });
   const length = (name: Key) => ({
     ...field(name),
@@ -186,7 +187,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
         <div className="start-ways">
           <Button
             variant="outlined"
-            onClick={() => void make((id, ids, system) => newRoom(id, plain.name, ids, system))}
+            onClick={() => void make(plain.name, (id, ids, system) => newRoom(id, plain.name, ids, system))}
           >
             Walls one by one
           </Button>
@@ -204,13 +205,13 @@ export default function Start({ onOpen, file, onCottage }: Props) {
 interface FieldProps<Name extends keyof StartForm> {
   readonly name: Name;
   readonly control: Control<StartForm>;
-  readonly onKeep: (value: StartForm[Name]) => void;
+  readonly onKeep: () => void;
 }
 function useField<Name extends keyof StartForm>({ name, control, onKeep }: FieldProps<Name>) {
   const { field, fieldState } = useController({ name, control });
   const set = (value: StartForm[Name]): null => {
     field.onChange(value);
-    onKeep(value);
+    onKeep();
     return null;
   };
   return { value: field.value as StartForm[Name], set, ref: field.ref, problem: fieldState.error?.message ?? null };
