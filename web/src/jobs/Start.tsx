@@ -58,7 +58,7 @@ const COUNTS = Array.from({ length: 7 }, (_, n) => [`${n}`, `${n}`] as const);
 export default function Start({ onOpen, file, onCottage }: Props) {
   const [country, setCountry] = useState<Country | null>(null);
   const [plain, keep] = useHalfTyped('start', NOTHING_SAID);
-  const { control, getValues, handleSubmit, setFocus } = useForm({ defaultValues: plain, resolver: SCHEMA });
+  const { control, getValues, handleSubmit } = useForm({ defaultValues: plain, resolver: SCHEMA });
   const [me, setMe] = useState<Pick<Me, 'own'>>({ own: false });
   const [owned, setOwned] = useState<Readonly<Record<string, number>>>({});
   useEffect(() => {
@@ -91,6 +91,8 @@ export default function Start({ onOpen, file, onCottage }: Props) {
     void attempt('It was not remembered', () => rememberOwned(key, pieces));
   };
   const pieces = KIT.reduce((sum, { item, size }) => sum + (owned[materialKey(item, size)] ?? 0), 0);
+  /** At once: the next key is for that field. */
+  const go = (key: Key): void => document.getElementById(`start-${key}`)?.focus();
   /** Enter takes the field first: what it held is there when the next frame is. */
   const press = () => void requestAnimationFrame(() => document.getElementById('start-draw')?.click());
   const make = async (name: string, draw: Parameters<typeof createJob>[2]) => {
@@ -126,6 +128,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
   });
   const length = (name: Key) => ({
     ...field(name),
+    id: `start-${name}`,
     system,
     placeholder: whole({ ...plain, [name]: null })[name].typed,
   });
@@ -160,8 +163,8 @@ export default function Start({ onOpen, file, onCottage }: Props) {
         <Choice label="Who is it for?" value={me.own ? 'own' : 'client'} options={FOR_WHOM} onChange={whose} />
         <h2>A room from two lengths and a height</h2>
         <div className="start-lengths">
-          <LengthOf label="Length" {...length('length')} options={WALL} onEnter={() => setFocus('width')} />
-          <LengthOf label="Width" {...length('width')} options={WALL} onEnter={() => setFocus('height')} />
+          <LengthOf label="Length" {...length('length')} options={WALL} onEnter={() => go('width')} />
+          <LengthOf label="Width" {...length('width')} options={WALL} onEnter={() => go('height')} />
           <LengthOf label="Height" {...length('height')} options={HEIGHT} onEnter={press} />
         </div>
         <div className="start-lengths">
@@ -218,7 +221,7 @@ function useField<Name extends keyof StartForm>({ name, control, onKeep }: Field
 }
 
 type LengthProps = FieldProps<Key> &
-  Pick<ComponentProps<typeof LengthField>, 'label' | 'system' | 'options' | 'placeholder' | 'onEnter'>;
+  Pick<ComponentProps<typeof LengthField>, 'id' | 'label' | 'system' | 'options' | 'placeholder' | 'onEnter'>;
 function LengthOf({ name, control, onKeep, ...rest }: LengthProps) {
   const { value, set, ref, problem } = useField({ name, control, onKeep });
   return <LengthField {...rest} optional value={value} problem={problem} inputRef={ref} onType={set} onCommit={set} />;
