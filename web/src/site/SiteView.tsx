@@ -79,12 +79,14 @@ export default function SiteView() {
           </div>
         </div>
         {ahead !== null && (
-          <Message kind="wrong">
-            The clock of this device is behind the log: its last entry is of {momentText(ahead.at, job.region.dates)}.{' '}
-            {ahead.isWrong
-              ? 'The clock of the device that wrote it was wrong, or this one is. Set it right; once more is noted there, that entry counts as of the next.'
-              : 'Was the clock set back? Set it right; what is noted meanwhile stands behind that entry, and clocks stand still until then.'}
-          </Message>
+          <div className="site-ahead">
+            <Message kind="wrong">
+              The clock of this device is behind the log: its last entry is of {momentText(ahead.at, job.region.dates)}.{' '}
+              {ahead.isWrong
+                ? 'The clock of the device that wrote it was wrong, or this one is. Set it right; once more is noted there, that entry counts as of the next.'
+                : 'Was the clock set back? Set it right; what is noted meanwhile stands behind that entry, and clocks stand still until then.'}
+            </Message>
+          </div>
         )}
         <div className="site-now">
           <NowCard {...shared} person={mine} />

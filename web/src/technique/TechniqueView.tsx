@@ -102,22 +102,28 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
             onPin={onPin}
           />
         )}
-        {circle && <Message kind="wrong">{heading(circle, system)}.</Message>}
+        {circle && (
+          <div className="strip-problem">
+            <Message kind="wrong">{heading(circle, system)}.</Message>
+          </div>
+        )}
         {lines.lost.length > 0 && (
-          <Message kind="wrong">
-            A finish that is pinned is no longer in this room; the pin counts for nothing.{' '}
-            <TextButton
-              onClick={() =>
-                onPin(
-                  (state.shown.orders[takeoff.room.id] ?? []).filter(
-                    (pin) => !lines.lost.some((l) => l.before === pin.before && l.after === pin.after),
-                  ),
-                )
-              }
-            >
-              Take it out
-            </TextButton>
-          </Message>
+          <div className="strip-problem">
+            <Message kind="wrong">
+              A finish that is pinned is no longer in this room; the pin counts for nothing.{' '}
+              <TextButton
+                onClick={() =>
+                  onPin(
+                    (state.shown.orders[takeoff.room.id] ?? []).filter(
+                      (pin) => !lines.lost.some((l) => l.before === pin.before && l.after === pin.after),
+                    ),
+                  )
+                }
+              >
+                Take it out
+              </TextButton>
+            </Message>
+          </div>
         )}
         <UnrolledRoom
           view={{
