@@ -3,9 +3,6 @@ import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
-/** Papers whose file is not called a sheet. */
-const PAPERS = ['web/src/record/HomePage.tsx', 'web/src/sequence/PersonPage.tsx'];
-
 export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', 'playwright-report/**'] },
   js.configs.recommended,
@@ -29,7 +26,7 @@ export default ts.config(
   {
     // the interface is made of the kit (web/src/ui): what a paper prints and what is drawn are the exceptions
     files: ['web/src/**/*.tsx'],
-    ignores: ['web/src/ui/**', 'web/src/drawing/**', 'web/src/**/*Sheet.tsx', ...PAPERS],
+    ignores: ['web/src/ui/**', 'web/src/drawing/**', 'web/src/**/*Sheet.tsx'],
     rules: {
       'no-restricted-syntax': [
         'error',

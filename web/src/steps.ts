@@ -143,7 +143,7 @@ export const STEPS: readonly Step[] = [
     View: lazy(() => import('./record/RecordView.tsx')),
     papers: [
       { key: 'labels', View: lazy(() => import('./record/LabelsPage.tsx')) },
-      { key: 'home', View: lazy(() => import('./record/HomePage.tsx')) },
+      { key: 'home', View: lazy(() => import('./record/HomeSheet.tsx')) },
     ],
     figures: [],
   },

@@ -121,7 +121,7 @@ const CURRENCY_BEHIND = /(?:\p{Sc}|[A-Z]{3}|kr\.?|Fr\.?|zł)$/u;
 export function parseMoney(text: string): Result<Money> {
   const amount = text.replace(/\s/g, '').replace(CURRENCY_BEFORE, '').replace(CURRENCY_BEHIND, '');
   if (/^[-−]/.test(amount)) return bad('A price cannot be negative. Write 12.50.', { column: 1 });
-  const [, whole, minor = ''] = /^(\d{1,9}|\d{1,3}(?:[.,'’]\d{3})+)(?:[.,](\d{1,2}))?$/.exec(amount) ?? [];
+  const [, whole, minor = ''] = /^(\d{1,9}|[1-9]\d{0,2}(?:[.,'’]\d{3})+)(?:[.,](\d{1,2}))?$/.exec(amount) ?? [];
   if (whole === undefined) return bad(`“${text.trim()}” is not an amount of money. Write 12.50.`, { column: 1 });
   return good(Number(whole.replace(/\D/g, '')) * 100 + Number(minor.padEnd(2, '0')));
 }

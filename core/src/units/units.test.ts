@@ -170,7 +170,7 @@ test('other quantities, and what they refuse', () => {
   expect(money('$1,234.50', '1.234,50', '1’234.50', '1 234,50', '1,234')).toEqual([
     123450, 123450, 123450, 123450, 123400,
   ]);
-  expect(money('-1', '1.2345', '1,23,456', 'x', '12 sheep', 'Zq12z')).toEqual(Array(6).fill('refused'));
+  expect(money('-1', '1.2345', '1,23,456', 'x', '12 sheep', 'Zq12z', '0.125')).toEqual(Array(7).fill('refused'));
   expect([value(parseVolume('-1 L')), value(parseVolume('10 acres'))]).toEqual(['refused', 'refused']);
   expect([formatMinutes(680), formatVolume(GALLON, 'imperial'), formatVolume(0.5, 'metric')]).toEqual([
     '11 h 20 min',

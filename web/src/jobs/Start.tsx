@@ -93,8 +93,6 @@ export default function Start({ onOpen, file, onCottage }: Props) {
   const pieces = KIT.reduce((sum, { item, size }) => sum + (owned[materialKey(item, size)] ?? 0), 0);
   /** At once: the next key is for that field. */
   const go = (key: Key): void => document.getElementById(`start-${key}`)?.focus();
-  /** Enter takes the field first: what it held is there when the next frame is. */
-  const press = () => void requestAnimationFrame(() => document.getElementById('start-draw')?.click());
   const make = async (name: string, draw: Parameters<typeof createJob>[2]) => {
     void askToKeep();
     const made = await attempt('The job was not made', async () => {
@@ -116,6 +114,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
       return room;
     });
   });
+  const send = () => void draw();
   const size = (kind: 'door' | 'window') => {
     const { width, height } = usual.openings[kind];
     return `${heading(OPENING[kind], system)}s, ${width.typed} × ${height.typed}`;
@@ -165,7 +164,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
         <div className="start-lengths">
           <LengthOf label="Length" {...length('length')} options={WALL} onEnter={() => go('width')} />
           <LengthOf label="Width" {...length('width')} options={WALL} onEnter={() => go('height')} />
-          <LengthOf label="Height" {...length('height')} options={HEIGHT} onEnter={press} />
+          <LengthOf label="Height" {...length('height')} options={HEIGHT} onEnter={send} />
         </div>
         <div className="start-lengths">
           <CountOf label={size('door')} {...field('doors')} />
@@ -175,8 +174,8 @@ export default function Start({ onOpen, file, onCottage }: Props) {
           {heading(TRIM.baseboard, system)} {usual.baseboard.typed} high, and {said(TRIM.casing, system)}{' '}
           {usual.openings.door.casing.typed} round each door and window
         </BaseboardOf>
-        <NameOf {...field('name')} onEnter={press} />
-        <Button id="start-draw" variant="contained" onClick={() => void draw()}>
+        <NameOf {...field('name')} onEnter={send} />
+        <Button variant="contained" onClick={send}>
           Draw it
         </Button>
         <p className="hint">All four walls are drawn at once; every size can be corrected then.</p>

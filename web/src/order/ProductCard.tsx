@@ -124,6 +124,7 @@ export function ProductCard({ product, view }: CardProps) {
           <PercentField
             label="Volume solids"
             value={solids?.volume ?? null}
+            optional
             placeholder="by label rate"
             ends={ENDS.solids}
             onCommit={(volume) =>

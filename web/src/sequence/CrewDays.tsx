@@ -68,6 +68,7 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
         <HoursField
           label="No noise or dust"
           value={crew.quiet.length ? crew.quiet : null}
+          optional
           placeholder="13:00-14:00"
           onCommit={(quiet) => set({ quiet: quiet ?? [] })}
         />
@@ -111,6 +112,7 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
           <HoursField
             label={`Own hours of ${person.name}`}
             value={person.hours}
+            optional
             placeholder={writeHours(crew.hours)}
             onCommit={(hours) => setPerson(person, { hours })}
           />

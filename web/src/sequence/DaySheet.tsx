@@ -9,7 +9,7 @@ import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from '../app/clock.ts';
-import { PersonPage } from './PersonPage.tsx';
+import { PersonSheet } from './PersonSheet.tsx';
 import { waitingWords } from './waiting.ts';
 import './sequence.css';
 
@@ -74,7 +74,7 @@ export default function DaySheet() {
       <div className={isShort ? 'days short' : 'days'}>
         {[...days].flatMap(([day, tasks]) =>
           crew.people.map((_, person) => (
-            <PersonPage
+            <PersonSheet
               key={`${day} ${person}`}
               view={view}
               schedule={data.schedule}

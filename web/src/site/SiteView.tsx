@@ -19,6 +19,7 @@ import { useLog } from '../app/useLog.ts';
 import { useLogger } from './useLogger.ts';
 import { useMine } from '../app/useMine.ts';
 import './site.css';
+import { Message } from '../ui/Message.tsx';
 
 const PAGES = [
   ['now', 'Now'],
@@ -78,12 +79,12 @@ export default function SiteView() {
           </div>
         </div>
         {ahead !== null && (
-          <p role="alert" className="site-ahead">
+          <Message kind="wrong">
             The clock of this device is behind the log: its last entry is of {momentText(ahead.at, job.region.dates)}.{' '}
             {ahead.isWrong
               ? 'The clock of the device that wrote it was wrong, or this one is. Set it right; once more is noted there, that entry counts as of the next.'
               : 'Was the clock set back? Set it right; what is noted meanwhile stands behind that entry, and clocks stand still until then.'}
-          </p>
+          </Message>
         )}
         <div className="site-now">
           <NowCard {...shared} person={mine} />

@@ -4,16 +4,18 @@ import { DraftField, type DraftFieldProps } from './DraftField.tsx';
 import { readHours, writeHours } from './hours.ts';
 
 type Hours = Crew['hours'];
-type HoursProps<T extends Hours | null> = Omit<DraftFieldProps<T>, 'parse' | 'value'> & { readonly value: T };
+type HoursProps<T extends Hours | null> = Omit<DraftFieldProps<T>, 'parse' | 'value'> & {
+  readonly value: T;
+  readonly optional?: boolean;
+};
 
-/** Stretches of a day. A field with a placeholder may be left empty: null. */
-export function HoursField<T extends Hours | null>({ value, ...rest }: HoursProps<T>) {
-  const mayBeEmpty = rest.placeholder !== undefined;
+/** Stretches of a day. Where it is optional, nothing typed is null. */
+export function HoursField<T extends Hours | null>({ value, optional, ...rest }: HoursProps<T>) {
   return (
     <DraftField<T>
       {...rest}
       value={value ? writeHours(value) : ''}
-      parse={(text) => (mayBeEmpty && !text.trim() ? good(null) : readHours(text)) as Result<T>}
+      parse={(text) => (optional && !text.trim() ? good(null) : readHours(text)) as Result<T>}
     />
   );
 }

@@ -1,7 +1,6 @@
 import { good } from '@kovelin/core/units/problem.ts';
 import type { Reading } from '@kovelin/core/units/reading.ts';
 import Button from '@mui/material/Button';
-import Chip from '@mui/material/Chip';
 import IconButton from '@mui/material/IconButton';
 import LinearProgress from '@mui/material/LinearProgress';
 import List from '@mui/material/List';
@@ -139,7 +138,6 @@ export default function KitPage() {
         <Message kind="wrong">The walls are 2 in apart; 1/2 in is accepted.</Message>
         <Message kind="note">Wall B is taped from the casing.</Message>
         <Message kind="done">Saved.</Message>
-        <Chip label="critical" />
         <LinearProgress aria-label="Reading" variant="determinate" value={40} />
         <More title="What few need">It stands here.</More>
         <Line label="Gross">124 ft²</Line>

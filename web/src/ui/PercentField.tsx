@@ -9,6 +9,7 @@ type PercentProps<T extends number | null> = Omit<DraftFieldProps<T>, 'parse' | 
   readonly value: T;
   /** Of what is accepted, as shares. */
   readonly ends: Ends;
+  readonly optional?: boolean;
 };
 
 function readShare(text: string): Result<number> {
@@ -17,15 +18,14 @@ function readShare(text: string): Result<number> {
 }
 const write = (share: number): string => `${trimNumber(share * 100, 3)} %`;
 
-/** A share of something, as per cent. A field that may be empty has null as its value then. */
-export function PercentField<T extends number | null>({ value, ends, ...rest }: PercentProps<T>) {
+/** A share of something, as per cent. Where it is optional, nothing typed is null. */
+export function PercentField<T extends number | null>({ value, ends, optional, ...rest }: PercentProps<T>) {
   const read = between(readShare, ends, write);
-  const mayBeEmpty = rest.placeholder !== undefined;
   return (
     <DraftField<T>
       {...rest}
       value={value === null ? '' : write(value)}
-      parse={(text) => (mayBeEmpty && !text.trim() ? good(null) : read(text)) as Result<T>}
+      parse={(text) => (optional && !text.trim() ? good(null) : read(text)) as Result<T>}
     />
   );
 }

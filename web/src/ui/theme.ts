@@ -221,10 +221,6 @@ export const THEME = createTheme({
       defaultProps: { size: 'small', icon: BOX, checkedIcon: TICKED },
       styleOverrides: { root: { padding: 2, color: 'var(--ink)' } },
     },
-    MuiChip: {
-      defaultProps: { size: 'small', variant: 'outlined' },
-      styleOverrides: { root: { ...condensed(14), borderColor: 'var(--rim)' } },
-    },
     MuiRadio: { defaultProps: { size: 'small' }, styleOverrides: { root: { padding: 2, color: 'var(--ink)' } } },
     MuiAlert: {
       styleOverrides: {
@@ -338,30 +334,5 @@ export const THEME = createTheme({
       },
     },
     MuiTable: { styleOverrides: { root: { fontVariantNumeric: 'tabular-nums' } } },
-    MuiTableCell: {
-      defaultProps: { size: 'small' },
-      styleOverrides: {
-        root: {
-          font: 'inherit',
-          lineHeight: 1.25,
-          padding: '4px 8px 4px 0',
-          color: 'inherit',
-          borderColor: 'var(--line)',
-          verticalAlign: 'top',
-          whiteSpace: 'normal',
-        },
-        head: {
-          fontSize: 12.5,
-          lineHeight: 1.25,
-          color: 'var(--soft)',
-          background: 'none',
-          verticalAlign: 'bottom',
-        },
-        alignRight: { paddingLeft: 8, paddingRight: 8 },
-        body: { fontSize: 14, '&:is(th)': { fontWeight: 700 }, '& small': { fontWeight: 400, color: 'var(--soft)' } },
-        stickyHeader: { background: 'var(--card)' },
-      },
-    },
-    MuiTooltip: { styleOverrides: { tooltip: { background: 'var(--band)', color: 'var(--band-ink)', fontSize: 13 } } },
   },
 });

@@ -12,7 +12,7 @@ import { Fragment } from 'react';
 import type { WholeView } from '../app/whole.ts';
 import { clock, dayWord } from '../app/clock.ts';
 
-interface PersonPageProps {
+interface PersonSheetProps {
   readonly view: WholeView;
   readonly schedule: ScheduleView;
   readonly day: number;
@@ -24,7 +24,7 @@ interface PersonPageProps {
 }
 
 /** The day of one person on a page of its own: what, where, when, with what, what it waits for, which tape comes off when. */
-export function PersonPage({ view, schedule, day, person, tasks, wants }: PersonPageProps) {
+export function PersonSheet({ view, schedule, day, person, tasks, wants }: PersonSheetProps) {
   const { state, system } = view;
   const { crew } = state.job;
   const own = schedule.personDays.find((p) => p.day === day && p.person === person);

@@ -19,7 +19,7 @@ import Button from '@mui/material/Button';
 import './record.css';
 
 /** What whoever lives there keeps: what is on the walls, what is left, how to care for it. */
-export default function HomePage() {
+export default function HomeSheet() {
   const view = useWhole();
   const { state, system } = view;
   const { job } = state;
