@@ -43,7 +43,7 @@ export function ArrivalCard({ arrival, choice, onChoice }: Props) {
     <section className="kept-part arrival" aria-label={job.name}>
       <h2>
         <Check
-          label={<> {job.name}</>}
+          label={job.name}
           checked={choice.isWanted}
           onChange={(isOn) => onChoice({ ...choice, isWanted: isOn })}
         />
@@ -55,7 +55,7 @@ export function ArrivalCard({ arrival, choice, onChoice }: Props) {
         </p>
       )}
       {isUnfit && (
-        <Message kind="wrong">
+        <Message kind="caution">
           The one that is here cannot be opened, and stays as it is; only the log is added to. Export it and delete it,
           if this one is to stand in its place.
         </Message>

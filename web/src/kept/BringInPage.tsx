@@ -187,7 +187,7 @@ export default function BringInPage() {
               {opened.name}, made {new Date(opened.made).toLocaleString()}
             </p>
             {opened.warnings.map((text) => (
-              <Message key={text} kind="wrong">
+              <Message key={text} kind="caution">
                 {text}
               </Message>
             ))}

@@ -90,7 +90,7 @@ export default function KeptPage() {
                   {backup.why === 'before' && ', before something was brought in'}
                   <small>{backup.jobs.map(({ name }) => name).join(', ')}</small>
                   {backup.faults?.map((fault) => (
-                    <Message key={fault} kind="wrong">
+                    <Message key={fault} kind="caution">
                       Cannot be read back whole: {fault}
                     </Message>
                   ))}

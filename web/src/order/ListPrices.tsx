@@ -66,7 +66,7 @@ export function ListPrices({ view, line, onClose }: Props) {
           {list.currency === view.state.job.currency ? (
             <TakeFromList key={list.id} view={view} line={line} list={list} />
           ) : (
-            <Message kind="wrong">
+            <Message kind="caution">
               This list is in {list.currency}, the job in {view.state.job.currency}: prices are not converted.
             </Message>
           )}

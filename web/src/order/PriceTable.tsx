@@ -283,7 +283,7 @@ function Options({ view }: { view: WholeView }) {
         {rows(job.options).map((option) => (
           <li key={option.id}>
             <Check
-              label={<> {option.name}</>}
+              label={option.name}
               checked={option.taken}
               onChange={(isOn) => session.run({ name: 'setOption', args: { option: option.id, set: { taken: isOn } } })}
             />
@@ -326,7 +326,7 @@ function Options({ view }: { view: WholeView }) {
           {surfaces.map(({ surface: s }) => (
             <Check
               key={s.id}
-              label={<> {heading(nameWord(s.name), system)}</>}
+              label={heading(nameWord(s.name), system)}
               checked={chosen.has(s.id)}
               onChange={(isOn) => {
                 const next = new Set(chosen);

@@ -68,7 +68,7 @@ function Serves({ product, view, set }: CardProps & { readonly set: (change: Par
       {PRIMER_KINDS.filter((kind) => kind !== 'none' && kind !== product.primer).map((kind) => (
         <Check
           key={kind}
-          label={<> {said(PRIMER[kind], view.system)}</>}
+          label={said(PRIMER[kind], view.system)}
           checked={product.serves.includes(kind)}
           onChange={(isOn) => {
             const rest = product.serves.filter((other) => other !== kind);

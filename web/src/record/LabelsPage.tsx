@@ -95,12 +95,7 @@ export default function LabelsPage() {
         {groups.map(({ key, label }) => (
           <div key={key} className={off.has(key) ? 'off' : ''}>
             <Check
-              label={
-                <>
-                  {' '}
-                  {label.ROOM}: {label.SURFACE}
-                </>
-              }
+              label={`${label.ROOM}: ${label.SURFACE}`}
               checked={!off.has(key)}
               onChange={() => {
                 const next = new Set(off);

@@ -15,7 +15,7 @@ export function Conflicts({ view, schedule }: { view: WholeView; schedule: Sched
   const taskOf = (id: string) => schedule.tasks.find((task) => task.id === id);
   if (!schedule.conflicts.length)
     return (
-      <Message kind="wrong">
+      <Message kind="caution">
         {Object.keys(pins).length ? 'What is pinned or wanted back is missed' : 'A room is not back when it is wanted'}:
         late by {formatMinutes(schedule.late)} in all. No drying time rules it out: there are too few people, or too few
         hours.
@@ -25,7 +25,7 @@ export function Conflicts({ view, schedule }: { view: WholeView; schedule: Sched
     const task = taskOf(id);
     if (!task) return null;
     return (
-      <Message key={id} kind="wrong">
+      <Message key={id} kind="caution">
         {of === 'pin'
           ? `${said(taskWord(task), system)}, ${task.roomName}, is pinned to ${when(asked)}, but can begin no sooner than ${when(earliest)}, whoever works:`
           : `${task.roomName} is wanted back by ${when(asked)}, but cannot be ready before ${when(earliest)}, whoever works:`}

@@ -34,7 +34,7 @@ export function Warnings(props: Props) {
     const date = dateOf(key);
     return (
       <div key={reason.rule} className="warned" role="alert">
-        <Message kind="wrong">{said(reasonWord(reason), props.view.system)}</Message>
+        <Message kind="caution">{said(reasonWord(reason), props.view.system)}</Message>
         {reason.rule === 'warn.wet-room' && <WetRoomPaint {...props} />}
         {insisted && (
           <Check

@@ -85,7 +85,7 @@ export function Overrule({ member, value, system, s, onPick }: OverruleProps): R
           {PREP_STEPS.map((step) => (
             <Check
               key={step}
-              label={<> {said(PREP[step], system)}</>}
+              label={said(PREP[step], system)}
               checked={steps.includes(step)}
               onChange={(isOn) => onPick(PREP_STEPS.filter((x) => (x === step ? isOn : steps.includes(x))))}
             />

@@ -136,6 +136,7 @@ export default function KitPage() {
       </Section>
       <Section title="Said">
         <Message kind="wrong">The walls are 2 in apart; 1/2 in is accepted.</Message>
+        <Message kind="caution">The old paint may have lead in it.</Message>
         <Message kind="note">Wall B is taped from the casing.</Message>
         <Message kind="done">Saved.</Message>
         <LinearProgress aria-label="Reading" variant="determinate" value={40} />

@@ -100,7 +100,7 @@ export function AirPanel({ view, specified: s }: { view: WholeView; specified: S
         <p className="hint">So far from the label’s air that the model’s share in these times is doubtful.</p>
       )}
       {limits.map((rule) => (
-        <Message key={rule} kind="wrong">
+        <Message key={rule} kind="caution">
           {heading(reasonWord({ rule, with: {} }), system)}
         </Message>
       ))}
