@@ -26,7 +26,7 @@ test('axe finds nothing in what opens: sides, tables and dialogs', async ({ page
   await press('Shorthand');
   await look('Shorthand', '.entry-panel');
   await goTo(page, 'Specify');
-  for (const side of ['There now', 'Will look']) {
+  for (const side of ['Existing', 'Preview']) {
     await press(side);
     await look(side, '.panel');
   }
@@ -40,14 +40,14 @@ test('axe finds nothing in what opens: sides, tables and dialogs', async ({ page
     ['Order', 'Starting values …'],
     ['Order', 'Keys and guides'],
     ['Order', 'Where the job is'],
-    ['Specify', 'Your practice …'],
+    ['Specify', 'How I work …'],
     ['Specify', 'More colors …'],
     ['Specify', 'Read one …'],
     ['Measure', 'Bring in …'],
   ] as const;
   for (const [step, opens] of dialogs) {
     await goTo(page, step);
-    if (step === 'Specify') await press('Goes on');
+    if (step === 'Specify') await press('New paint');
     await page.getByRole('button', { name: opens }).click();
     await page.getByRole('dialog').getByRole('heading').first().waitFor();
     await expect(page.locator('.MuiDialog-container')).toHaveCSS('opacity', '1');

@@ -47,7 +47,7 @@ async function exportFrom(page: Page, path: string): Promise<void> {
   await (await waiting).saveAs(path);
 }
 
-test('overrule a sheen, export, import into an empty profile: the same numbers, and the shell agrees', async ({
+test('another sheen, export, import into an empty profile: the same numbers, and the shell agrees', async ({
   page,
   browser,
   baseURL,
@@ -55,10 +55,11 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   await openPart(page, 'Loft bedroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall B, / }).click();
-  await page.getByRole('button', { name: 'Overrule sheen' }).click();
+  await page.getByRole('button', { name: 'This wall' }).click();
+  await page.getByRole('button', { name: 'Change sheen' }).click();
   await page.getByLabel('Sheen instead').selectOption('satin');
   const sheen = page.locator('[data-member=sheen]');
-  await expect(sheen).toContainText('overruled by you; Kovelin would take matte');
+  await expect(sheen).toContainText('your choice; Kovelin would take matte');
   const here = await ledger(page);
   const file = info.outputPath('cottage.json');
   await exportFrom(page, file);
@@ -96,7 +97,7 @@ test('overrule a sheen, export, import into an empty profile: the same numbers, 
   await openRoom(page, 'Loft bedroom');
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await page.getByRole('button', { name: 'Go back to it' }).click();
-  await expect(sheen).not.toContainText('overruled');
+  await expect(sheen).not.toContainText('your choice');
 });
 
 test('two pages edit different rooms, and both survive a reload', async ({ page, context, baseURL }) => {

@@ -151,7 +151,7 @@ test('on a phone no step is wider than the page, what is pressed is 44 px high, 
   }
   await visit(page, `/job/${job}/specify`);
   await page.locator('.drawing .surface').nth(1).tap();
-  await page.getByRole('button', { name: 'There now' }).tap();
+  await page.getByRole('button', { name: 'Existing' }).tap();
   const asked = page.locator('.asked:not(.once)');
   await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).tap();
   await expect(asked.locator('legend').first()).toHaveText('What is on it now?');

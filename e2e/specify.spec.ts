@@ -15,7 +15,7 @@ test('a system that fails is warned of even when insisted on; insistence and cau
   await expect(page.locator('.warned')).toHaveCount(0);
   await page.getByLabel('Paint', { exact: true }).selectOption('paint-wall');
   const warned = page.locator('.warned', { hasText: 'cannot be wiped' });
-  await page.getByRole('button', { name: 'Overrule sheen' }).click();
+  await page.getByRole('button', { name: 'Change sheen' }).click();
   await page.getByLabel('Sheen instead').selectOption('flat');
   await warned.getByLabel('I insist; record it').check();
   await expect(warned).toContainText(/insisted on, \d\d\/\d\d\/\d{4}/);
@@ -30,7 +30,7 @@ test('a system that fails is warned of even when insisted on; insistence and cau
   // what was read in a room is read on its other walls
   await page.getByRole('button', { name: /^Wall C, / }).click();
   await expect(lead.locator('summary')).toContainText(/read \d\d\/\d\d\/\d{4}/);
-  await page.getByRole('button', { name: 'There now' }).click();
+  await page.getByRole('button', { name: 'Existing' }).click();
   await page.locator('.answers').getByRole('button', { name: 'Oldest paint' }).click();
   await page.getByLabel(/Oldest paint/).fill('1990');
   await page.keyboard.press('Enter');
@@ -42,21 +42,23 @@ test('the ledger counts the answers that the price rests on, each a link to its 
 }) => {
   await openDemo(page);
   const rests = page.locator('.ledger [data-entry="Rests on"]');
-  await expect(rests).toHaveText('Rests on, assumed12 answers');
+  await expect(rests).toHaveText('Rests on12 assumptions');
   await rests.click();
   const list = page.getByRole('region', { name: 'What the price rests on' });
   await expect(list.getByRole('link')).toHaveCount(12);
   await list.getByRole('link', { name: 'asbestos test' }).click();
   await expect(page.locator('.asked:not(.once) legend').first()).toHaveText('Was this texture tested for asbestos?');
   await page.locator('.asked').getByRole('button', { name: 'not tested' }).click();
-  await expect(rests).toHaveText('Rests on, assumed11 answers');
+  await expect(rests).toHaveText('Rests on11 assumptions');
   // so does the line that says what the step wants next
-  await page.getByRole('link', { name: '11 answers would firm up this price.' }).click();
-  await expect(page).toHaveURL(/ask=wax/);
+  // by the whole room first; where somebody began to answer, by what is left
+  await page.getByRole('link', { name: '11 assumptions in this price: answer what you can.' }).click();
+  await expect(page).toHaveURL(/ask=room/);
+  await expect(page.locator('.survey-progress')).toHaveText('2 assumptions in this room');
   await expect(page.locator('.asked:not(.once) legend').first()).toHaveText('Was it ever waxed or polished?');
   // each decision says it of itself
   await page.getByRole('button', { name: /^Wall A, / }).click();
-  await page.getByRole('button', { name: 'Goes on' }).click();
+  await page.getByRole('button', { name: 'New paint' }).click();
   await page.locator('[data-member=prep]').getByRole('link', { name: 'wax or polish' }).click();
   await expect(page.locator('.asked:not(.once) legend').first()).toHaveText('Was it ever waxed or polished?');
   await page.getByRole('link', { name: 'To print', exact: true }).click();
@@ -93,12 +95,13 @@ test('a job moves to another country: tins, money and words are those of its sho
   await expect(page.getByRole('button', { name: 'Where the job is' })).toHaveText('GB');
 });
 
-test('surfaces with one system are overruled together, as one step', async ({ page }) => {
+test('what is chosen for all walls of a room is chosen for all of them, as one step', async ({ page }) => {
   await openPart(page, 'Washroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall A, / }).click();
-  await page.getByLabel(/overrule all 4 surfaces of the room/).check();
-  await page.getByRole('button', { name: 'Overrule sheen' }).click();
+  await expect(page.getByRole('button', { name: 'All walls' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText('Goes to: 4 in Washroom')).toBeVisible();
+  await page.getByRole('button', { name: 'Change sheen' }).click();
   await page.getByLabel('Sheen instead').selectOption('eggshell');
   await page.getByLabel('same systems together').check();
   const row = page.getByRole('row', { name: /Wall A.*Wall B.*Wall C.*Wall D/ });
@@ -130,8 +133,8 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   const asked = page.locator('.asked:not(.once)');
   const answer = (name: string | RegExp) => asked.getByRole('button', { name }).click();
   const question = asked.locator('legend').first();
-  await about('There now');
-  await about('Only this');
+  await about('Existing');
+  await about('This wall');
   // a conversation: it begins with what nobody answered yet; each answer leads on, and what is skipped can be gone back to
   await expect(question).toHaveText('Does it soak up water?');
   await page.getByRole('button', { name: 'Skip' }).click();
@@ -146,32 +149,32 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   // what each result would save is worked out, not recited
   await expect(page.getByRole('button', { name: /^color came off/ })).toContainText(/then .*primer/);
   await expect(page.getByRole('button', { name: /^nothing came off/ })).toContainText(/nothing|primer/);
-  await about('Goes on');
+  await about('New paint');
   await expect(primer).toContainText('a solvent rub could save this coat');
   await primer.getByText('What would change it?').click();
   await expect(primer.locator('.turns')).toContainText('Existing coat: latex or water-based paint');
-  await about('There now');
+  await about('Existing');
   await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
   await answer(/^color came off/);
-  await about('Goes on');
+  await about('New paint');
   await expect(primer).not.toContainText('Bonding');
-  await about('There now');
+  await about('Existing');
   await page.locator('.answers').getByRole('button', { name: 'Cross-cut' }).click();
   await asked.locator('.test').getByRole('button', { name: 'ISO class 4' }).click();
   await page.locator('.answers').getByRole('button', { name: 'Repairs' }).click();
   await page.getByLabel('Coin-size').fill('3');
   await page.keyboard.press('Enter');
   await answer('That is all');
-  await about('Goes on');
+  await about('New paint');
   await expect(primer).toContainText('holds badly');
   await expect(page.locator('[data-member=prep]')).toContainText('class 4');
   await expect(page.locator('[data-member=prep]')).toContainText('3 coin-size holes: back it first');
-  await about('There now');
+  await about('Existing');
   await page.getByText('Copy these answers to').click();
   await page.locator('.copy').getByLabel('Wall G', { exact: true }).check();
   await page.getByRole('button', { name: 'Copy to 1 surface' }).click();
   await page.getByRole('button', { name: /^Wall G, / }).click();
-  await about('Goes on');
+  await about('New paint');
   await expect(primer).toContainText('holds badly');
 });
 
@@ -181,7 +184,7 @@ test('the practice is set once with its price, and overruled where the user like
   await openPart(page, 'Loft bedroom');
   await goTo(page, 'Specify');
   const sheen = page.locator('[data-member=sheen]');
-  await page.getByRole('button', { name: 'Your practice' }).click();
+  await page.getByRole('button', { name: 'How I work' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByText('A thin coat, then full ones').locator('..')).toContainText(/−.*of paint/);
   await dialog.getByLabel(/Satin: it wipes/).check();
@@ -190,7 +193,7 @@ test('the practice is set once with its price, and overruled where the user like
   await page.getByRole('button', { name: /^Wall B, / }).click();
   await expect(sheen).toContainText('your practice: satin walls that wipe');
   await expect(page.locator('[data-member=style]')).toContainText('A thin coat, then full ones');
-  await page.getByRole('button', { name: 'Overrule how they go on' }).click();
+  await page.getByRole('button', { name: 'Change how they go on' }).click();
   await page.getByLabel('Instead', { exact: true }).selectOption('one-heavy');
   await expect(page.locator('.warned')).toContainText('one heavy coat sags');
   await page.locator('[data-member=style]').getByRole('button', { name: 'Go back to it' }).click();
@@ -202,11 +205,11 @@ test('the practice is set once with its price, and overruled where the user like
   await expect(page.getByRole('alert').filter({ hasText: 'no thickness' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.locator('.entry-panel table').getByRole('button', { name: /^Door/ }).first().click();
-  await page.getByRole('button', { name: 'There now' }).click();
+  await page.getByRole('button', { name: 'Existing' }).click();
   await page.locator('.answers').getByRole('button', { name: 'Edges and handle' }).click();
   await page.getByLabel(/Edges differ/).check();
   await page.getByLabel('On it now').selectOption('oil');
-  await page.getByRole('button', { name: 'Goes on' }).click();
+  await page.getByRole('button', { name: 'New paint' }).click();
   await expect(page.locator('[data-zone=edge]')).toContainText('Bonding primer');
 });
 
@@ -216,7 +219,7 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await openPart(page, 'Loft bedroom');
   await goTo(page, 'Specify');
   await page.locator('polygon[data-wall=C]').dispatchEvent('click');
-  await page.getByRole('button', { name: 'Will look' }).click();
+  await page.getByRole('button', { name: 'Preview' }).click();
   await expect(page.locator('.hiding-chart canvas')).toBeVisible();
   const slider = page.getByRole('slider', { name: 'Show the room' });
   await slider.focus();
@@ -229,7 +232,7 @@ test('each coat is shown as it would dry, with its curve; colours come from a pa
   await expect(page.locator('[data-thin]')).toHaveCount(0);
   await expect(page.locator('.doubts')).toContainText('rolled 15 % thinner');
   await expect(page.locator('.lights td[aria-label^="B7 deep water blue, Warm lamp"]')).toBeVisible();
-  await page.getByRole('button', { name: 'Goes on' }).click();
+  await page.getByRole('button', { name: 'New paint' }).click();
   await page.getByRole('button', { name: 'Read one' }).click();
   await page.getByLabel(/^True color of the chip/).fill('#6b4a2f');
   const press = page.getByRole('button', { name: 'Press the reader' });
@@ -273,21 +276,36 @@ test('a room is asked about in one conversation: a glance, what is left, part by
   await colour.press('Enter');
   await expect(page.locator('.colour-now')).toContainText('W1 warm white');
   await colour.fill('light grey');
-  await page.getByRole('button', { name: 'N2 light pebble' }).click();
+  const scope = (name: string) =>
+    page.getByRole('group', { name: 'What you choose goes to' }).getByRole('button', { name });
   const fill = (wall: string) => page.locator(`polygon[data-wall=${wall}]`).getAttribute('fill');
+  await scope('This wall').click();
+  await page.getByRole('button', { name: 'N2 light pebble' }).click();
   await expect.poll(() => fill('C')).toBe('#d0cfc9');
   expect(await fill('A')).not.toBe('#d0cfc9');
-  const places = page.getByRole('group', { name: 'Where this color goes' });
-  await expect(places.getByRole('button', { name: /^Everywhere W1 warm white is/ })).toBeVisible();
-  await places.getByRole('button', { name: 'All walls of this room' }).click();
+  // what is pressed stays, and is what is painted: the wall with a colour of its own is asked about
+  await page.getByRole('button', { name: /^Wall A, / }).click();
+  await expect(scope('This wall')).toHaveAttribute('aria-pressed', 'true');
+  await scope('All walls').click();
+  await colour.fill('green');
+  await colour.press('Enter');
+  const accent = page.getByRole('dialog', { name: 'One of them has a finish of its own' });
+  await expect(accent).toContainText('Wall C, Bedroom: N2 light pebble');
+  await accent.getByRole('button', { name: 'Leave it as it is' }).click();
+  await expect.poll(() => fill('A')).not.toBe('#d0cfc9');
+  expect([await fill('B'), await fill('C')]).toEqual([await fill('A'), '#d0cfc9']);
+  await expect(scope('All walls')).toHaveAttribute('aria-pressed', 'true');
+  await colour.fill('light grey');
+  await page.getByRole('button', { name: 'N2 light pebble' }).click();
   await expect.poll(() => fill('A')).toBe('#d0cfc9');
-  await expect(places.getByRole('button', { name: 'All walls of this room' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(accent).toHaveCount(0);
+  // the accent keeps what it has, unless somebody says otherwise
   // written, it is the same colour, not one more
   await colour.fill('#D0CFC9');
   await expect(page.locator('.swatches li')).toHaveCount(1);
   await expect(page.locator('.swatches button')).toHaveAttribute('aria-pressed', 'true');
 
-  await page.getByRole('button', { name: 'There now' }).click();
+  await page.getByRole('button', { name: 'Existing' }).click();
   await page.locator('.once').getByRole('button', { name: 'A few' }).click();
   const question = page.locator('.asked');
   await expect(question.locator('legend').first()).toHaveText('Are the walls like this?');
@@ -301,8 +319,8 @@ test('a room is asked about in one conversation: a glance, what is left, part by
   const where = async () =>
     `${(await part.textContent()) ?? ''} ${(await question.getAttribute('data-question')) ?? ''}`;
   const left = async () => {
-    const [answered = 0, all = 0] = ((await page.locator('.survey-progress').textContent()) ?? '').match(/\d+/g) ?? [];
-    return Number(all) - Number(answered);
+    const [count = 0] = ((await page.locator('.survey-progress').textContent()) ?? '').match(/\d+/) ?? [];
+    return Number(count);
   };
   while ((await left()) > 0) {
     await expect(question).toBeFocused();
@@ -313,11 +331,11 @@ test('a room is asked about in one conversation: a glance, what is left, part by
     await ((await all.count()) ? all.first() : question.locator('.option').first()).press('Enter');
     await expect.poll(async () => (await left()) === 0 || (await where()) !== now).toBe(true);
   }
-  await expect(page.locator('.survey-progress')).toContainText(/^(\d+) of \1 answered/);
+  await expect(page.locator('.survey-progress')).toHaveText('No assumption in this room');
   await expect(page.locator('[data-entry="Rests on"] b')).toHaveText('all answered');
   // one wall that differs, and then does not
   await page.getByRole('button', { name: /^Wall B, / }).click();
-  await page.getByRole('button', { name: 'Only this' }).click();
+  await page.getByRole('button', { name: 'This wall' }).click();
   await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
   await question.getByRole('button', { name: 'oil or alkyd' }).click();
   const exceptions = page.getByRole('list', { name: 'Surfaces with answers of their own' });

@@ -7,10 +7,10 @@ test('what is there decides what goes on: an oil coat asks for a bonding primer,
   const before = await ledger(page);
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall B, / }).click();
-  await page.getByRole('button', { name: 'There now' }).click();
+  await page.getByRole('button', { name: 'Existing' }).click();
   await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
   await page.locator('.asked').getByRole('button', { name: 'oil or alkyd' }).click();
-  await page.getByRole('button', { name: 'Goes on' }).click();
+  await page.getByRole('button', { name: 'New paint' }).click();
   const primer = page.locator('[data-member=primer]');
   await expect(primer).toContainText('Bonding primer');
   await expect(primer).toContainText('because the existing coat is oil');

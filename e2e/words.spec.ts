@@ -49,18 +49,18 @@ test('a job in metres says skirting, plasterboard and matt, and no American word
   await goTo(page, 'Specify');
   await settled(page);
   await look('Specify');
-  for (const overrule of await page.getByRole('button', { name: /^Overrule / }).all()) await overrule.click();
+  for (const overrule of await page.getByRole('button', { name: /^Change / }).all()) await overrule.click();
   await look('Specify, overruling');
-  await press(/^Your practice/);
+  await press(/^How I work/);
   await look('Practice');
   await page.keyboard.press('Escape');
-  await press('There now');
+  await press('Existing');
   for (const question of ['Made of', 'Existing coat', 'Its sheen']) {
     await page.getByRole('list', { name: 'Answers' }).getByRole('button', { name: question }).click();
-    await look(`There now, ${question}`);
+    await look(`Existing, ${question}`);
   }
-  await press('Will look');
-  await look('Will look');
+  await press('Preview');
+  await look('Preview');
   await goTo(page, 'Order');
   await settled(page);
   for (const side of ['Mixing', 'The paint', 'Everything else', 'Labour and price']) {
@@ -108,7 +108,7 @@ test('a job in feet says baseboard and color, and no British word, in every step
   await openPart(page, 'Loft bedroom');
   for (const [step, opens] of [
     ['Measure', []],
-    ['Specify', ['There now', 'Will look']],
+    ['Specify', ['Existing', 'Preview']],
     ['Order', ['Everything else', 'Labor and price']],
     ['Technique', []],
     ['Sequence', []],

@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { cottage as openCottage, edited as done } from '../testing/jobs.ts';
 import fc from 'fast-check';
 import { runs } from '../testing/runs.ts';
+import type { Edit } from '../job/edits.ts';
+import type { FinishChoice } from '../job/paints.ts';
 import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { FAMILIES, familyOf, type Family } from '../job/vocabulary.ts';
@@ -10,8 +12,8 @@ import { wholeOf } from '../whole/whole.ts';
 import { colourOffers, plainName } from './colour-words.ts';
 import { atAGlance, conversation, exceptions, roomAnswers, scopesFor, surfacesAbout } from './conversation.ts';
 import { OWN_PALETTE } from './own-palette.ts';
-import { placeColour } from './place-colour.ts';
 import { answered, type QuestionKey } from './questions.ts';
+import { accents, finishEdits, reached, REACHES } from './reach.ts';
 import { givenOf } from './rests.ts';
 
 const cottage = openCottage();
@@ -151,29 +153,61 @@ describe('a colour', () => {
     expect(new Set(OWN_PALETTE.map(({ hex }) => hex)).size).toBe(OWN_PALETTE.length);
   });
 
-  test('goes on one surface, on all like it in the room, itself included, or wherever another is; paints stay as they are', () => {
-    const surfaces = surfacesOf(cottage);
-    const id = 'colour-trial';
-    const withIt = done(cottage, { name: 'setColour', args: { colour: { id, name: 'Trial', hex: '#102030' } } });
-    fc.assert(
-      fc.property(fc.constantFrom(...surfaces), fc.constantFrom('here', 'room', 'instead'), (s, where) => {
-        const place = where === 'instead' ? { instead: s.colour.id } : (where as 'here' | 'room');
-        const after = done(withIt, ...placeColour(withIt, surfaces, s, id, place));
-        const isLike = (one: (typeof surfaces)[number]) =>
-          one.surface.room === s.surface.room && familyOf(one.surface.kind) === familyOf(s.surface.kind);
-        for (const [i, one] of surfacesOf(after).entries()) {
-          const before = surfaces[i];
-          const goes =
-            where === 'here'
-              ? one.surface.id === s.surface.id
-              : where === 'room'
-                ? isLike(one)
-                : before?.colour.id === s.colour.id;
-          expect(one.colour.id).toBe(goes ? id : before?.colour.id);
-          expect(one.product.id).toBe(before?.product.id);
-        }
-      }),
-      runs(13),
+  test('and paint go as far as is said and no farther; what was left out, and what was not said, stays as it is', () => {
+    const id = 'trial';
+    // two rooms used alike, the others each for itself; a paint and a colour that nothing has yet
+    const alike = rows(cottage.rooms)
+      .slice(0, 2)
+      .map(({ id: room }): Edit => ({ name: 'setRoom', args: { room, set: { use: 'bedroom' } } }));
+    const [wallPaint] = Object.values(cottage.products).filter(({ role }) => role === 'finish');
+    const job = done(
+      cottage,
+      ...alike,
+      { name: 'setColour', args: { colour: { id, name: 'Trial', hex: '#102030' } } },
+      ...(wallPaint ? [{ name: 'setProduct', args: { product: { ...wallPaint, id } } } as const] : []),
     );
+    const surfaces = surfacesOf(job);
+    const any = fc.record({
+      s: fc.constantFrom(...surfaces),
+      reach: fc.constantFrom(...REACHES),
+      what: fc.constantFrom<keyof FinishChoice>('colour', 'product'),
+      spares: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(any, ({ s, reach, what, spares }) => {
+        const to = reached(job, surfaces, s, reach);
+        const left = spares ? accents(to) : [];
+        const after = done(job, ...finishEdits(job, to, reach, { [what]: id }, left));
+        const goes = new Set(
+          to.flatMap((one) => {
+            const isOdd = what === 'product' && familyOf(one.surface.kind) !== familyOf(s.surface.kind);
+            return left.includes(one) || isOdd ? [] : [one.surface.id];
+          }),
+        );
+        const now = surfacesOf(after).map((one) => [one.surface.id, one.colour.id, one.product.id]);
+        expect(now).toEqual(
+          surfaces.map(({ surface, colour, product }) => {
+            const of = { colour: colour.id, product: product.id, ...(goes.has(surface.id) ? { [what]: id } : {}) };
+            return [surface.id, of.colour, of.product];
+          }),
+        );
+        const rooms = new Set(to.map(({ surface }) => surface.room));
+        if (reach !== 'colour')
+          expect(rooms.size).toBe(
+            reach === 'use' && alike.some(({ args }) => 'room' in args && args.room === s.surface.room) ? 2 : 1,
+          );
+        if (reach !== 'colour' && reach !== 'kind')
+          expect(new Set(to.map(({ surface }) => familyOf(surface.kind)))).toEqual(new Set([familyOf(s.surface.kind)]));
+      }),
+      runs(20),
+    );
+  });
+  test('an accent is named before all walls of its room get another colour; seen from the accent, the others are not', () => {
+    const surfaces = surfacesOf(cottage);
+    const walls = surfaces.filter(({ surface }) => surface.room === loft && familyOf(surface.kind) === 'wall');
+    const own = walls.filter(({ surface, finishFrom }) => finishFrom === surface.id);
+    expect(own.length).toBeGreaterThan(0);
+    for (const one of walls)
+      expect(accents(reached(cottage, surfaces, one, 'room'))).toEqual(own.includes(one) ? [] : own);
   });
 });

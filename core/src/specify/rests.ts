@@ -33,6 +33,14 @@ export function restsOf(job: Specifying, s: Specified, room: Case['room']): Rest
   const open = openQuestions(job, s);
   return alike(`${numberOf(s.system)} ${open.map((question) => question.key).join()}`, { job, s, room, open });
 }
+/** Questions about these surfaces of a room that nobody answered, and whose other answers would turn a decision. */
+export const mattering = (
+  job: Specifying,
+  surfaces: readonly Specified[],
+  room: Case['room'],
+): ReadonlySet<QuestionKey> =>
+  new Set(surfaces.flatMap((s) => (s.surface.area.value > 0 ? [...restsOf(job, s, room).values()].flat() : [])));
+
 interface Asked {
   readonly job: Specifying;
   readonly s: Specified;

@@ -2,7 +2,6 @@ import { STARTING_PRODUCTS } from '../job/library.ts';
 import { rows, type Id, type SurfaceId } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
-import type { QuestionKey } from '../specify/questions.ts';
 import { phrase, type Word } from '../units/word.ts';
 import { THE } from '../words/terms.ts';
 import type { Assumed } from './rests.ts';
@@ -16,7 +15,8 @@ export interface Wanted {
   readonly step: StepKey;
   readonly room?: Id;
   readonly surface?: SurfaceId;
-  readonly ask?: QuestionKey;
+  /** The conversation of its room. */
+  readonly ask?: 'room';
 }
 export interface Known {
   readonly job: Pick<Job, 'rooms' | 'products' | 'crew' | 'defects' | 'leftovers' | 'earlier' | 'pricing'>;
@@ -51,19 +51,23 @@ function toMeasure(takeoffs: readonly RoomTakeoff[]): Wanted | null {
 }
 
 const OF: Readonly<Record<StepKey, (known: Known) => Wanted>> = {
-  measure: () => ({ say: 'All measured. What is there now decides what goes on.', step: 'specify' }),
+  measure: () => ({ say: 'Measured. Next: what is on the walls now?', step: 'specify' }),
   specify: ({ assumed }) => {
     const [first] = assumed?.open ?? [];
     if (!assumed || !first)
       return { say: assumed ? 'Every answer is there. Look what it takes.' : 'Say what is there now.', step: 'order' };
-    const { room, surface, question } = first;
-    const say = `${many(assumed.open.length, 'answer')} would firm up this price.`;
-    return { say, step: 'specify', room, surface, ask: question };
+    const { room, surface } = first;
+    const say = `${many(assumed.open.length, 'assumption')} in this price: answer what you can.`;
+    // the whole room is asked about first
+    return { say, step: 'specify', room, surface, ask: 'room' };
   },
   order: ({ job }) => {
     const starting = Object.values(job.products).filter(({ id, priced }) => !priced && isStarting(id)).length;
     return starting
-      ? { say: `${many(starting, 'paint')} at a starting price: put in your shop’s, or take a list.`, step: 'order' }
+      ? {
+          say: `${many(starting, 'paint has', 'paints have')} ${starting === 1 ? 'a sample price' : 'sample prices'}: type yours.`,
+          step: 'order',
+        }
       : {
           say: phrase`Prices are yours. Choose your risk of a ${THE.can} too few, then print the list.`,
           step: 'order',

@@ -56,14 +56,14 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
   );
 }
 
-/** How many answers the price still rests on, each to be found; before the walks close it is a first guess. */
+/** How many assumptions the price rests on, each to be found; before the walks close it is a first guess. */
 function Assumed() {
   const { state } = useJob();
   const { data } = useAssumed(state.job);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const count = data?.open.length ?? 0;
   const guessed = (data?.guessed.length ?? 0) > 0;
-  const answers = `${count} ${count === 1 ? 'answer' : 'answers'}`;
+  const assumptions = `${count} ${count === 1 ? 'assumption' : 'assumptions'}`;
   return (
     <>
       <ButtonBase
@@ -73,8 +73,8 @@ function Assumed() {
         disabled={!data || (count === 0 && !guessed)}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        <span>{guessed ? 'First guess, rests on' : 'Rests on, assumed'}</span>
-        <b>{!data ? 'working …' : count ? answers : guessed ? 'not all measured' : 'all answered'}</b>
+        <span>{guessed ? 'First guess, rests on' : 'Rests on'}</span>
+        <b>{!data ? 'working …' : count ? assumptions : guessed ? 'not all measured' : 'all answered'}</b>
       </ButtonBase>
       {anchor && data && (
         <Suspense fallback={null}>

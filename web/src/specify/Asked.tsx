@@ -40,12 +40,14 @@ export interface AskedProps extends Props {
   readonly question: Question;
   readonly set: SetAnswers;
   readonly onNext: () => void;
+  /** Ends the conversation: what is open stands as assumed. */
+  readonly onEnd: () => void;
   /** null: nothing was asked before it. */
   readonly onBack: (() => void) | null;
   readonly arrived: number;
 }
 /** One question of the survey with its answers, and the test that would tell more. */
-export function Asked({ view, s, question: q, set, onNext, onBack, arrived }: AskedProps) {
+export function Asked({ view, s, question: q, set, onNext, onEnd, onBack, arrived }: AskedProps) {
   const test = TESTS.find((t) => t.id === q.test);
   // what the test below answers is not offered twice
   const isTested = test?.helps(s) && test.results.some(([change]) => q.key in change);
@@ -102,6 +104,7 @@ export function Asked({ view, s, question: q, set, onNext, onBack, arrived }: As
       <div className="row-buttons">
         {onBack && <TextButton onClick={onBack}>Back</TextButton>}
         <TextButton onClick={onNext}>Skip</TextButton>
+        <TextButton onClick={onEnd}>Skip the rest</TextButton>
       </div>
       {test?.helps(s) && <Test view={view} s={s} test={test} set={set} onNext={onNext} />}
     </QuestionFrame>

@@ -1,4 +1,5 @@
 import type { SystemValues } from '@kovelin/core/job/paints.ts';
+import { familyOf } from '@kovelin/core/job/vocabulary.ts';
 import { prepPlan } from '@kovelin/core/specify/prep-plan.ts';
 import { shortWord, type QuestionKey } from '@kovelin/core/specify/questions.ts';
 import type { Decided } from '@kovelin/core/specify/reasons.ts';
@@ -17,6 +18,7 @@ import { PrepPicture } from '../drawing/PrepPicture.tsx';
 import type { WholeView } from '../app/whole.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Overrule } from './Overrule.tsx';
+import type { Reaching } from './reach.tsx';
 
 export type Member = keyof SystemValues;
 
@@ -24,21 +26,26 @@ interface DecisionProps {
   readonly view: WholeView;
   readonly s: Specified;
   readonly member: Member;
-  /** Surfaces an overrule goes to. */
-  readonly group: readonly string[];
+  readonly reaching: Reaching;
   /** Questions that nobody answered and that would turn it. */
   readonly rests: readonly QuestionKey[];
 }
 
-/** A value with its because, what would change it, and a way to overrule it and back. */
-export function Decision({ view, s, member, group, rests }: DecisionProps) {
+/** A value with its reasons, what would change it, and a way to choose another and back. */
+export function Decision({ view, s, member, reaching, rests }: DecisionProps) {
   const [open, setOpen] = useState(false);
   const [turning, setTurning] = useState(false);
-  const { session, system } = view;
+  const { system } = view;
   const decided = s.system[member] as Decided<SystemValues[Member]>;
   const overruled = decided.override !== undefined;
   const decide = (value: SystemValues[Member] | null) =>
-    session.run({ name: 'decideAll', args: { surfaces: group, member, value } });
+    reaching.give((left) => {
+      const surfaces = reaching.to.flatMap((one) =>
+        // a paint of another family, or one that is not made in this sheen, is decided by itself
+        left.includes(one) || !takes(one, s, member, value) ? [] : [one.surface.id],
+      );
+      return [{ name: 'decideAll', args: { surfaces, member, value } }];
+    });
   const say = (value: SystemValues[Member]) => said(memberWord(member, value as never), system);
   const title = said(MEMBER_WORDS[member], system);
   return (
@@ -48,8 +55,8 @@ export function Decision({ view, s, member, group, rests }: DecisionProps) {
     >
       <div className="decision-head">
         <span>{heading(title, system)}</span>
-        <TextButton aria-expanded={open} onClick={() => setOpen(!open)} aria-label={`Overrule ${title}`}>
-          {open ? 'close' : 'overrule'}
+        <TextButton aria-expanded={open} onClick={() => setOpen(!open)} aria-label={`Change ${title}`}>
+          {open ? 'Close' : 'Change'}
         </TextButton>
       </div>
       <b>
@@ -67,7 +74,7 @@ export function Decision({ view, s, member, group, rests }: DecisionProps) {
       )}
       {overruled ? (
         <p>
-          overruled by you; Kovelin would take {say(decided.value)}.{' '}
+          your choice; Kovelin would take {say(decided.value)}.{' '}
           <TextButton onClick={() => decide(null)}>Go back to it</TextButton>
         </p>
       ) : (
@@ -83,6 +90,11 @@ export function Decision({ view, s, member, group, rests }: DecisionProps) {
     </div>
   );
 }
+
+/** Whether what is decided for `s` can be decided for another that it reaches. */
+const takes = (one: Specified, s: Specified, member: Member, value: SystemValues[Member] | null): boolean =>
+  familyOf(one.surface.kind) === familyOf(s.surface.kind) &&
+  (member !== 'sheen' || value === null || one.product.sheens.some((sheen) => sheen === value));
 
 /** What was assumed for it, each a link to its question. */
 function Resting({ s, rests }: { s: Specified; rests: readonly QuestionKey[] }) {

@@ -1,15 +1,14 @@
+import type { Edit } from '@kovelin/core/job/edits.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import { startingPaint } from '@kovelin/core/job/create.ts';
 import { STARTING_PRODUCTS } from '@kovelin/core/job/library.ts';
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import { hidingClass, parseContrast } from '@kovelin/core/specify/classes.ts';
-import { likeIt } from '@kovelin/core/specify/place-colour.ts';
+import { accents, finishEdits } from '@kovelin/core/specify/reach.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { wallRate } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, parseSpread } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { said } from '@kovelin/core/units/word.ts';
-import { surfacesWord } from '@kovelin/core/words/terms.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -18,6 +17,7 @@ import { useSpelt } from '../app/useSpelt.ts';
 import type { WholeView } from '../app/whole.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { ColourPick } from './ColourPick.tsx';
+import type { Reaching } from './reach.tsx';
 
 /** A spread rate in the job's units, or nothing. */
 function readSpread(text: string, system: System): Result<number | null> {
@@ -28,28 +28,31 @@ function readSpread(text: string, system: System): Result<number | null> {
   return between(plain, ENDS.rate, (rate) => formatSpread(rate, system))(text);
 }
 
+interface Props {
+  readonly view: WholeView;
+  readonly s: Specified;
+  readonly reaching: Reaching;
+}
 /** The paint and its colour: from the job's own, a picker, a file or the reader. */
-export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
+export function FinishPick({ view, s, reaching }: Props) {
   const spell = useSpelt();
   const { session, state } = view;
   const { products } = state.shown;
-  // what the button names: doors are not all woodwork
-  const like = likeIt(view.derived.surfaces, s).filter(({ surface }) => surface.kind === s.surface.kind);
+  const { to, reach, give } = reaching;
   /** A paint of the job, or a starting one that it has not got yet. */
   const pick = (id: string) => {
     const product = products[id] ?? startingPaint(state.job, (p) => p.id === id);
-    if (product) session.run({ name: 'takeUp', args: { scope: s.surface.id, product, colour: s.colour.id } });
+    const before: readonly Edit[] = product && !products[id] ? [{ name: 'setProduct', args: { product } }] : [];
+    if (product) give((left) => [...before, ...finishEdits(state.shown, to, reach, { product: id }, left)]);
   };
-  const everyOne = () =>
-    session.run({
-      name: 'together',
-      args: {
-        edits: like.map(({ surface, colour }) => ({
-          name: 'setFinish',
-          args: { scope: surface.id, finish: { product: s.product.id, colour: colour.id } },
-        })),
-      },
-    });
+  const own = accents(to);
+  const others = to.filter(
+    (one) => !own.includes(one) && (one.product.id !== s.product.id || one.colour.id !== s.colour.id),
+  );
+  const forAll = () => {
+    const finish = { product: s.product.id, colour: s.colour.id };
+    give((left) => finishEdits(state.shown, to, reach, finish, left));
+  };
   return (
     <Section title="Finish">
       <Choice
@@ -60,10 +63,8 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
           .map((p) => [p.id, p.name])}
         onChange={pick}
       />
-      {like.some(({ product }) => product.id !== s.product.id) && (
-        <TextButton onClick={everyOne}>
-          This paint for all {said(surfacesWord(s.surface.kind), view.system)} of this room
-        </TextButton>
+      {reach !== 'one' && reach !== 'colour' && others.length > 0 && (
+        <TextButton onClick={forAll}>{spell(`This paint and colour for all ${to.length}`)}</TextButton>
       )}
       <DraftField
         key={`${s.product.id} ${s.colour.id}`}
@@ -117,7 +118,7 @@ export function FinishPick({ view, s }: { view: WholeView; s: Specified }) {
           session.edit({ name: 'setProduct', args: { product: { ...s.product, contrastRate } } })
         }
       />
-      <ColourPick view={view} s={s} />
+      <ColourPick view={view} s={s} reaching={reaching} />
     </Section>
   );
 }

@@ -101,9 +101,9 @@ export default function Practice({ view, onClose }: { view: WholeView; onClose: 
     return parts.join(', ') || 'costs the same here';
   };
   return (
-    <Window title="Your practice" onClose={onClose} maxWidth="md" className="practice">
+    <Window title="How I work" onClose={onClose} maxWidth="md" className="practice">
       <p className="hint">
-        Painters disagree about these. Set them once for the job; any surface can still be overruled. Prices are against
+        Painters disagree about these. Set them once for the job; any surface can still be changed. Prices are against
         the practice as it stands, on this job
         {isFetching && `; ${prices.length} of ${SCHOOLS.length} worked out`}.
       </p>

@@ -1,5 +1,4 @@
-import type { SurfaceId } from '@kovelin/core/job/table.ts';
-import { alike } from '@kovelin/core/specify/alike.ts';
+import type { Reach } from '@kovelin/core/specify/reach.ts';
 import { restsOf } from '@kovelin/core/specify/rests.ts';
 import { isChalkType, isClear } from '@kovelin/core/specify/case.ts';
 import { doubts } from '@kovelin/core/specify/hiding.ts';
@@ -17,7 +16,7 @@ import { Decision, ZoneSystems, type Member } from './Decision.tsx';
 import { FinishPick } from './FinishPick.tsx';
 import { Cautions, Warnings } from './Notices.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
-import { Check } from '../ui/Check.tsx';
+import { ScopePicker, useReaching, type Reaching } from './reach.tsx';
 import { Survey } from './Survey.tsx';
 
 const HidingChart = lazy(() => import('./HidingChart.tsx'));
@@ -39,9 +38,9 @@ const MEMBERS: readonly Member[] = [
 
 /** The order a painter thinks in: what is there, what goes on it, how that will look. */
 const SIDE_WORDS = [
-  ['there', 'There now'],
-  ['on', 'Goes on'],
-  ['look', 'Will look'],
+  ['there', 'Existing'],
+  ['on', 'New paint'],
+  ['look', 'Preview'],
 ] as const;
 export type Side = (typeof SIDE_WORDS)[number][0];
 
@@ -51,56 +50,62 @@ interface PanelProps {
   readonly onSide: (side: Side) => void;
   /** The question to begin with; null: the first that is open. */
   readonly ask: string | null;
+  /** How often a question was led to: each begins the conversation anew. */
+  readonly asked: number;
+}
+export function SpecifyPanel(props: PanelProps) {
+  const { specified: s, takeoff } = props.view;
+  // what was pressed last holds for the next surface too
+  const [wish, setWish] = useState<Reach>('room');
+  if (!s || !takeoff) return <aside className="panel" aria-label="Selected surface" />;
+  return <Chosen {...props} s={s} room={takeoff.room.name} wish={wish} onWish={setWish} />;
+}
+
+interface ChosenProps extends PanelProps {
+  readonly s: Specified;
+  readonly room: string;
+  readonly wish: Reach;
+  readonly onWish: (reach: Reach) => void;
 }
 /** The chosen surface: what is there now, what goes on, how it will look. */
-export function SpecifyPanel({ view, side, onSide, ask }: PanelProps) {
-  const { specified: s, takeoff, system } = view;
-  const [alone, setAlone] = useState<SurfaceId | null>(null);
-  if (!s || !takeoff) return <aside className="panel" aria-label="Selected surface" />;
+function Chosen({ view, side, onSide, ask, asked, s, room, wish, onWish }: ChosenProps) {
+  const { system } = view;
+  const reaching = useReaching(view, s, wish, onWish);
   return (
     <aside className="panel" aria-label="Selected surface">
       <h2>{heading(nameWord(s.surface.name), system)}</h2>
       <p className="sub">
-        {takeoff.room.name} · {formatArea(s.surface.area.value, system)}
+        {room} · {formatArea(s.surface.area.value, system)}
       </p>
       <Sides label="About this surface" sides={SIDE_WORDS} value={side} onChange={onSide} fullWidth />
       <Warnings view={view} s={s} />
       {side === 'there' && (
-        <Survey key={`${s.surface.room} ${ask ?? ''}`} view={view} s={s} ask={ask} alone={alone} onAlone={setAlone} />
+        <Survey key={`${s.surface.room} ${asked}`} view={view} s={s} ask={ask} reaching={reaching} />
       )}
-      {side === 'on' && <GoesOn key={s.surface.id} view={view} s={s} />}
+      {side === 'on' && <GoesOn key={s.surface.id} view={view} s={s} reaching={reaching} />}
       {side === 'look' && <WillLook key={s.surface.id} view={view} s={s} />}
+      {reaching.question}
       {side !== 'look' && <Cautions view={view} s={s} />}
     </aside>
   );
 }
 
-function GoesOn({ view, s }: { view: WholeView; s: Specified }) {
-  const { derived } = view;
-  const [together, setTogether] = useState(false);
+function GoesOn({ view, s, reaching }: { view: WholeView; s: Specified; reaching: Reaching }) {
   const [practice, setPractice] = useState(false);
-  const inRoom = derived.surfaces.filter((other) => other.surface.room === s.surface.room);
-  const group = alike(inRoom).find((list) => list.includes(s)) ?? [s];
   const room = view.state.shown.rooms.byId[s.surface.room];
   const rests = room && restsOf(view.state.shown, s, room);
   return (
     <>
-      <FinishPick view={view} s={s} />
+      <ScopePicker view={view} reaching={reaching} />
+      <FinishPick view={view} s={s} reaching={reaching} />
       <Section
-        title="What goes on, and why"
+        title="How it is painted, and why"
         extra={
           <TextButton className="small" onClick={() => setPractice(true)}>
-            Your practice …
+            How I work …
           </TextButton>
         }
       >
-        {group.length > 1 && (
-          <Check
-            label={<> overrule all {group.length} surfaces of the room with this system</>}
-            checked={together}
-            onChange={(isOn) => setTogether(isOn)}
-          />
-        )}
         {MEMBERS.filter((member) => member !== 'seal' || isChalkType(s)).map((member) => (
           <Decision
             key={member}
@@ -108,7 +113,7 @@ function GoesOn({ view, s }: { view: WholeView; s: Specified }) {
             s={s}
             member={member}
             rests={rests?.get(member) ?? []}
-            group={together ? group.map((g) => g.surface.id) : [s.surface.id]}
+            reaching={reaching}
           />
         ))}
         <ZoneSystems s={s} system={view.system} />

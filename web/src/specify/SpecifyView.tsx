@@ -26,10 +26,15 @@ function unevenness(s: Specified, stage: Stage): Pick<Coat, 'thin' | 'cut'> {
 export default function SpecifyView() {
   const view = useWhole();
   const [stage, setStage] = useState<Stage>('hidden');
-  const [chosen, setSide] = useState<Side>('on');
+  const [side, setSide] = useState<Side>('on');
   const [params, setParams] = useSearchParams();
   const ask = params.get('ask');
-  const side = ask ? 'there' : chosen;
+  const [arrived, setArrived] = useState<{ at: string | null; times: number }>({ at: null, times: 0 });
+  // a question that was led to opens the conversation, which stays open when the address has gone on
+  if (ask !== arrived.at) {
+    setArrived({ at: ask, times: arrived.times + (ask ? 1 : 0) });
+    if (ask) setSide('there');
+  }
   const toSide = (next: Side) => {
     setSide(next);
     if (ask)
@@ -92,7 +97,7 @@ export default function SpecifyView() {
         />
         <FinishSchedule view={view} />
       </main>
-      <SpecifyPanel view={view} side={side} ask={ask} onSide={toSide} />
+      <SpecifyPanel view={view} side={side} ask={ask} asked={arrived.times} onSide={toSide} />
     </>
   );
 }

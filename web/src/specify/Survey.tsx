@@ -19,7 +19,8 @@ import {
   type Question,
   type QuestionKey,
 } from '@kovelin/core/specify/questions.ts';
-import { givenOf } from '@kovelin/core/specify/rests.ts';
+import { roomsReached, type Reach } from '@kovelin/core/specify/reach.ts';
+import { givenOf, mattering } from '@kovelin/core/specify/rests.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { counted, heading, said } from '@kovelin/core/units/word.ts';
@@ -35,6 +36,8 @@ import { CopyToRooms, CopyToSurfaces } from './CopyAnswers.tsx';
 import { RoomHoles, RoomLight } from './RoomSurvey.tsx';
 import Button from '@mui/material/Button';
 import { TextButton } from '../ui/TextButton.tsx';
+import { useAssumed } from '../workers/whole.ts';
+import { ScopePicker, type Reaching } from './reach.tsx';
 import type { SetAnswers } from './SurveyForms.tsx';
 
 type Props = { readonly view: WholeView; readonly s: Specified };
@@ -52,40 +55,55 @@ const TAKEN_AS: Readonly<Record<Family, string>> = {
 interface Passed {
   readonly surface: SurfaceId;
   readonly about: string;
+  readonly reach: Reach;
   readonly key: QuestionKey | 'glance';
 }
 const aboutKey = (about: About): string => ('surface' in about ? about.surface : `${about.room}:${about.family}`);
 
 interface SurveyProps extends Props {
   readonly ask: string | null;
-  /** The surface that is answered for by itself; null: answers are about all like it. */
-  readonly alone: SurfaceId | null;
-  readonly onAlone: (surface: SurfaceId | null) => void;
+  readonly reaching: Reaching;
 }
 
 /**
  * What is there now, as one conversation a room: all its walls, its ceiling, all its woodwork, and what differs surface by
- * surface. Every answer leads on to what is still open; what is passed over is not asked again by itself.
+ * surface. Every answer leads on to what would still turn a decision; what is passed over is not asked again by itself.
  */
-export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) {
+export function Survey({ view, s, ask, reaching }: SurveyProps) {
   const { session, state, derived, system, takeoff } = view;
   const [key, setKey] = useState<QuestionKey | null>(QUESTIONS.find((q) => q.key === ask)?.key ?? null);
   const [trail, setTrail] = useState<readonly Passed[]>([]);
   const [arrived, setArrived] = useState(0);
+  /** all: also what would change nothing; none: no more, for now. */
+  const [asks, setAsks] = useState<'what matters' | 'all' | 'none'>('what matters');
   const { room, id } = s.surface;
   const family = familyOf(s.surface.kind);
   const aboutOf = (of: Family): About => ({ room, family: of });
-  const about: About = alone === id ? { room, surface: id } : aboutOf(family);
-  const turnsOf = (of: About) => conversation(state.shown, surfacesAbout(of, derived.surfaces));
+  const surfacesOf = (of: About) => surfacesAbout(of, derived.surfaces);
+  const isAlone = reaching.reach === 'one';
+  const about: About = isAlone ? { room, surface: id } : aboutOf(family);
+  const turnsOf = (of: About) => conversation(state.shown, surfacesOf(of));
+  const assumedOf = (of: About) =>
+    view.room ? mattering(state.shown, surfacesOf(of), view.room) : new Set<QuestionKey>();
   const turns = turnsOf(about);
   const wasPassed = (of: About, which: Passed['key']) => trail.some((p) => p.about === aboutKey(of) && p.key === which);
-  const waiting = (of: About, list: readonly Turn[]) =>
-    list.filter((turn) => turn.isOpen && !wasPassed(of, turn.question.key));
-  const glance = key === null && !wasPassed(about, 'glance') ? atAGlance(turns) : null;
-  const turn = turns.find((t) => t.question.key === key) ?? waiting(about, turns)[0] ?? null;
+  const waiting = (of: About, list: readonly Turn[]) => {
+    const matters = assumedOf(of);
+    return list.filter(
+      ({ isOpen, question }) =>
+        isOpen && asks !== 'none' && !wasPassed(of, question.key) && (asks === 'all' || matters.has(question.key)),
+    );
+  };
+  const open = waiting(about, turns);
+  const glance = key === null && open.length > 0 && !wasPassed(about, 'glance') ? atAGlance(turns) : null;
+  const turn = turns.find((t) => t.question.key === key) ?? open[0] ?? null;
 
-  const put = (to: QuestionKey, set: Partial<Answers>) =>
-    session.run({ name: 'setSurveys', args: { scopes: scopesFor(state.shown, about, to), set } });
+  const put = (to: QuestionKey, set: Partial<Answers>) => {
+    const whom =
+      'surface' in about ? [about] : roomsReached(state.shown, s, reaching.reach).map((of) => ({ ...about, room: of }));
+    const scopes = whom.flatMap((of) => scopesFor(state.shown, of, to));
+    session.run({ name: 'setSurveys', args: { scopes, set } });
+  };
   const set: SetAnswers = (change) => {
     if (!turn) return;
     // more than one answer may be given, so an answer does not take its question away
@@ -95,17 +113,17 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
   /** On to what is open after it, then before it, then to the next part of the room. */
   const next = (from: Passed['key'], done: readonly QuestionKey[] = []) => {
     const at = turns.findIndex(({ question }) => question.key === from);
-    const open = waiting(about, [...turns.slice(at + 1), ...turns.slice(0, Math.max(at, 0))]).filter(
+    const after = waiting(about, [...turns.slice(at + 1), ...turns.slice(0, Math.max(at, 0))]).filter(
       ({ question }) => !done.includes(question.key),
     );
-    setTrail([...trail, { surface: id, about: aboutKey(about), key: from }]);
-    setKey(open[0]?.question.key ?? null);
+    setTrail([...trail, { surface: id, about: aboutKey(about), reach: reaching.reach, key: from }]);
+    setKey(after[0]?.question.key ?? null);
     setArrived(arrived + 1);
-    if (open.length || alone === id) return;
-    const after = [...ROUND.slice(ROUND.indexOf(family) + 1), ...ROUND].find(
+    if (after.length || isAlone) return;
+    const part = [...ROUND.slice(ROUND.indexOf(family) + 1), ...ROUND].find(
       (of) => of !== family && waiting(aboutOf(of), turnsOf(aboutOf(of))).length > 0,
     );
-    const there = after && surfacesAbout(aboutOf(after), derived.surfaces)[0];
+    const there = part && surfacesOf(aboutOf(part))[0];
     if (there) view.select(there.surface.id);
   };
   const back = () => {
@@ -114,13 +132,22 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
     setTrail(trail.slice(0, -1));
     setKey(last.key === 'glance' ? null : last.key);
     setArrived(arrived + 1);
-    setAlone(last.about === last.surface ? last.surface : null);
+    reaching.onReach(last.reach);
     if (last.surface !== id) view.select(last.surface);
   };
+  const end = () => {
+    setAsks('none');
+    setKey(null);
+    setArrived(arrived + 1);
+  };
+  const again = (which: typeof asks) => {
+    setTrail([]);
+    setAsks(which);
+    setArrived(arrived + 1);
+  };
 
-  const parts = ROUND.filter((of) => surfacesAbout(aboutOf(of), derived.surfaces).length > 0);
-  const whole = parts.flatMap((of) => turnsOf(aboutOf(of)));
-  const count = whole.filter((t) => !t.isOpen).length;
+  const parts = ROUND.filter((of) => surfacesOf(aboutOf(of)).length > 0);
+  const assumptions = parts.reduce((sum, of) => sum + assumedOf(aboutOf(of)).size, 0);
   const given = givenOf(state.shown, s);
   const tests = turns.filter(
     ({ question: q, s: of, isOpen }) =>
@@ -129,25 +156,21 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
   return (
     <Section title="What is there now">
       <p className="survey-progress">
-        <progress value={count} max={whole.length} aria-label="Answered in this room" />
-        <small>{`${count} of ${whole.length} answered in this room`}</small>
+        {assumptions ? said(counted(assumptions, 'assumption', 'assumptions'), system) : 'No assumption'} in this room
       </p>
       <RoomHoles view={view} s={s} onSaid={() => setArrived(arrived + 1)} />
       <Sides
-        label="Answers are about"
+        label="Part of the room"
         fullWidth
-        sides={[
-          ...parts.map((of) => [of, ALL_OF[of]] as const),
-          ...(parts.length && s.surface.kind !== 'ceiling' ? ([['one', 'Only this']] as const) : []),
-        ]}
-        value={alone === id ? 'one' : family}
-        onChange={(to: Family | 'one') => {
+        sides={parts.map((of) => [of, ALL_OF[of]] as const)}
+        value={family}
+        onChange={(to: Family) => {
           setKey(null);
-          setAlone(to === 'one' ? id : null);
-          const there = to !== 'one' && to !== family && surfacesAbout(aboutOf(to), derived.surfaces)[0];
+          const there = to !== family && surfacesOf(aboutOf(to))[0];
           if (there) view.select(there.surface.id);
         }}
       />
+      <ScopePicker view={view} reaching={reaching} existing />
       <p className="read-back">{heading(readBack(s), system)}</p>
       {glance ? (
         <QuestionFrame key="glance" of="glance" ask={TAKEN_AS[family]} arrived={arrived}>
@@ -167,7 +190,10 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
               No, ask me
             </Button>
           </div>
-          {trail.length > 0 && <TextButton onClick={back}>Back</TextButton>}
+          <div className="row-buttons">
+            {trail.length > 0 && <TextButton onClick={back}>Back</TextButton>}
+            <TextButton onClick={end}>Skip all of this</TextButton>
+          </div>
         </QuestionFrame>
       ) : turn ? (
         <Asked
@@ -178,16 +204,16 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
           set={set}
           onNext={() => next(turn.question.key)}
           onBack={trail.length ? back : null}
+          onEnd={end}
           arrived={arrived}
         />
       ) : (
         <Done
-          skipped={turns.filter((t) => t.isOpen).length}
+          view={view}
+          assumptions={assumptions}
+          idle={turns.filter(({ isOpen }) => isOpen).length}
           arrived={arrived}
-          onAgain={() => {
-            setTrail([]);
-            setArrived(arrived + 1);
-          }}
+          onAgain={again}
         />
       )}
       {tests.length > 0 && (
@@ -200,7 +226,7 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
           ))}
         </p>
       )}
-      <Exceptions view={view} s={s} onOpen={setAlone} />
+      <Exceptions view={view} s={s} onOpen={() => reaching.onReach('one')} />
       <ul className="answers" aria-label="Answers">
         {turns.map(({ question: q, s: of, isOpen }) => (
           <li key={q.key} className={!glance && q.key === turn?.question.key ? 'chosen' : ''}>
@@ -211,25 +237,49 @@ export function Survey({ view, s, ask, alone, onAlone: setAlone }: SurveyProps) 
           </li>
         ))}
       </ul>
-      {alone === id ? <CopyToSurfaces view={view} s={s} given={given} /> : <CopyToRooms view={view} room={room} />}
+      {isAlone ? <CopyToSurfaces view={view} s={s} given={given} /> : <CopyToRooms view={view} room={room} />}
       {takeoff && <RoomLight view={view} s={s} />}
     </Section>
   );
 }
 
-/** Nothing is left to ask: what was skipped can be asked again. */
-function Done({ skipped, arrived, onAgain }: { skipped: number; arrived: number; onAgain: () => void }) {
+interface DoneProps {
+  readonly view: WholeView;
+  /** Left in this room. */
+  readonly assumptions: number;
+  /** Questions about this part of it that nobody answered. */
+  readonly idle: number;
+  readonly arrived: number;
+  readonly onAgain: (which: 'what matters' | 'all') => void;
+}
+/** Nothing is left to ask here: what was skipped can be asked again, and other rooms may wait. */
+function Done({ view, assumptions, idle, arrived, onAgain }: DoneProps) {
   const place = useArrival<HTMLParagraphElement>(arrived);
+  const { data } = useAssumed(view.state.job);
+  const elsewhere = data?.open.find(({ room }) => room !== view.room?.id);
+  const name = elsewhere && view.state.shown.rooms.byId[elsewhere.room]?.name;
   return (
-    <p ref={place} className="hint" tabIndex={-1}>
-      {skipped ? `${skipped} skipped; they stand as assumed. ` : 'Every question here is answered.'}
-      {skipped > 0 && <TextButton onClick={onAgain}>Ask them again</TextButton>}
-    </p>
+    <div className="survey-done">
+      <p ref={place} tabIndex={-1}>
+        {assumptions
+          ? `${said(counted(assumptions, 'assumption stays', 'assumptions stay'), view.system)} in this room. `
+          : 'Nothing here is assumed any more. '}
+        {assumptions > 0 && <TextButton onClick={() => onAgain('what matters')}>Ask them again</TextButton>}
+        {assumptions === 0 && idle > 0 && (
+          <TextButton onClick={() => onAgain('all')}>{`Ask ${idle} more, which would change nothing`}</TextButton>
+        )}
+      </p>
+      {elsewhere && name && (
+        <Button variant="outlined" onClick={() => view.show(elsewhere.room, elsewhere.surface)}>
+          Go on in {name}
+        </Button>
+      )}
+    </div>
   );
 }
 
 /** Surfaces like this one that have answers of their own: what is said of all leaves them as they are. */
-function Exceptions({ view, s, onOpen }: Props & { readonly onOpen: (surface: SurfaceId) => void }) {
+function Exceptions({ view, s, onOpen }: Props & { readonly onOpen: () => void }) {
   const { derived, session, state, system } = view;
   const { room, kind } = s.surface;
   const list = exceptions(state.shown, surfacesAbout({ room, family: familyOf(kind) }, derived.surfaces));
@@ -241,7 +291,7 @@ function Exceptions({ view, s, onOpen }: Props & { readonly onOpen: (surface: Su
           <TextButton
             onClick={() => {
               view.select(of.surface.id);
-              onOpen(of.surface.id);
+              onOpen();
             }}
           >
             {heading(nameWord(of.surface.name), system)}
