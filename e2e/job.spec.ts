@@ -96,6 +96,7 @@ test('another sheen, export, import into an empty profile: the same numbers, and
   await visit(page, '/job/keepers-cottage/specify');
   await openRoom(page, 'Loft bedroom');
   await page.getByRole('button', { name: /^Wall B, / }).click();
+  await page.getByRole('button', { name: 'This wall' }).click();
   await page.getByRole('button', { name: 'Go back to it' }).click();
   await expect(sheen).not.toContainText('your choice');
 });

@@ -135,15 +135,19 @@ test('the survey asks what tests tell: an unknown coat is taken for oil until al
   const question = asked.locator('legend').first();
   await about('Existing');
   await about('This wall');
-  // a conversation: it begins with what nobody answered yet; each answer leads on, and what is skipped can be gone back to
-  await expect(question).toHaveText('Does it soak up water?');
-  await page.getByRole('button', { name: 'Skip' }).click();
-  await expect(question).toHaveText('Is it damp?');
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await expect(question).toHaveText('Does it soak up water?');
+  // a conversation: it begins with what would turn a decision; what is skipped stays assumed and can be asked again
+  await expect(question).toHaveText('Was it ever waxed or polished?');
+  await page.getByRole('button', { name: 'Skip', exact: true }).click();
+  const done = page.locator('.survey-done');
+  await expect(done).toContainText('3 assumptions stay in this room.');
+  await done.getByRole('button', { name: 'Ask them again' }).click();
+  await expect(question).toHaveText('Was it ever waxed or polished?');
+  await answer(/^no$/);
+  // the other walls are still assumed to have none
+  await expect(done).toContainText('3 assumptions stay in this room.');
   await page.locator('.answers').getByRole('button', { name: 'Existing coat' }).click();
   await answer('I don’t know');
-  await expect(question).not.toHaveText('What is on it now?');
+  await expect(done).toBeVisible();
   await page.getByRole('button', { name: 'solvent rub' }).click();
   await expect(page.locator('.test')).toContainText('Wet a white rag with alcohol');
   // what each result would save is worked out, not recited
@@ -191,8 +195,10 @@ test('the practice is set once with its price, and overruled where the user like
   await dialog.getByLabel(/A thin coat, then full ones/).check();
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: /^Wall B, / }).click();
+  await expect(page.getByRole('heading', { name: 'Wall B', exact: true })).toBeVisible();
   await expect(sheen).toContainText('your practice: satin walls that wipe');
   await expect(page.locator('[data-member=style]')).toContainText('A thin coat, then full ones');
+  await page.getByRole('button', { name: 'This wall' }).click();
   await page.getByRole('button', { name: 'Change how they go on' }).click();
   await page.getByLabel('Instead', { exact: true }).selectOption('one-heavy');
   await expect(page.locator('.warned')).toContainText('one heavy coat sags');
@@ -269,6 +275,7 @@ test('a room is asked about in one conversation: a glance, what is left, part by
   await openLoft(page);
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall C, / }).click();
+  await expect(page.getByRole('heading', { name: 'Wall C', exact: true })).toBeVisible();
   const colour = page.getByLabel(/^Another color/);
   // neither a name, a code nor a colour: said, and Enter takes nothing
   await colour.fill('no such thing');
@@ -290,7 +297,7 @@ test('a room is asked about in one conversation: a glance, what is left, part by
   await colour.fill('green');
   await colour.press('Enter');
   const accent = page.getByRole('dialog', { name: 'One of them has a finish of its own' });
-  await expect(accent).toContainText('Wall C, Bedroom: N2 light pebble');
+  await expect(accent).toContainText('Wall C, Loft bedroom: N2 light pebble');
   await accent.getByRole('button', { name: 'Leave it as it is' }).click();
   await expect.poll(() => fill('A')).not.toBe('#d0cfc9');
   expect([await fill('B'), await fill('C')]).toEqual([await fill('A'), '#d0cfc9']);

@@ -1,6 +1,6 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { Job } from '../job/types.ts';
-import type { Quote } from '../whole/quote.ts';
+import { taxLine, type Quote } from '../whole/quote.ts';
 import { bullets, head, LINES, page, t } from './pdf.ts';
 import type { ShoppingList } from '../order/shopping.ts';
 import { dayText } from '../units/day-text.ts';
@@ -11,15 +11,14 @@ export function quotePdf(job: Job, quote: Quote): TDocumentDefinitions {
   const money = (minor: number) => t(formatMoney(minor, job.currency), { alignment: 'right' });
   const row = (cells: TableCell[], bold = false): TableCell[] =>
     cells.map((cell) => (bold ? { ...(cell as object), bold: true } : cell)) as TableCell[];
+  const tax = taxLine(quote);
   const rooms = quote.rooms.map((room): TableCell[] => [
     { stack: [t(room.name, { bold: true, fontSize: 12 }), bullets(room.scope)] },
     money(room.amount),
   ]);
   const sums: TableCell[][] = [
     ...(quote.tax ? [row([t('Before tax'), money(quote.net)])] : []),
-    ...(quote.tax
-      ? [row([t(`${quote.taxName}, ${Number((quote.taxRate * 100).toFixed(2))} %`), money(quote.tax)])]
-      : []),
+    ...(tax === null ? [] : [row([t(tax), quote.taxRate === null ? t('') : money(quote.tax)])]),
     row([t('Total', { fontSize: 13 }), { ...(money(quote.total) as object), fontSize: 13 } as TableCell], true),
   ];
   const options = quote.options.map((o): TableCell[] => [

@@ -40,7 +40,12 @@ export const quoteCsv = (job: Job, quote: Quote): string =>
       room.scope.map((line, i) => ['room', room.name, line, i === 0 ? amount(room.amount) : '']),
     ),
     ['net', '', '', amount(quote.net)],
-    ['tax', quote.taxName, `${(quote.taxRate * 100).toFixed(2)} %`, amount(quote.tax)],
+    [
+      'tax',
+      quote.taxName,
+      quote.taxRate === null ? 'not said' : `${(quote.taxRate * 100).toFixed(2)} %`,
+      amount(quote.tax),
+    ],
     ['total', '', '', amount(quote.total)],
     ...quote.options.map((o) => ['option', o.name, o.what, amount(o.amount)]),
     ...quote.included.map((line) => ['included', '', line, '']),

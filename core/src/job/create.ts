@@ -1,3 +1,4 @@
+import { JOB_VERSION } from './version.ts';
 import type { Units } from '../units/si.ts';
 import { toTable } from './blank.ts';
 import { COUNTRY_ROWS, countryFor, localPrice, regionOf, STARTING_AIR, tinsOf, type Country } from './region.ts';
@@ -37,7 +38,7 @@ export const STARTING_PRACTICE: Practice = {
 const STARTING_PRICING: Pricing = {
   overhead: 0.1,
   margin: 0.15,
-  tax: 0,
+  tax: null,
   taxName: 'Tax',
   taxed: 'all',
   billed: 'hours',
@@ -74,7 +75,7 @@ export function newJob(
   const day = localPrice(STARTING_DAY, country);
   return {
     format: 'kovelin-job',
-    version: 13,
+    version: JOB_VERSION,
     id,
     name,
     units,

@@ -32,6 +32,8 @@ export interface Crew {
   readonly weekdays: readonly number[];
   /** ISO dates on which nobody works. */
   readonly holidays: readonly string[];
+  /** ISO dates that are worked although their weekday is not. */
+  readonly extra: readonly string[];
   /** IANA time zone of the job. */
   readonly zone: string;
   /** Hours of a day without noise and dust. */
@@ -72,6 +74,7 @@ export const personOf = (said: Pick<Person, 'id' | 'name' | 'day' | 'hand'>): Pe
 export const STARTING_DAYS: Omit<Crew, 'people' | 'hours' | 'start'> = {
   weekdays: [1, 2, 3, 4, 5],
   holidays: [],
+  extra: [],
   zone: 'UTC',
   quiet: [],
   closing: 1200,

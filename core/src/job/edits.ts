@@ -4,7 +4,7 @@ import type { Units } from '../units/si.ts';
 import { letter, newRoom, newWall, seededIds } from './blank.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
 import { ROOM_HOLES, type HowMany } from './library.ts';
-import { MOST, within } from './limits.ts';
+import { ENDS, MOST, within } from './limits.ts';
 import { COUNTRY_ROWS, regionOf, tinsOf, type Air, type Country, type Region } from './region.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
 import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
@@ -113,7 +113,8 @@ const EDITS = {
    * currency asked is forgotten.
    */
   moveTo: (job: D, { country }: { country: Country }) => {
-    const from = COUNTRY_ROWS[job.region.country];
+    const before = job.region.country;
+    const from = COUNTRY_ROWS[before];
     const to = own(COUNTRY_ROWS, country) ?? refuse(`“${country}” is not a country here.`);
     const times = job.currency === to.currency ? 1 : to.level / from.level;
     sellIn(job, to.tins, times);
@@ -128,6 +129,7 @@ const EDITS = {
     job.units = to.units;
     job.currency = to.currency;
     job.pricing.taxName = to.taxName;
+    if (job.region.country !== before) job.pricing.tax = null;
   },
   /** One thing of the region otherwise than its country has it. */
   setRegion: (job: D, { set }: { set: Partial<Omit<Region, 'country'>> }) => {
@@ -412,7 +414,8 @@ const EDITS = {
   },
   setPricing: (job: D, { set }: { set: Partial<Pricing> }) => {
     for (const key of ['overhead', 'margin', 'tax'] as const)
-      if (set[key] !== undefined && !(set[key] >= 0 && set[key] < 1)) refuse('A share lies between 0 and 100 %.');
+      if (!within(set[key] ?? 0, ENDS[key === 'margin' ? 'margin' : 'share']))
+        refuse('A share lies between 0 and 100 %.');
     Object.assign(job.pricing, set);
   },
   addShelfCan: (job: D, { can }: { can: ShelfCan }) => {

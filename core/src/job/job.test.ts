@@ -77,7 +77,7 @@ describe('a job file at the door', () => {
     const { people, hours } = opened.ok ? opened.value.crew : { people: [], hours: [] };
     const minutes = hours.reduce((sum, [from, to]) => sum + to - from, 0);
     expect(people.map((p) => p.day)).toEqual(people.map(() => (4200 * minutes) / 60));
-    expect(opened).toMatchObject({ ok: true, value: { pricing: { overhead: 0, margin: 0, tax: 0 }, owned: {} } });
+    expect(opened).toMatchObject({ ok: true, value: { pricing: { overhead: 0, margin: 0, tax: null }, owned: {} } });
   });
   test('version 6: minutes of several steps at once are gone, what was paid a load is paid a trip, no trim is still to come', () => {
     const old = JSON.parse(readFileSync(join(__dirname, 'fixtures/v5.json'), 'utf8')) as Job;

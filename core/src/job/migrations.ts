@@ -286,6 +286,14 @@ function toVersion13(job: Json): Json {
   return { ...job, pricing, version: 13 };
 }
 
+/** 14: days worked besides the weekdays; a tax of nothing was nobody's answer. */
+function toVersion14(job: Json): Json {
+  const crew = isRecord(job['crew']) ? { ...job['crew'], extra: [] } : job['crew'];
+  const pricing =
+    isRecord(job['pricing']) && job['pricing']['tax'] === 0 ? { ...job['pricing'], tax: null } : job['pricing'];
+  return { ...job, crew, pricing, version: 14 };
+}
+
 /** Pure n -> n+1 on unvalidated JSON; the key is the version it starts from. */
 const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   1: toVersion2,
@@ -300,6 +308,7 @@ const MIGRATIONS: Readonly<Record<number, (json: Json) => Json>> = {
   10: toVersion11,
   11: toVersion12,
   12: toVersion13,
+  13: toVersion14,
 };
 
 /** From whatever version it says, through every step to the one in force. */

@@ -38,7 +38,8 @@ export interface Pricing {
   readonly overhead: number;
   /** Of the price before tax. */
   readonly margin: number;
-  readonly tax: number;
+  /** null: nobody said. */
+  readonly tax: number | null;
   readonly taxName: string;
   readonly taxed: Taxed;
   readonly billed: Billing;

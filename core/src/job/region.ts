@@ -50,6 +50,8 @@ interface CountryRow extends Omit<Region, 'country'> {
   readonly currency: string;
   readonly units: Units;
   readonly taxName: string;
+  /** Its usual rate on painting, a fraction [from memory; your tax office knows]; null: none that is charged on all such work. */
+  readonly tax: number | null;
   /** Roughly where most of its houses are: what the sun is reckoned by until somebody says where the job is [from memory]. */
   readonly middle: Place;
   /** IANA time zone of most of it. */
@@ -77,6 +79,7 @@ const euro = { ...british, currency: 'EUR', taxName: 'VAT', level: 0.95 } as con
 export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   US: {
     ...american,
+    tax: null,
     middle: { latitude: 40, longitude: -85 },
     zone: 'America/New_York',
     name: 'United States',
@@ -88,6 +91,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   CA: {
     ...american,
+    tax: 0.05,
     middle: { latitude: 45, longitude: -77 },
     zone: 'America/Toronto',
     name: 'Canada',
@@ -100,6 +104,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   GB: {
     ...british,
+    tax: 0.2,
     middle: { latitude: 52.5, longitude: -1.5 },
     zone: 'Europe/London',
     name: 'United Kingdom',
@@ -111,6 +116,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   IE: {
     ...euro,
+    tax: 0.135,
     middle: { latitude: 53.3, longitude: -7 },
     zone: 'Europe/Dublin',
     name: 'Ireland',
@@ -119,6 +125,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   DE: {
     ...euro,
+    tax: 0.19,
     middle: { latitude: 51, longitude: 10 },
     zone: 'Europe/Berlin',
     name: 'Germany',
@@ -128,6 +135,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   FR: {
     ...euro,
+    tax: 0.1,
     middle: { latitude: 47.5, longitude: 2.5 },
     zone: 'Europe/Paris',
     name: 'France',
@@ -137,6 +145,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   NL: {
     ...euro,
+    tax: 0.09,
     middle: { latitude: 52.2, longitude: 5.3 },
     zone: 'Europe/Amsterdam',
     name: 'Netherlands',
@@ -146,6 +155,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   AU: {
     ...british,
+    tax: 0.1,
     middle: { latitude: -34.5, longitude: 147 },
     zone: 'Australia/Sydney',
     name: 'Australia',
@@ -157,6 +167,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   NZ: {
     ...british,
+    tax: 0.15,
     middle: { latitude: -39, longitude: 175.5 },
     zone: 'Pacific/Auckland',
     name: 'New Zealand',
@@ -168,6 +179,7 @@ export const COUNTRY_ROWS: Readonly<Record<Country, CountryRow>> = {
   },
   other: {
     ...euro,
+    tax: null,
     middle: { latitude: 48, longitude: 9 },
     zone: 'UTC',
     name: 'Elsewhere',

@@ -1,3 +1,4 @@
+import { JOB_VERSION } from './version.ts';
 import Joi from 'joi';
 import { isDay, isZone } from '../units/day.ts';
 import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
@@ -299,6 +300,7 @@ const crew = shape<Crew>({
   start: day.allow(null),
   weekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().min(1).required(),
   holidays: days,
+  extra: days,
   zone: timeZone,
   quiet: stretches,
   closing: timeOfDay.allow(null),
@@ -362,7 +364,7 @@ const learned = shape<Accepted>({
 const pricing = shape<Pricing>({
   overhead: number(ENDS.share),
   margin: number(ENDS.margin),
-  tax: number(ENDS.share),
+  tax: number(ENDS.share).allow(null),
   taxName: label,
   taxed: one(v.TAXED).required(),
   billed: one(v.BILLINGS).required(),
@@ -547,7 +549,7 @@ const SAYING = { convert: false, abortEarly: true, errors: { wrap: { label: fals
 
 export const jobSchema = shape<Job>({
   format: Joi.string().valid('kovelin-job').required(),
-  version: Joi.number().valid(13).required(),
+  version: Joi.number().valid(JOB_VERSION).required(),
   id,
   name: label,
   units: one(['imperial', 'metric']).required(),

@@ -1,3 +1,4 @@
+import type { JOB_VERSION } from './version.ts';
 import type { Id, Scope, SurfaceId, Table } from './table.ts';
 import type { Room } from './measured.ts';
 import type { Survey } from './surveyed.ts';
@@ -12,7 +13,7 @@ import type { Money, Units } from '../units/si.ts';
 
 export interface Job {
   readonly format: 'kovelin-job';
-  readonly version: 13;
+  readonly version: typeof JOB_VERSION;
   readonly id: Id;
   readonly name: string;
   readonly units: Units;

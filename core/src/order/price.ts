@@ -88,7 +88,7 @@ export function priceOf(
   const gain = Math.round(((cost + over) * margin) / (1 - margin));
   const net = cost + over + gain;
   const base = taxed === 'all' ? net : taxed === 'materials' ? costs.paint + costs.materials : 0;
-  const due = Math.round(base * tax);
+  const due = Math.round(base * (tax ?? 0));
   const amounts = { ...costs, overhead: over, margin: gain, tax: due };
   const lines = PRICE_LINES.flatMap((kind) => (amounts[kind] ? [{ kind, amount: amounts[kind] }] : []));
   return { lines, net, tax: due, total: net + due };

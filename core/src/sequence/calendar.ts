@@ -194,7 +194,7 @@ export function whenWorked(calendars: readonly Calendar[], worked: Minutes, unti
 }
 
 /** What of a job says when its people work. */
-export type Working = Pick<Crew, 'hours' | 'start' | 'weekdays' | 'holidays' | 'zone'>;
+export type Working = Pick<Crew, 'hours' | 'start' | 'weekdays' | 'holidays' | 'extra' | 'zone'>;
 
 /** Midnights of a job's days by its first date and zone: a calendar of time zones is slow to ask. */
 const midnights = rememberLast(
@@ -239,10 +239,10 @@ const dateOf = ({ start }: Pick<Crew, 'start'>, day: number): string | null => {
 const weekdayOf = (date: string): number => new Date(`${date}T00:00:00Z`).getUTCDay() || 7;
 
 /** Is anybody of the crew expected that day? Without dates there are no weekends. */
-function isWorked({ start, weekdays, holidays }: Working, day: number): boolean {
+function isWorked({ start, weekdays, holidays, extra }: Working, day: number): boolean {
   const date = dateOf({ start }, day);
   if (date === null) return true;
-  return weekdays.includes(weekdayOf(date)) && !holidays.includes(date);
+  return extra.includes(date) || (weekdays.includes(weekdayOf(date)) && !holidays.includes(date));
 }
 function isThere({ from, until, away }: Person, date: string | null): boolean {
   return (

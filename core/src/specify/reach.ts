@@ -30,11 +30,19 @@ export function reached(job: Rooms, surfaces: readonly Specified[], s: Specified
   return [s, ...(reach === 'one' ? [] : surfaces.filter((one) => one.surface.id !== s.surface.id && goes(one)))];
 }
 
-/** Those reached that somebody gave a finish of their own, of another colour: an accent is not gone over unasked. */
-export const accents = ([s, ...others]: readonly Specified[]): readonly Specified[] =>
-  others.filter(({ surface: { room, kind }, finishFrom, colour }) => {
+/**
+ * Those reached that somebody gave a finish of their own, of another colour: an accent is not gone over unasked. One that has
+ * already what is `becoming` of all loses nothing.
+ */
+export const accents = (
+  [s, ...others]: readonly Specified[],
+  becoming: Partial<FinishChoice> = {},
+): readonly Specified[] =>
+  others.filter(({ surface: { room, kind }, finishFrom, colour, product }) => {
     const wide: readonly Scope[] = [`${room}:${familyOf(kind)}`, `all:${familyOf(kind)}`];
-    return colour.id !== s?.colour.id && !wide.includes(finishFrom);
+    const next = { colour: colour.id, product: product.id, ...becoming };
+    const loses = Object.keys(becoming).length === 0 || next.colour !== colour.id || next.product !== product.id;
+    return loses && colour.id !== s?.colour.id && !wide.includes(finishFrom);
   });
 
 /** What is written so that all it reaches get this paint or colour; what is not said stays as it is, and so do the surfaces left out. */

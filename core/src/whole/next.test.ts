@@ -35,7 +35,7 @@ describe('what a step wants next', () => {
           ? known(cottage, { assumed: null, plan: null })
           : known(cottage, { plan: { problems, tasks: 0 } });
         const line = words(step, of);
-        expect(line).toMatch(/^.{15,90}\.$/);
+        expect(line).toMatch(/^.{15,90}[.?]$/);
       }),
     );
   });

@@ -51,7 +51,7 @@ function toMeasure(takeoffs: readonly RoomTakeoff[]): Wanted | null {
 }
 
 const OF: Readonly<Record<StepKey, (known: Known) => Wanted>> = {
-  measure: () => ({ say: 'Measured. Next: what is on the walls now?', step: 'specify' }),
+  measure: () => ({ say: 'Measured. What is on the walls now?', step: 'specify' }),
   specify: ({ assumed }) => {
     const [first] = assumed?.open ?? [];
     if (!assumed || !first)

@@ -48,7 +48,7 @@ describe('a price', () => {
     const lasting = billed.materials.filter(({ item }) => isKept(item)).map(({ key }) => key);
     expect(lasting.length).toBeGreaterThan(5);
     expect(kit).toEqual(expect.arrayContaining(lasting));
-    expect(mine.price.total).toBe(mine.price.net + Math.round(mine.price.net * own.pricing.tax));
+    expect(mine.price.total).toBe(mine.price.net + Math.round(mine.price.net * (own.pricing.tax ?? 0)));
   });
   const money = fc.integer({ min: 0, max: 5_000_000 });
   const share = fc.double({ min: 0, max: 0.9, noNaN: true });

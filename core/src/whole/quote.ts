@@ -1,9 +1,10 @@
-import { systemOf } from '../job/region.ts';
+import { COUNTRY_ROWS, systemOf } from '../job/region.ts';
 import { addDays } from '../units/date.ts';
 import { rows, type Id } from '../job/table.ts';
 import type { Firm } from '../job/priced.ts';
 import type { Room } from '../job/measured.ts';
 import type { Job } from '../job/types.ts';
+import { trimNumber } from '../units/length.ts';
 import { groupBy } from '../units/group.ts';
 import { alike } from '../specify/alike.ts';
 import { effective } from '../specify/reasons.ts';
@@ -45,7 +46,8 @@ export interface Quote {
   readonly rooms: readonly QuoteRoom[];
   readonly net: Money;
   readonly taxName: string;
-  readonly taxRate: number;
+  /** null: nobody said, in a country that has one; 0: none. */
+  readonly taxRate: number | null;
   readonly tax: Money;
   readonly total: Money;
   readonly options: readonly QuoteOption[];
@@ -58,6 +60,10 @@ export interface Quote {
   readonly assumed: string;
   readonly notes: string;
 }
+
+/** What a quote says of its tax; null: there is none. */
+export const taxLine = ({ taxName, taxRate }: Pick<Quote, 'taxName' | 'taxRate'>): string | null =>
+  taxRate === null ? `${taxName} not said` : taxRate > 0 ? `${taxName}, ${trimNumber(taxRate * 100, 2)} %` : null;
 
 /** “All four walls: wash, fill, sand; spot-prime: ...; 2 coats of ...”. */
 function sentenceOf(group: readonly Specified[], room: Room | undefined): Word {
@@ -111,7 +117,7 @@ export function quoteOf(job: Job, order: JobOrder, options: readonly OptionPrice
     })),
     net,
     taxName: job.pricing.taxName,
-    taxRate: job.pricing.tax,
+    taxRate: job.pricing.tax ?? (COUNTRY_ROWS[job.region.country].tax === null ? 0 : null),
     tax: order.price.tax,
     total: order.price.total,
     options: options.map(({ option, price }) => ({

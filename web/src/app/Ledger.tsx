@@ -3,6 +3,7 @@ import { ledgerOf } from '@kovelin/core/whole/ledger.ts';
 import { Link, useLocation } from 'react-router';
 import { lazy, Suspense, useState } from 'react';
 import { useAssumed, usePlan } from '../workers/whole.ts';
+import { useIsOld } from './whole.ts';
 import { useJob, useTakeoffs } from './job-context.ts';
 import { useSteps, type Facts } from './step.ts';
 
@@ -22,6 +23,7 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
     job: state.shown,
     system,
   };
+  const isOld = useIsOld({ state });
   const entries = useSteps().flatMap(({ key, figures }) => figures.map((figure) => ({ to: key, ...figure })));
   const ordered = [...entries.filter((e) => !e.isRisk), ...entries.filter((e) => e.isRisk)];
   return (
@@ -37,15 +39,20 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
       )}
       {ordered.map(({ to, label, called, isRisk, of }) => {
         const [text, value] = of(facts);
+        // what is measured is worked out as it is typed
+        const old = isOld && to !== 'measure';
         const entry = (
           <Link
             key={label}
             to={`${to}${search}`}
-            className={isRisk ? 'entry risk' : 'entry'}
+            className={['entry', isRisk && 'risk', old && 'old'].filter(Boolean).join(' ')}
             data-entry={label}
             data-value={value ?? ''}
           >
-            <span>{called?.(facts) ?? label}</span>
+            <span>
+              {called?.(facts) ?? label}
+              {old && ', old'}
+            </span>
             <b>{text}</b>
           </Link>
         );
@@ -59,7 +66,8 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
 /** How many assumptions the price rests on, each to be found; before the walks close it is a first guess. */
 function Assumed() {
   const { state } = useJob();
-  const { data } = useAssumed(state.job);
+  const { data, isPlaceholderData } = useAssumed(state.job);
+  const isOld = useIsOld({ state }) || isPlaceholderData;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const count = data?.open.length ?? 0;
   const guessed = (data?.guessed.length ?? 0) > 0;
@@ -67,13 +75,16 @@ function Assumed() {
   return (
     <>
       <ButtonBase
-        className="entry"
+        className={isOld && data ? 'entry old' : 'entry'}
         data-entry="Rests on"
         data-value={data ? count : ''}
         disabled={!data || (count === 0 && !guessed)}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        <span>{guessed ? 'First guess, rests on' : 'Rests on'}</span>
+        <span>
+          {guessed ? 'First guess, rests on' : 'Rests on'}
+          {isOld && data && ', old'}
+        </span>
         <b>{!data ? 'working …' : count ? assumptions : guessed ? 'not all measured' : 'all answered'}</b>
       </ButtonBase>
       {anchor && data && (

@@ -7,6 +7,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
+import { Old } from '../app/Old.tsx';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Sides } from '../ui/Sides.tsx';
 import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
@@ -142,10 +143,11 @@ function shown({ surface, system }: WholeView, paints: readonly PaintLine[]) {
   return { fills: found, here: at as PaintLine | null };
 }
 
-function Totals({ view: { state, system }, order: { price, labour } }: { view: WholeView; order: JobOrder }) {
+function Totals({ view, order: { price, labour } }: { view: WholeView; order: JobOrder }) {
+  const { state, system } = view;
   const spell = useSpelt();
   const money = (kind: (typeof price.lines)[number]['kind']) => price.lines.find((l) => l.kind === kind)?.amount ?? 0;
-  const { billed, overhead, margin, tax, taxName } = state.shown.pricing;
+  const { billed, overhead, margin, taxName } = state.shown.pricing;
   const own = billed === 'own';
   const sum = (minor: number) => formatMoney(minor, state.shown.currency);
   const facts: [string, string][] = [
@@ -157,7 +159,7 @@ function Totals({ view: { state, system }, order: { price, labour } }: { view: W
   const inPrice = [
     !own && overhead > 0 && 'overhead',
     !own && margin > 0 && 'margin',
-    tax > 0 && taxWord(taxName),
+    price.tax > 0 && taxWord(taxName),
   ].filter((part) => part !== false);
   const plainly = own
     ? 'It is what you buy: your own time costs nothing here.'
@@ -165,7 +167,9 @@ function Totals({ view: { state, system }, order: { price, labour } }: { view: W
   const untaken = rows(state.shown.options).filter((o) => !o.taken).length;
   return (
     <div className="closing">
-      <h3>What the whole job takes</h3>
+      <h3>
+        What the whole job takes <Old view={view} />
+      </h3>
       <dl className="facts">
         {facts.map(([label, amount]) => (
           <div key={label}>

@@ -46,7 +46,9 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
   const own = pricing.billed === 'own';
   const money = (n: number) => formatMoney(n, currency);
   const share = (kind: keyof typeof PRICE_WORDS) =>
-    kind === 'overhead' || kind === 'margin' || kind === 'tax' ? `${Number((pricing[kind] * 100).toFixed(2))} %` : '';
+    kind === 'overhead' || kind === 'margin' || kind === 'tax'
+      ? `${Number(((pricing[kind] ?? 0) * 100).toFixed(2))} %`
+      : '';
   return (
     <DataTable columns={[own ? 'Time and cost' : spell('Labour and price'), 'Time', 'Amount']}>
       {labour.lines.map((line) => (
@@ -136,7 +138,7 @@ export function PricePanel({ view }: { view: WholeView }) {
   const own = pricing.billed === 'own';
   const { search } = useLocation();
   const set = (change: Partial<Pricing>) => session.edit({ name: 'setPricing', args: { set: change } });
-  const percent = (key: 'overhead' | 'margin' | 'tax', label: string) => (
+  const percent = (key: 'overhead' | 'margin', label: string) => (
     <PercentField
       label={label}
       value={pricing[key]}
@@ -181,7 +183,14 @@ export function PricePanel({ view }: { view: WholeView }) {
           />
           {!own && percent('overhead', 'Overhead, on costs')}
           {!own && percent('margin', 'Margin, of the price')}
-          {percent('tax', 'Tax')}
+          <PercentField
+            label="Tax"
+            value={pricing.tax}
+            ends={ENDS.share}
+            optional
+            placeholder="not said"
+            onCommit={(tax) => set({ tax })}
+          />
           <Choice
             label="Taxed"
             value={pricing.taxed}

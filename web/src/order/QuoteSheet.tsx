@@ -1,17 +1,18 @@
 import { assumedSentence } from '@kovelin/core/whole/rests.ts';
-import { quoteOf } from '@kovelin/core/whole/quote.ts';
+import { quoteOf, taxLine } from '@kovelin/core/whole/quote.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { useWhole, useOrder } from '../app/whole.ts';
+import { useIsOld, useOrder, useWhole } from '../app/whole.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
 import { useOptionPrices } from '../workers/what-if.ts';
 import { useAssumed } from '../workers/whole.ts';
 import { exportQuote } from './files.ts';
+import { TaxQuestion } from './TaxQuestion.tsx';
 import './order.css';
 
 /** The offer in plain words, as it goes to the client. */
@@ -20,6 +21,7 @@ export default function QuoteSheet() {
   const { state } = view;
   const { job } = state;
   const order = useOrder(view);
+  const isOld = useIsOld(view);
   const { data: options = [], isFetching, error } = useOptionPrices(job);
   const { data: assumed } = useAssumed(job);
   const [making, setMaking] = useState(false);
@@ -35,7 +37,8 @@ export default function QuoteSheet() {
         , under the cost, that it is for a client; then the quote is here.
       </p>
     );
-  if (!order) return <PlanAwaited job={job} />;
+  // nothing is printed from figures of before
+  if (!order || isOld) return <PlanAwaited job={job} />;
   if (error)
     return (
       <p className="waiting" role="alert">
@@ -45,6 +48,7 @@ export default function QuoteSheet() {
   if (isFetching) return <p className="waiting">Pricing the options …</p>;
   if (!assumed) return <p className="waiting">Looking for what was assumed …</p>;
   const quote = quoteOf(job, order, options, today(), assumedSentence(assumed, job));
+  const tax = taxLine(quote);
   const money = (n: number) => formatMoney(n, job.currency);
   const make = async () => {
     setMaking(true);
@@ -74,6 +78,7 @@ export default function QuoteSheet() {
         </>
       }
     >
+      <TaxQuestion view={view} />
       {quote.firm.name ? (
         <header className="letterhead">
           <b>{quote.firm.name}</b>
@@ -112,18 +117,16 @@ export default function QuoteSheet() {
             </tr>
           ))}
           {quote.tax > 0 && (
-            <>
-              <tr>
-                <td>Before tax</td>
-                <td className="number right">{money(quote.net)}</td>
-              </tr>
-              <tr>
-                <td>
-                  {quote.taxName}, {Number((quote.taxRate * 100).toFixed(2))} %
-                </td>
-                <td className="number right">{money(quote.tax)}</td>
-              </tr>
-            </>
+            <tr>
+              <td>Before tax</td>
+              <td className="number right">{money(quote.net)}</td>
+            </tr>
+          )}
+          {tax !== null && (
+            <tr>
+              <td>{tax}</td>
+              <td className="number right">{quote.taxRate !== null && money(quote.tax)}</td>
+            </tr>
           )}
           <tr className="sum">
             <td>

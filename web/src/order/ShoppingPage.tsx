@@ -7,6 +7,7 @@ import { heading } from '@kovelin/core/units/word.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useWhole, useOrder } from '../app/whole.ts';
+import { Old } from '../app/Old.tsx';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { exportList } from './files.ts';
 import { Check } from '../ui/Check.tsx';
@@ -49,7 +50,9 @@ export default function ShoppingPage() {
   return (
     <main className="shopping" aria-label="Shopping list">
       <header>
-        <h1>To buy</h1>
+        <h1>
+          To buy <Old view={view} />
+        </h1>
         <p>
           {open.length ? `${open.length} of ${lines.length} to find` : 'All of it is in the basket'}, about{' '}
           <b className="number">

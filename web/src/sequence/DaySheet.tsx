@@ -3,7 +3,7 @@ import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
-import { useWhole, useOrder } from '../app/whole.ts';
+import { useIsOld, useWhole, useOrder } from '../app/whole.ts';
 import { lineWants } from '../app/line-wants.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
@@ -22,6 +22,8 @@ export default function DaySheet() {
   const { derived, state, system } = view;
   const { data } = usePlan(state.job);
   const order = useOrder(view);
+  // nothing is printed from figures of before
+  const isOld = useIsOld(view);
   const crew = state.job.crew;
   const waiting = waitingWords(view);
   const wants = lineWants(view, data?.schedule.tasks ?? []);
@@ -32,7 +34,7 @@ export default function DaySheet() {
   }
   // a small job is not handed out day by day: its days follow each other on the page
   const isShort = (data?.schedule.tasks.length ?? 0) <= SHORT;
-  if (!data || !order) return <PlanAwaited job={state.job} />;
+  if (!data || !order || isOld) return <PlanAwaited job={state.job} />;
   return (
     <Paper label="Day sheet" size={state.job.region.paper}>
       <h1>{state.job.name}</h1>

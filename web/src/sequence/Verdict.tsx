@@ -1,6 +1,7 @@
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { daysWord } from '../app/days.ts';
 import { useOrder, type WholeView } from '../app/whole.ts';
+import { Old } from '../app/Old.tsx';
 import { usePlan } from '../workers/whole.ts';
 import { clock, dayWord, laterWord } from '../app/clock.ts';
 
@@ -16,7 +17,7 @@ export function Verdict({ view }: { view: WholeView }) {
   return (
     <div className="closing">
       <h3>
-        Done on {dayWord(schedule.finish, crew, true)} at {end.time}
+        Done on {dayWord(schedule.finish, crew, true)} at {end.time} <Old view={view} />
       </h3>
       <p>
         {gap < 1

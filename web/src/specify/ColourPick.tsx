@@ -40,7 +40,9 @@ export function ColourPick({ view, s, reaching }: Props) {
     const known = id ?? Object.values(colours).find((colour) => colour.hex === hex && colour.name === name)?.id;
     const colour = known ?? freshId();
     const before: readonly Edit[] = known ? [] : [{ name: 'setColour', args: { colour: { id: colour, name, hex } } }];
-    reaching.give((left) => [...before, ...finishEdits(state.shown, reaching.to, reaching.reach, { colour }, left)]);
+    reaching.give((left) => [...before, ...finishEdits(state.shown, reaching.to, reaching.reach, { colour }, left)], {
+      colour,
+    });
   };
   const mix = (hex: string) =>
     pick(Object.values(colours).find((colour) => colour.hex === hex) ?? { id: null, name: plainName(hex), hex });

@@ -43,7 +43,8 @@ export function FinishPick({ view, s, reaching }: Props) {
   const pick = (id: string) => {
     const product = products[id] ?? startingPaint(state.job, (p) => p.id === id);
     const before: readonly Edit[] = product && !products[id] ? [{ name: 'setProduct', args: { product } }] : [];
-    if (product) give((left) => [...before, ...finishEdits(state.shown, to, reach, { product: id }, left)]);
+    if (product)
+      give((left) => [...before, ...finishEdits(state.shown, to, reach, { product: id }, left)], { product: id });
   };
   const own = accents(to);
   const others = to.filter(
@@ -51,7 +52,7 @@ export function FinishPick({ view, s, reaching }: Props) {
   );
   const forAll = () => {
     const finish = { product: s.product.id, colour: s.colour.id };
-    give((left) => finishEdits(state.shown, to, reach, finish, left));
+    give((left) => finishEdits(state.shown, to, reach, finish, left), finish);
   };
   return (
     <Section title="Finish">

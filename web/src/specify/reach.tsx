@@ -1,4 +1,5 @@
 import type { Edit } from '@kovelin/core/job/edits.ts';
+import type { FinishChoice } from '@kovelin/core/job/paints.ts';
 import { familyOf, type Family } from '@kovelin/core/job/vocabulary.ts';
 import { accents, reached, REACHES, roomsReached, type Reach } from '@kovelin/core/specify/reach.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
@@ -22,7 +23,7 @@ export interface Reaching {
   /** The surfaces, the one looked at first. */
   readonly to: readonly Specified[];
   /** As one step; where it would go over surfaces with a finish of their own, that is asked first. */
-  readonly give: (make: Make) => void;
+  readonly give: (make: Make, becoming?: Partial<FinishChoice>) => void;
   readonly onReach: (reach: Reach) => void;
   /** What is being asked, if anything is. */
   readonly question: ReactNode;
@@ -36,26 +37,29 @@ const FAMILY: Readonly<Record<Family, string>> = {
 
 /** `wish`: what was pressed last; where a surface has no such reach, all like it in the room, or it alone. */
 export function useReaching(view: WholeView, s: Specified, wish: Reach, onReach: (reach: Reach) => void): Reaching {
-  const [make, setMake] = useState<Make | null>(null);
+  const [asking, setAsking] = useState<{ make: Make; own: readonly Specified[] } | null>(null);
   const { derived, state, session } = view;
   const offered = offeredFor(view, s);
   const reach = offered.find((of) => of === wish) ?? 'room';
   const to = reached(state.shown, derived.surfaces, s, reach);
-  const own = accents(to);
   const run = (edits: readonly Edit[]) => session.run({ name: 'together', args: { edits } });
   return {
     reach,
     to,
     onReach,
-    give: (next) => (own.length ? setMake(() => next) : run(next([]))),
-    question: make && (
+    give: (make, becoming) => {
+      const own = accents(to, becoming);
+      if (own.length) setAsking({ make, own });
+      else run(make([]));
+    },
+    question: asking && (
       <Accents
         view={view}
-        own={own}
-        onClose={() => setMake(null)}
+        own={asking.own}
+        onClose={() => setAsking(null)}
         onAnswer={(left) => {
-          run(make(left));
-          setMake(null);
+          run(asking.make(left));
+          setAsking(null);
         }}
       />
     ),

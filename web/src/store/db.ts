@@ -102,6 +102,9 @@ export interface KeptRow {
   value: unknown;
 }
 
+/** The version of the database that began to tell who gave what to whom, counted from 0. */
+const EXCHANGED = 14;
+
 export class Database extends Dexie {
   jobs!: EntityTable<JobRow, 'id'>;
   touches!: Table<TouchRow, [string, number]>;
@@ -138,11 +141,12 @@ export class Database extends Dexie {
       { ...whole, ...copies },
       { ...whole, ...copies },
       { ...whole, ...copies, ...exchanged },
+      { ...whole, ...copies, ...exchanged },
     ];
     // jobs kept in the browser are brought to the version in force, as files are when they are opened
     versions.forEach((stores, i) => {
       const version = this.version(i + 1).stores(stores);
-      if (i > 0) version.upgrade(i === versions.length - 1 ? bringUpCopies : bringUp);
+      if (i > 0) version.upgrade(i === EXCHANGED ? bringUpCopies : bringUp);
     });
   }
 }

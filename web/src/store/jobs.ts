@@ -31,8 +31,9 @@ export async function createJob(id: string, name: string, draw: Draw): Promise<s
   const { units } = COUNTRY_ROWS[country];
   const room = `${id}r`;
   const job = newJob(id, name, units, [draw(room, seededIds(room), units)], country);
-  const { own, firm } = await meBefore();
-  const pricing = { ...job.pricing, firm, ...(own ? { billed: 'own' as const } : {}) };
+  const { own, firm, tax } = await meBefore();
+  const rate = tax?.country === country ? tax.rate : null;
+  const pricing = { ...job.pricing, firm, tax: rate, ...(own ? { billed: 'own' as const } : {}) };
   const [first] = job.crew.people;
   const crew = own && first ? { ...job.crew, people: [{ ...first, name: 'Me' }] } : job.crew;
   // what was owned in other jobs still is

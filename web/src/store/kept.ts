@@ -35,8 +35,10 @@ const ME = 'me';
 export interface Me {
   readonly own: boolean;
   readonly firm: Firm;
+  /** Whether tax is charged, and at which rate, in the country it was said for; null: nobody said. */
+  readonly tax: { readonly country: Country; readonly rate: number } | null;
 }
-const NOBODY: Me = { own: false, firm: { name: '', contact: '', address: '' } };
+const NOBODY: Me = { own: false, firm: { name: '', contact: '', address: '' }, tax: null };
 /** For whom, and under which name, earlier jobs were. */
 export async function meBefore(): Promise<Me> {
   const row = await db.kept.get(ME);

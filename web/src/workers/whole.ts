@@ -64,13 +64,14 @@ export function usePlan(job: Job) {
   const key = keyOf(job, WHOLE);
   return useQuery({
     ...AS_LONG_AS_ASKED,
-    queryKey: ['plan', job.id, key],
+    // what cost so much in one currency says nothing of another
+    queryKey: ['plan', `${job.id} ${job.currency}`, key],
     queryFn: async ({ signal }) => {
       await settling(signal);
       return ask((api) => api.plan(key, inputsOf(job, WHOLE)), signal);
     },
     // the answer before stays until the next is there
-    placeholderData: (before, query) => (query?.queryKey[1] === job.id ? before : undefined),
+    placeholderData: (before, query) => (query?.queryKey[1] === `${job.id} ${job.currency}` ? before : undefined),
   });
 }
 
