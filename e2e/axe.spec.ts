@@ -43,7 +43,7 @@ test('axe finds nothing in what opens: sides, tables and dialogs', async ({ page
     ['Specify', 'How I work …'],
     ['Specify', 'More colors …'],
     ['Specify', 'Read one …'],
-    ['Measure', 'Bring in …'],
+    ['Measure', 'Import …'],
   ] as const;
   for (const [step, opens] of dialogs) {
     await goTo(page, step);

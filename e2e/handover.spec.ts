@@ -100,7 +100,7 @@ test('a job goes to another device and comes back: logs are united, differences 
   const phone = await device(browser, baseURL);
   await visit(page, `/hand-over/${job}`);
   await bring(phone.page, 'loft.kovelin.zip', await saved(page, 'Save the file'));
-  await phone.page.getByRole('button', { name: 'Take it in' }).click();
+  await phone.page.getByRole('button', { name: 'Import' }).click();
   await phone.page.locator('.drawing > svg').first().waitFor();
   // on the phone: a length, work begun, a photo
   await measure(phone.page, job, { 1: `10'5`, 2: `12'7` });
@@ -150,12 +150,12 @@ test('a job goes to another device and comes back: logs are united, differences 
   // where both changed a thing nobody has chosen for anybody
   await expect(things.nth(1).getByRole('radio', { checked: true })).toHaveCount(0);
   await expect(page.getByText('One thing is still to be chosen')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Take it in' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Import' })).toBeDisabled();
   await things
     .nth(1)
     .getByLabel(/As it came/)
     .check();
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   await settled(page);
   expect(await lengthsOf(page)).toEqual([`12'8`, `10'5`, `12'7`]);
   await visit(page, `/job/${job}/site`);
@@ -170,7 +170,7 @@ test('a job goes to another device and comes back: logs are united, differences 
   await expect(things).toHaveCount(2);
   await expect(things.first()).toContainText('who changed it is not known');
   await page.getByRole('button', { name: 'all as it came' }).click();
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   await settled(page);
   expect(await lengthsOf(page)).toEqual([`12'8`, `10'3`, `12'6`]);
   // everything, on a device that knows nothing of it
@@ -271,7 +271,7 @@ test('a job as codes: read by another decoder, by a camera in any order with tho
   ]);
   await expect(other.page.getByText('No code was found in no-code.png')).toBeVisible();
   await expect(other.page.locator('.arrival')).toContainText('Not in this browser: 1 room');
-  await other.page.getByRole('button', { name: 'Take it in' }).click();
+  await other.page.getByRole('button', { name: 'Import' }).click();
   await settled(other.page);
   expect(await lengthsOf(other.page)).toEqual([`12'6 1/2`, `10'4`, `12'6`]);
   expect(other.faults).toEqual([]);

@@ -197,7 +197,7 @@ test('jobs are renamed, duplicated, deleted and brought back', async ({ page }) 
   await expect(page.getByRole('link', { name: 'Boat house', exact: true })).toBeVisible();
   await more('Boat house', 'Delete');
   await expect(page.locator('.job-card')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByRole('link', { name: 'Boat house', exact: true })).toBeVisible();
 });
 

@@ -7,7 +7,7 @@ test('a new job is typed with the keyboard alone; it survives a reload; undo tak
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Length of wall A', { exact: true })).toBeFocused();
   await typeWalls(page, [`12'6 1/2`, '10.5', '12-6-1/2', `10'6"`]);
-  await expect(page.getByText('It comes back exactly to its start.')).toBeVisible();
+  await expect(page.getByText('Exactly: nothing to share out.')).toBeVisible();
   await settled(page);
   const before = await ledger(page);
   expect(before['Paint area']).toBeGreaterThan(40);
@@ -130,7 +130,7 @@ test('a foot too much is found before the paint is bought: the class, the tellin
   const wall = page.getByLabel('Length of wall A', { exact: true });
   await wall.fill(`8'4`);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'The walk does not close' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The walls do not fit' })).toBeVisible();
   const suspects = page.getByRole('list', { name: 'What may have been misread' });
   await expect(suspects).toContainText('A foot too many or too few');
   await expect(suspects.getByRole('button', { name: /^take C as 8′/ })).toBeVisible();
@@ -140,10 +140,10 @@ test('a foot too much is found before the paint is bought: the class, the tellin
   await expect(page.getByRole('button', { name: /^Wall A, .*perhaps misread/ })).toBeVisible();
   await expect(wall).toHaveValue(`8'4`);
   await suspects.getByRole('button', { name: /^take A as 7′ 4″/ }).click();
-  await expect(page.getByRole('heading', { name: 'The walk closes' })).toBeFocused();
+  await expect(page.getByRole('heading', { name: 'The walls fit' })).toBeFocused();
   expect((await ledger(page))['Paint area']).toBeCloseTo(before['Paint area'] ?? 0, 9);
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('heading', { name: 'The walk does not close' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The walls do not fit' })).toBeVisible();
 });
 
 test('the tape sheet taken out comes back as the same job; the takeoff comes out as CSV', async ({ page }, info) => {

@@ -25,7 +25,7 @@ const figure = (page: Page, entry: string) => page.locator(`[data-entry=${entry}
 /** From a drawn room to its paint, price, plan, quote and label. */
 async function toTheEnd(page: Page): Promise<void> {
   await goTo(page, 'Sequence');
-  await expect(page.locator('.closing h3')).toContainText('Done on day');
+  await expect(page.locator('.closing h3')).toContainText('Earliest: day');
   // a room’s days are few pages, and nothing of the frame is printed with them
   await page.getByRole('link', { name: 'Day sheet to print' }).click();
   await page.locator('.sheet-day').first().waitFor();

@@ -36,7 +36,7 @@ test('the chance of running short is chosen on its curve; the shelf is boxed in,
   await page.getByRole('button', { name: /^Wall B, / }).click();
   const row = page.locator('.entry-panel tr.chosen');
   await expect(row).toContainText('and 1.27 qt from the shelf');
-  const handle = page.getByRole('slider', { name: 'Accepted chance of not finishing' });
+  const handle = page.getByRole('slider', { name: 'Accepted chance of running out' });
   await expect(handle).toHaveAttribute('aria-valuenow', '5');
   const box = await handle.boundingBox();
   if (!box) throw new Error('no handle');

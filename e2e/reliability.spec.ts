@@ -160,7 +160,7 @@ test('a browser that throws its database away leaves the copy outside it: it is 
   await page.goto('/');
   await expect(page.getByRole('alert')).toContainText('This browser threw away what Kovelin had kept in it');
   await page.getByRole('button', { name: 'Look into it' }).click();
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   await expect(length(page, 'A')).toHaveValue(`7'9`);
   await page.goto('/');
   await page.getByRole('button', { name: 'Throw it away' }).click();

@@ -30,12 +30,12 @@ test('what is begun and done is written at once, is there after a reload and in 
   await expect(entries(page)).toHaveCount(2);
   await expect(entries(page).first()).toContainText('Done: Cover the floor');
   // it was earlier than it was noted
-  await entries(page).last().getByRole('button', { name: 'Put right' }).click();
+  await entries(page).last().getByRole('button', { name: 'Correct' }).click();
   await entries(page).last().getByLabel('It was at').fill('00:00');
   await page.keyboard.press('Enter');
   await expect(entries(page).last()).toContainText('0:00');
   // and the other did not happen: somebody is still on it
-  await entries(page).first().getByRole('button', { name: 'Put right' }).click();
+  await entries(page).first().getByRole('button', { name: 'Correct' }).click();
   await entries(page).first().getByRole('button', { name: 'It did not happen' }).click();
   await expect(entries(page)).toHaveCount(1);
   await expect(press(page, 'Done')).toBeVisible();

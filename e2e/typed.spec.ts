@@ -136,11 +136,11 @@ test('what is typed on the first page, into labels and into a dialog is there af
   await page.locator('.start-card').waitFor();
   for (const [where, text] of first) expect(await found(page, text), where).toBe(true);
   await openPart(page, 'Loft bedroom');
-  await page.getByRole('button', { name: 'Bring in …' }).click();
+  await page.getByRole('button', { name: 'Import …' }).click();
   await page.getByLabel(/^A length a row/).fill('A 4 m');
   await page.reload();
   await page.locator('.drawing > svg').waitFor();
-  await page.getByRole('button', { name: 'Bring in …' }).click();
+  await page.getByRole('button', { name: 'Import …' }).click();
   await expect(page.getByLabel(/^A length a row/)).toHaveValue('A 4 m');
   await page.keyboard.press('Escape');
   await visit(page, new URL(page.url()).pathname.replace('measure', 'labels'));

@@ -89,6 +89,7 @@ export const STEPS: readonly Step[] = [
       },
       {
         label: 'Risk of not finishing',
+        called: () => 'Chance of running out',
         isRisk: true,
         of: ({ ledger, waiting }) => {
           if (!ledger.ordered) return [waiting, null];

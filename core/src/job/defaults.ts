@@ -63,7 +63,7 @@ export const DEFAULT_GROUPS = {
   lines: 'Lines: who laps, who is cut',
   plays: 'How a surface is painted',
   drying: 'Drying',
-  learning: 'What the log teaches',
+  learning: 'Your own speed',
   looking: 'Looking at it, and touching up',
   pieces: 'How far a piece goes',
   prices: 'Prices',

@@ -4,7 +4,7 @@ import type { Units } from '../units/si.ts';
 import { letter, newRoom, newWall, seededIds } from './blank.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
 import { ROOM_HOLES, type HowMany } from './library.ts';
-import { ENDS, MOST, within } from './limits.ts';
+import { ENDS, isStart, MOST, within } from './limits.ts';
 import { COUNTRY_ROWS, regionOf, tinsOf, type Air, type Country, type Region } from './region.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
 import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
@@ -299,6 +299,7 @@ const EDITS = {
   setCrew: (job: D, { set }: { set: Partial<Crew> }) => {
     if (set.people && !(set.people.length >= 1 && set.people.length <= MOST.people))
       refuse(`A crew is one to ${MOST.people} people.`);
+    if (set.start && !isStart(set.start)) refuse('The first day lies between the years 2000 and 2100.');
     const hours = set.hours;
     if (
       hours &&

@@ -72,6 +72,10 @@ export const MOST = {
 
 export type Ends = readonly [least: number, most: number];
 /** What a quantity may be, in the core's units: below, the figures made of it are no longer figures. */
+/** Of the first day of a job, ISO dates. */
+export const START_ENDS = ['2000-01-01', '2100-12-31'] as const;
+export const isStart = (day: string): boolean => day >= START_ENDS[0] && day <= START_ENDS[1];
+
 export const ENDS = {
   /** Logarithm of a rate over the planned one: from a fiftieth to fifty times. */
   learned: [-4, 4],

@@ -1,6 +1,8 @@
 import { PRIMER_SERVES } from './library.ts';
 import type { Can } from './paints.ts';
 import { COUNTRY_ROWS, regionOf, STARTING_AIR, tinsOf, type Country } from './region.ts';
+import { isDay } from '../units/day.ts';
+import { isStart } from './limits.ts';
 import { JOB_VERSION } from './version.ts';
 import { toVersion5 } from './version5.ts';
 import type { PrimerKind } from './vocabulary.ts';
@@ -286,9 +288,15 @@ function toVersion13(job: Json): Json {
   return { ...job, pricing, version: 13 };
 }
 
+/** A first day of another century was a slip of the keyboard. */
+const startOf = (start: unknown): unknown =>
+  typeof start === 'string' && isDay(start) && !isStart(start) ? null : start;
+
 /** 14: days worked besides the weekdays; a tax of nothing was nobody's answer. */
 function toVersion14(job: Json): Json {
-  const crew = isRecord(job['crew']) ? { ...job['crew'], extra: [] } : job['crew'];
+  const crew = isRecord(job['crew'])
+    ? { ...job['crew'], extra: [], start: startOf(job['crew']['start']) }
+    : job['crew'];
   const pricing =
     isRecord(job['pricing']) && job['pricing']['tax'] === 0 ? { ...job['pricing'], tax: null } : job['pricing'];
   return { ...job, crew, pricing, version: 14 };

@@ -2,7 +2,7 @@ import { JOB_VERSION } from './version.ts';
 import Joi from 'joi';
 import { isDay, isZone } from '../units/day.ts';
 import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
-import { ENDS, MOST, type Ends } from './limits.ts';
+import { ENDS, isStart, MOST, type Ends } from './limits.ts';
 import type { Can, Colour, Decisions, FinishChoice, Practice, Priced, PrimerLayer, Product } from './paints.ts';
 import type { Crew, Moment, Person, TakenPlan, TaskPin } from './crew.ts';
 import type { Accepted, AcceptedPace, AcceptedSpread } from './learned.ts';
@@ -297,7 +297,7 @@ const crew = shape<Crew>({
     .max(MOST.people)
     .required(),
   hours,
-  start: day.allow(null),
+  start: day.custom((text: string, helpers) => (isStart(text) ? text : helpers.error('start'))).allow(null),
   weekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().min(1).required(),
   holidays: days,
   extra: days,

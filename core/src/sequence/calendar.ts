@@ -238,16 +238,30 @@ const dateOf = ({ start }: Pick<Crew, 'start'>, day: number): string | null => {
 /** 1 (Monday) to 7. */
 const weekdayOf = (date: string): number => new Date(`${date}T00:00:00Z`).getUTCDay() || 7;
 
-/** Is anybody of the crew expected that day? Without dates there are no weekends. */
-function isWorked({ start, weekdays, holidays, extra }: Working, day: number): boolean {
-  const date = dateOf({ start }, day);
-  if (date === null) return true;
-  return extra.includes(date) || (weekdays.includes(weekdayOf(date)) && !holidays.includes(date));
+/** Does the crew work that day? */
+const isWorkday = ({ weekdays, holidays, extra }: Working, date: string): boolean =>
+  extra.includes(date) || (weekdays.includes(weekdayOf(date)) && !holidays.includes(date));
+/** Without dates there are no weekends. */
+function isWorked(crew: Working, day: number): boolean {
+  const date = dateOf(crew, day);
+  return date === null || isWorkday(crew, date);
 }
 function isThere({ from, until, away }: Person, date: string | null): boolean {
   return (
     date === null || ((from === null || date >= from) && (until === null || date <= until) && !away.includes(date))
   );
+}
+
+/** Is anybody there to work on a day (ISO date)? */
+export const anybodyWorks = (crew: Crew, date: string): boolean =>
+  isWorkday(crew, date) && crew.people.some((person) => isThere(person, date));
+/** The first day after one on which anybody works; null: none within a year. */
+export function nextWorkday(crew: Crew, date: string): string | null {
+  for (let day = 1; day <= 366; day++) {
+    const next = dateOf({ start: date }, day);
+    if (next && anybodyWorks(crew, next)) return next;
+  }
+  return null;
 }
 
 /** What is left of stretches without their first and last minutes. */

@@ -23,16 +23,24 @@ const MS_PER_DAY = 86_400_000;
 const later = (day: string, days: number): string =>
   new Date(Date.parse(day) + days * MS_PER_DAY).toISOString().slice(0, 10);
 
-/** A day by its name, the next one there is: today, tomorrow, Sat, 5 Dec, Dec 5. Null: it has none of these. */
+/**
+ * A day by its name, the next one there is: today, tomorrow, Sat, 5 Dec, Dec 5; “next Mon” is that of the week after this one.
+ * Null: it has none of these.
+ */
 function namedDay(text: string, today: string): string | null {
-  const words = text.trim().toLowerCase();
+  const [, which = '', words = ''] =
+    /^(?:(this|next) )?(.*)$/.exec(text.trim().toLowerCase().replace(/\s+/g, ' ')) ?? [];
   if (words === 'today') return today;
   if (words === 'tomorrow') return later(today, 1);
   // a name of which the first three letters tell it
   const place = (names: readonly string[], word = '') =>
     /^[a-z]{3,9}$/.test(word) ? names.indexOf(word.slice(0, 3)) : -1;
   const weekday = place(WEEKDAYS, words);
-  if (weekday >= 0) return later(today, (weekday - new Date(today).getUTCDay() + 7) % 7 || 7);
+  const now = new Date(today).getUTCDay();
+  // a week begins on Monday
+  if (weekday >= 0 && which === 'next') return later(today, 7 + ((weekday + 6) % 7) - ((now + 6) % 7));
+  if (weekday >= 0) return later(today, (weekday - now + 7) % 7 || 7);
+  if (which) return null;
   const [, date, month] = /^(\d{1,2})\.? ([a-z]+)\.?$/.exec(words.replace(/^([a-z]+)\.? (\d{1,2})$/, '$2 $1')) ?? [];
   const at = place(MONTHS, month);
   if (at < 0 || date === undefined) return null;

@@ -256,6 +256,9 @@ describe('days as people write them', () => {
     ['today', '2026-12-01'],
     ['Tomorrow', '2026-12-02'],
     ['Sat', '2026-12-05'],
+    ['this sat', '2026-12-05'],
+    ['next Sat', '2026-12-12'],
+    ['next Mon', '2026-12-07'],
     // a Tuesday: the next one
     ['tuesday', '2026-12-08'],
     ['5 Dec', '2026-12-05'],

@@ -43,7 +43,7 @@ function toMeasure(takeoffs: readonly RoomTakeoff[]): Wanted | null {
       return { ...at, say: `${room.name}: ${many(missing.length, 'wall')} to measure, ${missing[0] ?? ''} next.` };
     if (problems.length) return { ...at, say: `${room.name}: ${many(problems.length, 'thing')} to mend.` };
     if (closure?.provisional)
-      return { ...at, say: `${room.name} does not close: check the wall that is named, or take a diagonal.` };
+      return { ...at, say: `The walls of ${room.name} do not fit: check the one that is named, or take a diagonal.` };
     if (!room.openings.order.length)
       return { ...at, say: `${room.name} has no door or window yet: each is wall that is not painted.` };
   }

@@ -67,7 +67,7 @@ export const STARTING: Words<DefaultKey> = {
   'opacity.deep-red': 'the same, a deep red',
   'spread.cv': 'uncertainty of the spread rate, shared by all surfaces of a paint',
   'measure.cv': 'uncertainty of a measured area, not shared',
-  'order.risk': 'accepted chance of not finishing',
+  'order.risk': 'accepted chance of running out',
   'order.reserve': phrase`kept for touch-up, per colour`,
   'order.porous': 'paint of the first coat on a porous surface over that on a sealed one',
   'order.thirst': 'what one full coat of primer leaves of that thirst; a second leaves none',

@@ -113,7 +113,7 @@ export const GLOSSARY: readonly Entry[] = [
   },
   {
     key: 'misclosure',
-    term: 'a walk that closes',
+    term: 'measurements that fit',
     meaning:
       'Walls walked round in order must end where they began. What is missing then is shared out, or points at the wall that was read wrong.',
   },

@@ -46,7 +46,7 @@ export default function EarlierLessons({ view }: { view: WholeView }) {
         ))}
       </ul>
       <Button variant="outlined" onClick={accept}>
-        Let them count here
+        Use it from now on
       </Button>
     </Section>
   );

@@ -8,7 +8,7 @@ import { nameWord } from '@kovelin/core/words/names.ts';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { Link, Outlet, useParams } from 'react-router';
+import { Link, Outlet, useParams, useSearchParams } from 'react-router';
 import { db } from '../store/db.ts';
 import { JobSession } from '../store/session.ts';
 import { NoWorker } from '../workers/ask.ts';
@@ -18,7 +18,7 @@ import { Ledger } from './Ledger.tsx';
 import { LostPage } from './LostPage.tsx';
 import { NextLine } from './NextLine.tsx';
 import { Rooms } from './Rooms.tsx';
-import { StepHeading } from './StepHeading.tsx';
+import { JumpList, StepHeading } from './StepHeading.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
 import { onFileGone } from './stale.ts';
 import { Tape } from './Tape.tsx';
@@ -85,20 +85,20 @@ const PAPERS: Readonly<Record<string, string>> = {
   home: 'Home record',
 };
 
-/** Past tape, rooms and drawing, to what is typed or read: the first thing there takes the focus with the next Tab. */
-function toTheWork(): void {
-  const work = document.querySelector<HTMLElement>('.entry-panel') ?? document.querySelector<HTMLElement>('main');
-  if (!work) return;
-  work.tabIndex = -1;
-  work.focus();
-}
-
 /** The frame of every step: tape, rooms, view, ledger; on a phone one line above, and what is chosen from below. */
 function Frame() {
   const { session, state, surface } = useJob();
   const phone = useMediaQuery(PHONE, { noSsr: true });
   const [sheet, setSheet] = useState(false);
   const [help, setHelp] = useState(false);
+  const [params] = useSearchParams();
+  const led = params.get('ask') ?? params.get('show');
+  const [ledTo, setLedTo] = useState<string | null>(null);
+  // a link to a question or a field leads to what is in the panel
+  if (led !== ledTo) {
+    setLedTo(led);
+    if (led) setSheet(true);
+  }
   const { page, step } = useHere();
   useShortcuts(() => setHelp(true));
   useLeaving(session);
@@ -116,18 +116,15 @@ function Frame() {
         if (target instanceof Element && target.closest('.drawing .surface')) setSheet(true);
       }}
     >
-      <Button variant="outlined" className="skip" onClick={toTheWork}>
-        Go to the work
-      </Button>
+      <StepHeading />
+      <JumpList />
       {phone ? (
         <Suspense fallback={<header className="phone-top" />}>
           <PhoneTop onHelp={() => setHelp(true)} />
-          <NextLine />
         </Suspense>
       ) : (
         <>
           <header className="top">
-            <StepHeading />
             <Link to="/" className="mark" aria-label="Kovelin: all jobs">
               <img src="/mark.svg" alt="" width="30" height="30" />
               <span>kovelin</span>
@@ -141,6 +138,7 @@ function Frame() {
       <Suspense fallback={<p className="waiting">One moment …</p>}>
         <Outlet />
       </Suspense>
+      <NextLine />
       {phone && (
         <Button
           className="sheet-handle"

@@ -28,6 +28,7 @@ export function NextLine() {
   });
   const where = new URLSearchParams(search);
   where.delete('ask');
+  where.delete('show');
   for (const [key, value] of Object.entries({ room, surface, ask })) if (value) where.set(key, value);
   const isHere = there === page && !ask && (!room || room === new URLSearchParams(search).get('room')) && !surface;
   const text = said(say, system);

@@ -7,7 +7,6 @@ import { Link, useLocation } from 'react-router';
 import { useJob } from './job-context.ts';
 import { Rooms } from './Rooms.tsx';
 import { useGoToStep, useHere } from './shortcuts.ts';
-import { StepHeading } from './StepHeading.tsx';
 import { useSteps } from './step.ts';
 import { Tools } from './Tools.tsx';
 import { useTyping } from './typed.ts';
@@ -27,7 +26,6 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
   const close = () => setOpened(null);
   return (
     <header className="phone-top">
-      <StepHeading />
       <h2 className="unseen">{room?.name ?? 'No room'}</h2>
       <ButtonBase className="where" aria-haspopup="dialog" onClick={() => setOpened('steps')}>
         <span className="unseen">Step: </span>

@@ -6,7 +6,6 @@ import { Link, useSearchParams } from 'react-router';
 import { PlanShape } from '../drawing/PlanShape.tsx';
 import { freshId } from '../store/ids.ts';
 import { exportJob } from '../store/take-out.ts';
-import { NextLine } from './NextLine.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import { useJob, useTakeoffs } from './job-context.ts';
 
@@ -14,7 +13,7 @@ import { useJob, useTakeoffs } from './job-context.ts';
 function told({ problems, missing, closure, warnings }: RoomTakeoff): string {
   if (problems.length) return `${problems.length} to mend`;
   if (missing.length) return `wall ${missing[0]} to measure`;
-  if (closure?.provisional) return 'does not close';
+  if (closure?.provisional) return 'walls do not fit';
   return warnings.length ? 'measured, see note' : 'measured';
 }
 
@@ -31,7 +30,6 @@ export function Rooms() {
   };
   return (
     <aside className="rooms" aria-label="Rooms">
-      <NextLine />
       <h2 title={state.shown.name}>{state.shown.name}</h2>
       <ul>
         {rows(state.shown.rooms).map(({ id, name }) => (

@@ -25,7 +25,7 @@ const guide = (title: string, about: string, Text: Guide['Text']): Guide => ({ t
 export const GUIDES: Readonly<Record<string, Guide>> = {
   measure: guide(
     'Measure',
-    'A room from two lengths, wall by wall or from a plan; what to do when it does not close.',
+    'A room from two lengths, wall by wall or from a plan; what to do when the walls do not fit.',
     Measure,
   ),
   specify: guide(

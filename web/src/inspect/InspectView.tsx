@@ -32,7 +32,7 @@ const PAGES = [
   ['looks', 'Look'],
   ['defects', 'Defects'],
   ['touch', 'Touch up'],
-  ['accept', 'Take over'],
+  ['accept', 'Hand over'],
 ] as const;
 type Page = (typeof PAGES)[number][0];
 

@@ -98,7 +98,7 @@ export function TakeOver({ view }: Inspecting) {
       />
       <SignHere onSigned={setStrokes} />
       <Button size="large" variant="outlined" disabled={!by.trim()} onClick={accept}>
-        {open.length ? 'Take over with open defects' : 'Take over'}
+        {open.length ? 'Hand over with open defects' : 'Hand over'}
       </Button>
       {!by.trim() && <p className="hint">A name is wanted; a signature may be left out.</p>}
     </Section>

@@ -11,11 +11,6 @@ interface Props {
 /** A job was deleted, and for a while that can be undone. */
 export default function Deleted({ name, forHowLong, onGone, onBack }: Props) {
   return (
-    <Toast
-      message={`${name} was deleted`}
-      forHowLong={forHowLong}
-      onGone={onGone}
-      actions={[['Bring it back', onBack]]}
-    />
+    <Toast message={`${name} was deleted`} forHowLong={forHowLong} onGone={onGone} actions={[['Restore', onBack]]} />
   );
 }

@@ -144,7 +144,7 @@ export default function JobsPage() {
           <p className="hint">
             <Link to="/find">Find paint over all jobs</Link> ·{' '}
             <Link to="/kept">What is kept here, its backups, and everything as one file</Link> ·{' '}
-            <Link to="/bring-in">Bring in from another device</Link> ·{' '}
+            <Link to="/bring-in">Import from another device</Link> ·{' '}
             <Link to="/help">Guides and words of the trade</Link>
           </p>
         )}

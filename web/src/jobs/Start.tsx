@@ -3,7 +3,6 @@ import { MOST } from '@kovelin/core/job/limits.ts';
 import { plainRoom, type PlainRoom } from '@kovelin/core/job/plain-room.ts';
 import { COUNTRIES, COUNTRY_ROWS, systemOf, type Country } from '@kovelin/core/job/region.ts';
 import { usualOf } from '@kovelin/core/job/usual.ts';
-import { KIT, materialKey } from '@kovelin/core/order/kit.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
 import { FOOT } from '@kovelin/core/units/si.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
@@ -20,10 +19,19 @@ import { readText } from '../ui/read.ts';
 import { say } from '../app/say.ts';
 import { freshId } from '../store/ids.ts';
 import { countryBefore, countryHere, createJob } from '../store/jobs.ts';
-import { meBefore, ownedBefore, rememberMe, rememberOwned, rememberRegion, type Me } from '../store/kept.ts';
+import {
+  meBefore,
+  ownedBefore,
+  rememberKit,
+  rememberMe,
+  rememberOwned,
+  rememberRegion,
+  type Me,
+} from '../store/kept.ts';
 import { askToKeep } from '../store/keep.ts';
 import { useHalfTyped } from '../app/half-typed.ts';
 import { Kit } from '../app/Kit.tsx';
+import { ALL_OF_THE_KIT, KitQuestion, ownedWords } from '../app/KitQuestion.tsx';
 import { FOR_WHOM } from '../app/for-whom.ts';
 import { Check } from '../ui/Check.tsx';
 import type { Key, StartForm } from './start-form.ts';
@@ -59,7 +67,8 @@ export default function Start({ onOpen, file, onCottage }: Props) {
   const [country, setCountry] = useState<Country | null>(null);
   const [plain, keep] = useHalfTyped('start', NOTHING_SAID);
   const { control, getValues, handleSubmit } = useForm({ defaultValues: plain, resolver: SCHEMA });
-  const [me, setMe] = useState<Pick<Me, 'own'>>({ own: false });
+  const [me, setMe] = useState<Pick<Me, 'own'>>({ own: null });
+  const [ticking, setTicking] = useState(false);
   const [owned, setOwned] = useState<Readonly<Record<string, number>>>({});
   useEffect(() => {
     // where nothing can be kept, nothing was: that is said above
@@ -69,7 +78,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
         setMe(who);
         setOwned(has);
       },
-      () => setMe({ own: false }),
+      () => setMe({ own: null }),
     );
   }, []);
   if (!country) return <p className="waiting">One moment …</p>;
@@ -90,7 +99,11 @@ export default function Start({ onOpen, file, onCottage }: Props) {
     setOwned({ ...owned, [key]: pieces });
     void attempt('It was not remembered', () => rememberOwned(key, pieces));
   };
-  const pieces = KIT.reduce((sum, { item, size }) => sum + (owned[materialKey(item, size)] ?? 0), 0);
+  const ownAll = () => {
+    setOwned({ ...owned, ...ALL_OF_THE_KIT });
+    void attempt('It was not remembered', () => rememberKit(ALL_OF_THE_KIT));
+  };
+  const isKitSaid = Object.keys(owned).length > 0;
   /** At once: the next key is for that field. */
   const go = (key: Key): void => document.getElementById(`start-${key}`)?.focus();
   const make = async (name: string, draw: Parameters<typeof createJob>[2]) => {
@@ -159,7 +172,23 @@ export default function Start({ onOpen, file, onCottage }: Props) {
           options={COUNTRIES.map((one) => [one, COUNTRY_ROWS[one].name])}
           onChange={setCountry}
         />
-        <Choice label="Who is it for?" value={me.own ? 'own' : 'client'} options={FOR_WHOM} onChange={whose} />
+        <Choice
+          label="Who is it for?"
+          value={me.own === null ? '' : me.own ? 'own' : 'client'}
+          options={me.own === null ? [['', 'choose'], ...FOR_WHOM] : FOR_WHOM}
+          onChange={(whom) => whom && whose(whom)}
+        />
+        {me.own === false && !isKitSaid && (
+          <KitQuestion
+            system={system}
+            onAll={ownAll}
+            tick={
+              <Button variant="outlined" onClick={() => setTicking(true)}>
+                Let me tick
+              </Button>
+            }
+          />
+        )}
         <h2>A room from two lengths and a height</h2>
         <div className="start-lengths">
           <LengthOf label="Length" {...length('length')} options={WALL} onEnter={() => go('width')} />
@@ -179,9 +208,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
           Draw it
         </Button>
         <p className="hint">All four walls are drawn at once; every size can be corrected then.</p>
-        <More
-          title={`What I own already: ${pieces ? `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}` : 'not said yet'}`}
-        >
+        <More title={`What I own already: ${ownedWords(owned)}`} open={ticking} onOpen={setTicking}>
           <p className="hint">Said once: it is taken off what each job has to buy.</p>
           <Kit system={system} owned={owned} onOwn={own} />
         </More>
@@ -195,7 +222,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
           </Button>
           <FilePick {...file}>A file or a plan</FilePick>
           <Button variant="outlined" onClick={onCottage}>
-            Look at the keeper’s cottage
+            Sample house
           </Button>
         </div>
       </div>

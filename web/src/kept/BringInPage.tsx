@@ -61,7 +61,7 @@ export default function BringInPage() {
     setReading(null);
   };
   useEffect(() => {
-    document.title = 'Bring in · Kovelin';
+    document.title = 'Import · Kovelin';
     const waiting = peek();
     clear();
     const sent = search.has('shared') ? takeShared() : Promise.resolve(null);
@@ -127,7 +127,7 @@ export default function BringInPage() {
     <div className="jobs-page">
       <PageTop />
       <main className="kept-page">
-        <h1>Bring in</h1>
+        <h1>Import</h1>
         {shared && (
           <section className="kept-part" aria-label="Shared with Kovelin">
             <p>
@@ -215,7 +215,7 @@ export default function BringInPage() {
                 disabled={!some || left > 0 || busy !== null}
                 onClick={() => void take()}
               >
-                Take it in
+                Import
               </Button>
               <Button variant="outlined" onClick={() => setOpened(null)}>
                 Close

@@ -99,14 +99,12 @@ export default function HandOverPage() {
             </Button>
           </div>
           <p className="hint">
-            On the other device: <Link to="/bring-in">Bring in</Link>, and open it there.
+            On the other device: <Link to="/bring-in">Import</Link>, and open it there.
           </p>
         </section>
         <section className="kept-part">
           <h2>As codes, without any network</h2>
-          <p>
-            The other device opens Bring in, turns its camera on, and sees them one after the other. Without photos.
-          </p>
+          <p>The other device opens Import, turns its camera on, and sees them one after the other. Without photos.</p>
           {codes ? (
             <Codes frames={codes} />
           ) : (

@@ -66,7 +66,7 @@ export default function KeptPage() {
               Export everything
             </Button>
             <Button variant="outlined" onClick={() => void navigate('/bring-in')}>
-              Bring in …
+              Import …
             </Button>
           </div>
           <p className="hint">Price lists are not in it: they come from their own files.</p>

@@ -27,10 +27,8 @@ export function verdictOf({ takeoff, system, state }: JobView): string {
   const { closure, missing = [] } = takeoff ?? {};
   if (!closure || missing.length || state.isDraft) return '';
   const gap = formatLength(closure.misclosure, system);
-  if (closure.provisional) return `The walk does not close: its ends are ${gap} apart.`;
-  return closure.misclosure < 0.0005
-    ? 'The walk closes without a gap.'
-    : `The walk closes: its ends are ${gap} apart, which is shared out.`;
+  if (closure.provisional) return `The walls do not fit: ${gap} apart.`;
+  return closure.misclosure < 0.0005 ? 'The walls fit exactly.' : `The walls fit: ${gap} apart, which is shared out.`;
 }
 
 /** Does the walk come back to its start? Said in words and figures beside the ceiling; if not, what single slip would do it. */
@@ -52,10 +50,10 @@ export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Sus
       <div className="closing with-sketch">
         <div>
           <h3 ref={verdict} tabIndex={-1}>
-            The walk does not close
+            The walls do not fit
           </h3>
           <p className="attention">
-            Its ends are {gap} apart, more than {careful}. Nothing was changed; what may have been misread stands below.
+            They are {gap} apart, more than {careful}. Nothing was changed; what may have been misread stands below.
           </p>
           <Suspects view={view} suspicion={suspicion} onTaken={() => setTaken(taken + 1)} />
         </div>
@@ -66,12 +64,12 @@ export function ClosurePlan({ view, suspicion }: { view: JobView; suspicion: Sus
     <div className="closing with-sketch">
       <div>
         <h3 ref={verdict} tabIndex={-1}>
-          The walk closes
+          The walls fit
         </h3>
         <p>
           {closure.misclosure < 0.0005
-            ? 'It comes back exactly to its start.'
-            : `Its ends are ${gap} apart, within ${careful}. The lengths share it, so that the corners meet.`}
+            ? 'Exactly: nothing to share out.'
+            : `${gap} apart, ${aboutLength(closure.tolerance, system)} allowed. The lengths share it, so that the corners meet.`}
         </p>
         <dl className="facts">
           <div>

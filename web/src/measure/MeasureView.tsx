@@ -85,7 +85,7 @@ export default function MeasureView() {
               Pad
             </Toggle>
             <Button size="small" onClick={() => setBringing(true)}>
-              Bring in …
+              Import …
             </Button>
             <Button
               size="small"

@@ -20,9 +20,9 @@ const told = (job: Job, isDraft = false): string => {
 const SQUARE = ['4 m', '3 m', '4 m', '3 m'];
 
 test.each([
-  [SQUARE, 'The walk closes without a gap.'],
-  [['4 m', '3 m', '4.02 m', '3 m'], 'The walk closes: its ends are 20 mm apart, which is shared out.'],
-  [['4 m', '3 m', '5 m', '3 m'], 'The walk does not close: its ends are 1.00 m apart.'],
+  [SQUARE, 'The walls fit exactly.'],
+  [['4 m', '3 m', '4.02 m', '3 m'], 'The walls fit: 20 mm apart, which is shared out.'],
+  [['4 m', '3 m', '5 m', '3 m'], 'The walls do not fit: 1.00 m apart.'],
 ])('%j: %s', (lengths, verdict) => {
   expect(told(opened(lengths))).toBe(verdict);
 });

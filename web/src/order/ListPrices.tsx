@@ -149,7 +149,7 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
   return (
     <>
       <FilePick accept=".csv,.txt,.tsv,text/*" label="Price list file" onFiles={([file]) => void open(file)}>
-        Bring in a price list (CSV)
+        Import a price list (CSV)
       </FilePick>
       {told.map((text, i) => (
         <p

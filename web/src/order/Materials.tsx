@@ -33,7 +33,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
   const { materials } = order;
   const currency = state.shown.currency;
   return (
-    <DataTable className="lined" columns={['What', 'Worked out', 'Owned', 'To buy', 'Each', 'Cost']}>
+    <DataTable className="lined" columns={['What', 'Needed', 'Owned', 'To buy', 'Price each', 'Cost']}>
       {[...groupBy(materials, (m) => m.aisle)].map(([aisle, lines]) => (
         <Fragment key={aisle}>
           <Row className="aisle">
@@ -49,7 +49,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
                   {said(materialWord(m), system)}
                 </TextButton>
               </RowHead>
-              <Cell label="Worked out" className="number">
+              <Cell label="Needed" className="number">
                 <Figure working={m.working} system={system} text={said(pieceWord(m.working.value, m.unit), system)} />
               </Cell>
               <Cell label="Owned">
@@ -58,7 +58,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
               <Cell label="To buy" className="number">
                 {m.quantity ? said(pieceWord(m.quantity, m.unit), system) : 'none'}
               </Cell>
-              <Cell label="Each" className="number">
+              <Cell label="Price each" className="number">
                 {formatMoney(m.each, currency)}
               </Cell>
               <Cell label="Cost" className="number">

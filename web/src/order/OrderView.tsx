@@ -4,7 +4,7 @@ import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { listed, said, spelt } from '@kovelin/core/units/word.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
-import { Link, useLocation } from 'react-router';
+import { Link, useLocation, useSearchParams } from 'react-router';
 import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
 import { Old } from '../app/Old.tsx';
@@ -32,7 +32,8 @@ const tables = (own: boolean): readonly (readonly [TableKey, string])[] => [
 /** What to buy and what it costs: paint, everything else, the price. */
 export default function OrderView() {
   const view = useWhole();
-  const [table, setTable] = useState<TableKey>('paint');
+  const [params] = useSearchParams();
+  const [table, setTable] = useState<TableKey>(params.get('show') === 'firm' ? 'price' : 'paint');
   const [picked, setPicked] = useState<string | null>(null);
   const [material, setMaterial] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'prices' | 'values' | null>(null);

@@ -26,8 +26,8 @@ export function PaintTable({ view, chosen, onPick }: Props) {
         'Wanted',
         <span key="2">{heading(THE.can, system)}s to buy; hatched is left over</span>,
         'Left over',
-        'Not finished',
-        'Reserve not kept',
+        'Chance of running out',
+        'No touch-up paint left',
         'Cost',
       ]}
     >
@@ -49,10 +49,10 @@ export function PaintTable({ view, chosen, onPick }: Props) {
           <Cell label="Left over" className="number">
             {formatVolume(p.leftover, system)}
           </Cell>
-          <Cell label="Not finished" className="number">
+          <Cell label="Chance of running out" className="number">
             {formatPercent(p.shortfallChance)}
           </Cell>
-          <Cell label="Reserve not kept" className="number">
+          <Cell label="No touch-up paint left" className="number">
             {p.reserve ? formatPercent(p.reserve.chance) : '–'}
           </Cell>
           <Cell label="Cost" className="number">

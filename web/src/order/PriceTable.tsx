@@ -7,8 +7,8 @@ import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { LABOUR } from '@kovelin/core/words/work.ts';
-import { useState } from 'react';
-import { Link, useLocation } from 'react-router';
+import { useEffect, useId, useState } from 'react';
+import { Link, useLocation, useSearchParams } from 'react-router';
 import { useHalfTyped } from '../app/half-typed.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
@@ -94,7 +94,7 @@ export function PriceTable({ view, order: { labour, price } }: { view: WholeView
       <Row className="total">
         <RowHead>
           {own ? 'Cost' : 'Price'}
-          {price.tax > 0 && `, ${taxWord(pricing.taxName)} with it`}
+          {price.tax > 0 && ` including ${taxWord(pricing.taxName)}`}
         </RowHead>
         <Cell />
         <Cell label="Amount" className="number" data-total="price">
@@ -112,10 +112,25 @@ const FIRM = [
 ] as const;
 /** Who offers it: said once, and there in the next job. */
 function FirmFields({ view }: { view: WholeView }) {
+  const first = useId();
+  const [params, setParams] = useSearchParams();
+  const isLedTo = params.get('show') === 'firm';
+  useEffect(() => {
+    if (!isLedTo) return;
+    document.getElementById(first)?.focus();
+    setParams(
+      (now) => {
+        now.delete('show');
+        return now;
+      },
+      { replace: true },
+    );
+  }, [isLedTo, first, setParams]);
   const { firm } = view.state.shown.pricing;
   return FIRM.map(([key, label, placeholder]) => (
     <DraftField
       key={key}
+      {...(key === 'name' ? { id: first } : {})}
       label={label}
       value={firm[key]}
       placeholder={placeholder}

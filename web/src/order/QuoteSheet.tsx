@@ -12,7 +12,7 @@ import { Paper } from '../app/Paper.tsx';
 import { useOptionPrices } from '../workers/what-if.ts';
 import { useAssumed } from '../workers/whole.ts';
 import { exportQuote } from './files.ts';
-import { TaxQuestion } from './TaxQuestion.tsx';
+import { Questions } from './Questions.tsx';
 import './order.css';
 
 /** The offer in plain words, as it goes to the client. */
@@ -27,6 +27,8 @@ export default function QuoteSheet() {
   const [making, setMaking] = useState(false);
   const [fault, setFault] = useState('');
   const { search } = useLocation();
+  const toFirm = new URLSearchParams(search);
+  toFirm.set('show', 'firm');
   if (job.pricing.billed === 'own')
     return (
       <p className="waiting">
@@ -78,7 +80,7 @@ export default function QuoteSheet() {
         </>
       }
     >
-      <TaxQuestion view={view} />
+      <Questions view={view} />
       {quote.firm.name ? (
         <header className="letterhead">
           <b>{quote.firm.name}</b>
@@ -88,11 +90,10 @@ export default function QuoteSheet() {
         </header>
       ) : (
         <p className="hint no-print">
-          Nobody has said who offers this:{' '}
-          <Link to={`../order${search}`} relative="path">
-            write your name, address and telephone in Order
+          <Link to={`../order?${toFirm.toString()}`} relative="path">
+            Add your name, address and telephone
           </Link>
-          .
+          : they head the quote.
         </p>
       )}
       <h1>Quote: {quote.job}</h1>

@@ -46,7 +46,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
     const text = lettering(ink);
     const base = charted(
       palette,
-      `The more there is, the smaller the chance of not finishing: from ${formatPercent(curve[0]?.chance ?? 0)} with ${formatVolume(from, system)} to ${formatPercent(curve.at(-1)?.chance ?? 0)} with ${formatVolume(to, system)}.`,
+      `The more there is, the smaller the chance of running out: from ${formatPercent(curve[0]?.chance ?? 0)} with ${formatVolume(from, system)} to ${formatPercent(curve.at(-1)?.chance ?? 0)} with ${formatVolume(to, system)}.`,
     );
     const x = (value: number) => Number((value / unit).toFixed(3));
     return {
@@ -169,7 +169,7 @@ export default function RiskCurve({ view, line }: { view: WholeView; line: Paint
           className="risk-handle"
           role="slider"
           tabIndex={0}
-          aria-label="Accepted chance of not finishing"
+          aria-label="Accepted chance of running out"
           aria-valuemin={LEAST * 100}
           aria-valuemax={MOST * 100}
           aria-valuenow={Number((risk * 100).toFixed(1))}

@@ -39,8 +39,8 @@ export default function StartingValues({ view, onClose }: { view: WholeView; onC
   return (
     <Window title="Starting values" onClose={onClose} maxWidth="md" className="prices">
       <p className="hint">
-        Nobody measured these on your walls: they are where the reckoning starts. Put your own in; an empty field goes
-        back to the starting value.
+        Nobody measured these on your walls: they are starting values. Put your own in; an empty field goes back to the
+        starting value.
       </p>
       <Choice label="Which values" options={entriesOf(DEFAULT_GROUPS)} value={group} onChange={setGroup} />
       <div className="scroll prices-list" tabIndex={0} role="region" aria-label="Values">

@@ -39,14 +39,12 @@ export function Better({ view }: { view: WholeView }) {
   const take = () => session.edit({ name: 'takePlan', args: { plan: better?.plan ?? null } });
   return (
     <Section title="How good is this plan?">
-      <Line label="Over what is proved to be the least">{formatPercent(schedule.gap)}</Line>
+      <Line label="At most longer than the best possible">{formatPercent(schedule.gap)}</Line>
       {replays && replays.runs > 0 && (
         <>
-          <Line label="Half of the time done by">{when(replays.p50)}</Line>
-          <Line label="Nine times in ten by">{when(replays.p90)}</Line>
           {delays.length > 0 && (
             <p className="hint">
-              Time to spare helps most before what holds up the end oftenest:{' '}
+              Time to spare helps most before what is critical oftenest:{' '}
               {delays
                 .map(({ task, share }) => `${said(taskWord(task), system)}, ${task.roomName} (${formatPercent(share)})`)
                 .join('; ')}
@@ -91,7 +89,7 @@ export function Better({ view }: { view: WholeView }) {
               setRound(round + 1);
             }}
           >
-            Search on
+            Look for a better plan
           </Button>
         )}
         {job.taken && (
@@ -108,7 +106,7 @@ export function Better({ view }: { view: WholeView }) {
               {better.now - better.finish > 0.5
                 ? `, ${formatMinutes(better.now - better.finish)} sooner`
                 : ', with less fetching'}
-              . <TextButton onClick={take}>Take it</TextButton>
+              . <TextButton onClick={take}>Use this plan</TextButton>
             </>
           ) : (
             'Nothing better among 1,500 other orders.'

@@ -64,6 +64,7 @@ export function CrewDays({ view, crew }: { view: WholeView; crew: Crew }) {
       </div>
       {crew.start === null && <p className="hint">Weekends count once the first day is known.</p>}
       <DayField label="Holidays" form={form} days={crew.holidays} onCommit={(holidays) => set({ holidays })} />
+      <DayField label="Worked besides" form={form} days={crew.extra} onCommit={(extra) => set({ extra })} />
       <div className="pair">
         <HoursField
           label="No noise or dust"

@@ -12,7 +12,7 @@ import { readText } from '../ui/read.ts';
 import type { WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { CrewDays } from './CrewDays.tsx';
-import { DayField } from '../ui/DayField.tsx';
+import { FirstDay } from './FirstDay.tsx';
 import Radio from '@mui/material/Radio';
 import { HoursField } from '../ui/HoursField.tsx';
 import { MoneyField } from '../ui/MoneyField.tsx';
@@ -96,14 +96,7 @@ export function CrewForm({ view, crew }: { view: WholeView; crew: Crew }) {
         value={crew.hours}
         onCommit={(hours) => session.edit({ name: 'setCrew', args: { set: { hours } } })}
       />
-      <DayField
-        single
-        label="First day"
-        form={state.job.region.dates}
-        days={crew.start ? [crew.start] : []}
-        placeholder="not set"
-        onCommit={([start = null]) => session.edit({ name: 'setCrew', args: { set: { start } } })}
-      />
+      <FirstDay view={view} crew={crew} />
       <CrewDays view={view} crew={crew} />
       <fieldset>
         <legend>Trim before or after the walls?</legend>

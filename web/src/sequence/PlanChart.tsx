@@ -225,7 +225,7 @@ function BarMark({ bar, x1, x2, y, tall, inChain, focus, crew, system, chosen, s
   const words = [
     `${task.roomName}: ${said(taskWord(task), system)}`,
     `${task.who.map((n) => crew.people[n]?.name).join(' and ')}, ${from.time} to ${to.time}, ${formatMinutes(task.work)}`,
-    ...(inChain ? ['holds up the end'] : []),
+    ...(inChain ? ['critical'] : []),
   ];
   const isChosen = chosen?.id === task.id;
   return (

@@ -137,7 +137,7 @@ export default function SequenceView() {
                 </span>
               ))}
               <span>
-                <i className="key-chain" /> holds up the end
+                <i className="key-chain" /> critical
               </span>
               {kind === 'surfaces' && (
                 <span>

@@ -99,7 +99,7 @@ export function SideBySide({ view }: { view: WholeView }) {
           'Cutting in',
           'Chance of a lap',
           <span key="unseen" className="unseen">
-            Take it
+            Use this plan
           </span>,
         ]}
       >
@@ -137,7 +137,7 @@ export function SideBySide({ view }: { view: WholeView }) {
                   <TextButton
                     onClick={() => session.run({ name: 'together', args: { edits: variantEdits(job, variant) } })}
                   >
-                    Take it
+                    Use this plan
                   </TextButton>
                 )}
               </Cell>

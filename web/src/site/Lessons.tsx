@@ -32,7 +32,7 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
   const name = (id: string): string => job.crew.people.find((person) => person.id === id)?.name ?? id;
   const counts = job.learned.paces.length + job.learned.spreads.length;
   return (
-    <Section title="What the log teaches">
+    <Section title="Your own speed">
       <DataTable className="lessons" columns={['Work', 'Timed', 'As logged', 'Believed']}>
         {paces.map((row) => (
           <Row key={`${row.person} ${row.kind} ${row.coat}`}>
@@ -76,7 +76,7 @@ export function Lessons({ view, site }: Pick<Shared, 'view' | 'site'>) {
             );
           }}
         >
-          Let them count
+          Use it from now on
         </Button>
         {counts > 0 && (
           <TextButton onClick={() => session.run({ name: 'setLearned', args: { set: { paces: [], spreads: [] } } })}>

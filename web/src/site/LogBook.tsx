@@ -205,7 +205,7 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
         )}
       </span>
       <TextButton onClick={() => setMending(!mending)} aria-expanded={mending}>
-        {mending ? 'Close' : 'Put right'}
+        {mending ? 'Close' : 'Correct'}
       </TextButton>
     </li>
   );

@@ -62,12 +62,16 @@ test('who does the work and what they own is asked once: each new job begins wit
   const first = await begun('first');
   expect([first.pricing.billed, first.crew.people.length, first.owned]).toEqual(['hours', 2, {}]);
   const firm = { name: 'Two Lamps', contact: '555 0134', address: 'The old boathouse' };
-  await rememberMe({ own: true });
+  await rememberMe({ own: true, tax: { country: 'GB', rate: 0.2 } });
   await rememberMe({ firm });
   await rememberOwned('pole', 1);
   const next = await begun('next');
   expect(next.pricing).toEqual({ ...first.pricing, billed: 'own', firm });
   expect(next.crew.people.map(({ name }) => name)).toEqual(['Me']);
+  expect([first.crew.weekdays.length, next.crew.weekdays.length]).toEqual([5, 7]);
+  // planned where it is: the zone is the browser's
+  expect(next.crew.zone).toBe(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  expect(next.pricing.tax).toBeNull();
   expect(next.owned).toEqual({ pole: 1 });
   await db.kept.clear();
 });

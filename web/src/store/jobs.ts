@@ -35,7 +35,13 @@ export async function createJob(id: string, name: string, draw: Draw): Promise<s
   const rate = tax?.country === country ? tax.rate : null;
   const pricing = { ...job.pricing, firm, tax: rate, ...(own ? { billed: 'own' as const } : {}) };
   const [first] = job.crew.people;
-  const crew = own && first ? { ...job.crew, people: [{ ...first, name: 'Me' }] } : job.crew;
+  const crew = {
+    ...job.crew,
+    // where it is painted is most often where it is planned
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    // alone, on whatever days they have
+    ...(own && first ? { people: [{ ...first, name: 'Me' }], weekdays: [1, 2, 3, 4, 5, 6, 7] } : {}),
+  };
   // what was owned in other jobs still is
   return put({ ...job, pricing, crew, owned: await ownedBefore() });
 }

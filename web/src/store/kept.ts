@@ -22,6 +22,13 @@ export async function rememberOwned(key: string, pieces: number): Promise<void> 
   });
 }
 
+/** All of a kit at once. */
+export async function rememberKit(pieces: Readonly<Record<string, number>>): Promise<void> {
+  await db.transaction('rw', db.kept, async () => {
+    await db.kept.put({ key: OWNED, value: { ...(await ownedBefore()), ...pieces } });
+  });
+}
+
 const REGION = 'region';
 /** Where the last job was; null: nobody said yet. */
 export async function regionBefore(): Promise<Country | null> {
@@ -33,12 +40,13 @@ export const rememberRegion = (country: Country): Promise<unknown> => db.kept.pu
 const ME = 'me';
 /** Who does the work: for nobody's money, or under a name that stands on paper. */
 export interface Me {
-  readonly own: boolean;
+  /** null: nobody said. */
+  readonly own: boolean | null;
   readonly firm: Firm;
   /** Whether tax is charged, and at which rate, in the country it was said for; null: nobody said. */
   readonly tax: { readonly country: Country; readonly rate: number } | null;
 }
-const NOBODY: Me = { own: false, firm: { name: '', contact: '', address: '' }, tax: null };
+const NOBODY: Me = { own: null, firm: { name: '', contact: '', address: '' }, tax: null };
 /** For whom, and under which name, earlier jobs were. */
 export async function meBefore(): Promise<Me> {
   const row = await db.kept.get(ME);

@@ -327,6 +327,15 @@ export const THEME = createTheme({
         },
       },
     },
+    MuiSnackbar: {
+      styleOverrides: {
+        // above the ledger; on a phone, where the lower edge has what is pressed, under the line at the top
+        root: {
+          bottom: 66,
+          [`@media ${PHONE}`]: { top: 54, bottom: 'auto' },
+        },
+      },
+    },
     MuiSnackbarContent: {
       styleOverrides: {
         root: { background: 'var(--band)', color: 'var(--band-ink)' },

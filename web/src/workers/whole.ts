@@ -65,13 +65,14 @@ export function usePlan(job: Job) {
   return useQuery({
     ...AS_LONG_AS_ASKED,
     // what cost so much in one currency says nothing of another
-    queryKey: ['plan', `${job.id} ${job.currency}`, key],
+    queryKey: ['plan', job.id, job.currency, key],
     queryFn: async ({ signal }) => {
       await settling(signal);
       return ask((api) => api.plan(key, inputsOf(job, WHOLE)), signal);
     },
     // the answer before stays until the next is there
-    placeholderData: (before, query) => (query?.queryKey[1] === `${job.id} ${job.currency}` ? before : undefined),
+    placeholderData: (before, query) =>
+      query?.queryKey[1] === job.id && query.queryKey[2] === job.currency ? before : undefined,
   });
 }
 

@@ -2,13 +2,47 @@ import { ENDS } from '@kovelin/core/job/limits.ts';
 import { COUNTRY_ROWS } from '@kovelin/core/job/region.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { rememberMe } from '../store/kept.ts';
+import { Link, useLocation } from 'react-router';
+import { ALL_OF_THE_KIT, KitQuestion } from '../app/KitQuestion.tsx';
+import { rememberKit, rememberMe } from '../store/kept.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Message } from '../ui/Message.tsx';
 import { PercentField } from '../ui/PercentField.tsx';
 
+/** What a first quote needs to know, on the screen alone. */
+export const Questions = ({ view }: { view: WholeView }) => (
+  <div className="no-print">
+    <TaxQuestion view={view} />
+    <OwnedQuestion view={view} />
+  </div>
+);
+
+/** A trade's quote does not sell the tools that they own. */
+function OwnedQuestion({ view: { session, state, system } }: { view: WholeView }) {
+  const { search } = useLocation();
+  if (Object.keys(state.job.owned).length) return null;
+  const all = () => {
+    const edits = Object.entries(ALL_OF_THE_KIT).map(
+      ([key, pieces]) => ({ name: 'setOwned', args: { key, pieces } }) as const,
+    );
+    session.run({ name: 'together', args: { edits } });
+    void rememberKit(ALL_OF_THE_KIT);
+  };
+  return (
+    <KitQuestion
+      system={system}
+      onAll={all}
+      tick={
+        <Button component={Link} variant="outlined" to={`../order${search}`} relative="path">
+          Let me tick, in Order
+        </Button>
+      }
+    />
+  );
+}
+
 /** Asked at the first quote in a country that has a tax on such work; the answer goes on to later jobs there. */
-export function TaxQuestion({ view: { session, state } }: { view: WholeView }) {
+function TaxQuestion({ view: { session, state } }: { view: WholeView }) {
   const { country } = state.job.region;
   const { tax } = state.job.pricing;
   const usual = COUNTRY_ROWS[country].tax;
@@ -21,7 +55,7 @@ export function TaxQuestion({ view: { session, state } }: { view: WholeView }) {
     void rememberMe({ tax: { country, rate: said } });
   };
   return (
-    <div className="tax-question no-print">
+    <div className="tax-question">
       <Message kind="note">Do you charge {name}? Until you say so, the quote says that it is not said.</Message>
       <PercentField
         label={`${name}, usually`}
