@@ -126,7 +126,7 @@ test('drawings go out to scale and come in again as walls to be confirmed; lists
   expect(readFileSync(svg, 'utf8')).toContain('data-metres-per-unit="0.05"');
   await openRoom(page, 'Washroom');
   const bring = async (from: 'list' | 'plan') => {
-    await page.getByRole('button', { name: 'Bring in' }).click();
+    await page.getByRole('button', { name: 'Import …' }).click();
     await page.getByLabel('From', { exact: true }).selectOption(from);
   };
   const dialog = page.getByRole('dialog');

@@ -201,7 +201,7 @@ test('a job deleted in another tab is noticed, and so is one brought in anew und
 
 test('files that once froze the page are refused beside it, and can be stopped', async ({ page }) => {
   await openPart(page, 'Washroom');
-  await page.getByRole('button', { name: 'Bring in' }).click();
+  await page.getByRole('button', { name: 'Import …' }).click();
   await page.getByLabel('From', { exact: true }).selectOption('plan');
   const dialog = page.getByRole('dialog');
   const svg = (inside: string) => Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg">${inside}</svg>`);

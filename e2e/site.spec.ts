@@ -9,6 +9,19 @@ const press = (page: Page, name: string) => page.getByRole('button', { name, exa
 const now = (page: Page) => page.locator('.now-card h2');
 const beside = (page: Page, name: string) =>
   page.getByRole('group', { name: 'Beside the work' }).getByRole('button', { name, exact: true }).click();
+/** Begins what is next, whatever is asked about it. */
+async function begin(page: Page): Promise<void> {
+  await press(page, 'Start').click();
+  const anyway = page.getByRole('button', { name: /^(Start anyway|Work through)$/ });
+  await expect(press(page, 'Done').or(anyway)).toBeVisible();
+  if (await anyway.isVisible()) await anyway.click();
+  await expect(press(page, 'Done')).toBeVisible();
+}
+/** What is done in a moment is asked about. */
+async function finish(page: Page): Promise<void> {
+  await press(page, 'Done').click();
+  await page.getByRole('button', { name: 'Yes, done' }).click();
+}
 const entries = (page: Page) => page.locator('.log > li');
 
 test('what is begun and done is written at once, is there after a reload and in another tab, and can be put right', async ({
@@ -18,12 +31,11 @@ test('what is begun and done is written at once, is there after a reload and in 
   await openLoft(page);
   await goTo(page, 'Site');
   await expect(now(page)).toHaveText(/Cover the floor/);
-  await press(page, 'Start').click();
-  await expect(press(page, 'Done')).toBeVisible();
+  await begin(page);
   // a second tab goes on where this one is
   const other = await context.newPage();
   await other.goto(page.url());
-  await press(other, 'Done').click();
+  await finish(other);
   await expect(press(page, 'Start')).toBeVisible();
   await page.reload();
   await beside(page, 'Log');
@@ -43,6 +55,99 @@ test('what is begun and done is written at once, is there after a reload and in 
   await other.close();
 });
 
+test('nothing starts too early: what waits is asked about with its reason, a press is one start, a photo is there at once', async ({
+  page,
+}) => {
+  await openLoft(page);
+  await goTo(page, 'Site');
+  // pressed twice in one breath, it is begun once
+  await press(page, 'Start').evaluate((button: HTMLButtonElement) => {
+    button.click();
+    button.click();
+  });
+  const anyway = page.getByRole('button', { name: 'Work through' });
+  await expect(press(page, 'Done').or(anyway)).toBeVisible();
+  if (await anyway.isVisible()) await anyway.click();
+  await beside(page, 'Log');
+  await expect(entries(page)).toHaveCount(1);
+  // a photo that is none is refused with a sentence; one that is stands with the task
+  const photo = page.locator('.now-card input[type=file]');
+  await photo.setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('%PDF-1.7 no picture') });
+  await expect(page.getByText(/wall\.jpg was not taken/)).toBeVisible();
+  const { image } = await writeBarcode('WALL', { format: 'Code128', scale: 4 });
+  await photo.setInputFiles({
+    name: 'wall.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(await (image as Blob).arrayBuffer()),
+  });
+  await expect(page.locator('.now-photos')).toContainText('One photo with this task');
+  await expect(page.locator('.now-photos img')).toBeVisible();
+  // done in a moment: asked about; "Not yet" leaves it running
+  await press(page, 'Done').click();
+  await page.getByRole('button', { name: 'Not yet' }).click();
+  await expect(press(page, 'Done')).toBeVisible();
+  // somebody else's task that waits for another says what for, and takes a reason
+  await page.getByRole('button', { name: 'Clocks', exact: true }).last().click();
+  const early = page.getByRole('button', { name: 'Start anyway' });
+  const later = page.locator('.next').getByRole('button', { name: 'Start this' });
+  await later.last().click();
+  await expect(page.getByRole('heading', { name: /Start anyway\?$/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Wait/ }).click();
+  await expect(early).toHaveCount(0);
+  await later.last().click();
+  await page.getByLabel('Why it may begin').fill('dry since yesterday');
+  await early.click();
+  await beside(page, 'Log');
+  await expect(entries(page).first()).toContainText('dry since yesterday');
+  await expect(entries(page).first()).toContainText('Begun before what it waits for was done or dry');
+});
+
+for (const [width, height] of [
+  [390, 844],
+  [844, 390],
+  [667, 375],
+  [640, 400],
+  [320, 568],
+] as const)
+  test(`on ${width} by ${height} what is pressed on site is on the screen, with nothing over it, in every state`, async ({
+    browser,
+  }) => {
+    const phone = await browser.newContext({ viewport: { width, height }, hasTouch: true, isMobile: true });
+    const page = await phone.newPage();
+    await openLoft(page);
+    const path = new URL(page.url());
+    await page.goto(path.pathname.replace('measure', 'site') + path.search);
+    const inSight = async (name: string) => {
+      await expect(press(page, name)).toBeVisible();
+      // the middle of the button is in the window, and the button itself is what a finger meets there
+      await expect
+        .poll(() =>
+          press(page, name).evaluate((button) => {
+            const { x, y, width: w, height: h } = button.getBoundingClientRect();
+            const met = document.elementFromPoint(x + w / 2, y + h / 2);
+            const isWhole = x >= 0 && y >= 0 && x + w <= innerWidth + 0.5 && y + h <= innerHeight + 0.5;
+            return isWhole && h >= 44 && met !== null && button.contains(met);
+          }),
+        )
+        .toBe(true);
+    };
+    await inSight('Start');
+    await begin(page);
+    await inSight('Done');
+    await inSight('Stop …');
+    // long words, an alarm, and a clock that runs late make the card longer, not the button absent
+    await page
+      .locator('.now-card h2')
+      .evaluate((heading) => heading.append(' and the long wall with the gable'.repeat(6)));
+    await inSight('Done');
+    await press(page, 'Stop …').click();
+    await expect(page.getByRole('heading', { name: 'Stopped: why?' })).toBeVisible();
+    await page.getByRole('button', { name: 'it has to wait' }).click();
+    await inSight('Start');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(width);
+    await phone.close();
+  });
+
 test('stopped with a reason by keyboard; a clock runs for what dries; a detector that stays covered keeps the day open', async ({
   page,
 }) => {
@@ -50,7 +155,7 @@ test('stopped with a reason by keyboard; a clock runs for what dries; a detector
   await goTo(page, 'Site');
   // somebody else's work: the list of who
   await page.getByRole('group', { name: 'Whose day' }).getByRole('button').last().click();
-  await press(page, 'Start').click();
+  await begin(page);
   await press(page, 'Stop …').focus();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'it has to wait' }).press('Enter');
@@ -58,8 +163,8 @@ test('stopped with a reason by keyboard; a clock runs for what dries; a detector
   // what is washed dries
   for (let n = 0; n < 12 && !(await page.locator('.clock').count()); n++) {
     const was = await page.locator('.site-now').textContent();
-    await press(page, 'Start').click();
-    await press(page, 'Done').click();
+    await begin(page);
+    await finish(page);
     await expect(page.locator('.site-now')).not.toHaveText(was ?? '');
     await expect(press(page, 'Start')).toBeVisible();
   }
@@ -88,8 +193,7 @@ test('on a phone: one line of frame, one thing to press, nothing wider than the 
   await openPart(page, 'Loft bedroom');
   await page.locator('.phone-top .where').tap();
   await page.getByRole('link', { name: 'Site' }).tap();
-  await press(page, 'Start').tap();
-  await expect(press(page, 'Done')).toBeVisible();
+  await begin(page);
   const box = await press(page, 'Done').boundingBox();
   expect(box?.height).toBeGreaterThanOrEqual(64);
   expect((box?.y ?? 0) + (box?.height ?? 0)).toBeGreaterThan(700);
@@ -180,8 +284,7 @@ test('with server and network gone the whole application and all data are there 
   await context.setOffline(true);
   await page.reload();
   for (const step of ['Order', 'Technique', 'Site']) await goTo(page, step);
-  await press(page, 'Start').click();
-  await expect(press(page, 'Done')).toBeVisible();
+  await begin(page);
   await page.reload();
   await expect(press(page, 'Done')).toBeVisible();
   await beside(page, 'Log');
@@ -264,13 +367,16 @@ test.describe('what a day brings', () => {
     await beside(page, 'Log');
     await expect(entries(page)).toHaveCount(2);
     await expect(entries(page).first()).toContainText('batch LOT-48213-B');
-    await press(page, 'Start').click();
+    await begin(page);
     await expect(entries(page)).toHaveCount(3);
     // the clock goes back across a reload
     await page.clock.setSystemTime(Date.now() - 3_600_000);
     await page.reload();
     await expect(page.getByText(/The clock of this device is behind the log/)).toBeVisible();
     await press(page, 'Done').click();
+    const sure = page.getByRole('button', { name: 'Yes, done' });
+    await expect(press(page, 'Start').or(sure)).toBeVisible();
+    if (await sure.isVisible()) await sure.click();
     await expect(press(page, 'Start')).toBeVisible();
     await beside(page, 'Log');
     await expect(entries(page).first()).toContainText('Done:');

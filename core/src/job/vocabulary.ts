@@ -573,4 +573,4 @@ export type ClockKind = (typeof CLOCK_KINDS)[number];
 export const DAY_PARTS = ['before', 'during', 'break', 'end'] as const;
 export type DayPart = (typeof DAY_PARTS)[number];
 /** What does not go together in a log: done without a start; said twice; stopped what nobody was on; uncovered what was not covered. */
-export type Oddity = 'done-first' | 'again' | 'not-on-it' | 'not-covered' | 'clock' | 'impossible' | 'circle';
+export type Oddity = 'early' | 'done-first' | 'again' | 'not-on-it' | 'not-covered' | 'clock' | 'impossible' | 'circle';

@@ -34,7 +34,7 @@ type Clocking = Pick<Job, 'settings' | 'practice' | 'air'>;
 const SHOWN: Minutes = 15;
 
 /** Kinds of tasks whose film has edges that set while it is painted. */
-const WET: ReadonlySet<Task['kind']> = new Set<Task['kind']>([
+export const WET: ReadonlySet<Task['kind']> = new Set<Task['kind']>([
   'lap',
   'cut',
   'roll',

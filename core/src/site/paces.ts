@@ -83,8 +83,8 @@ export interface LearnedPace extends Learned {
   readonly entries: readonly Timed[];
 }
 
-/** Shorter than this a task was tapped through, minutes. */
-const TAPPED = 0.2;
+/** Nobody does a task in a smaller share of its minutes [starting judgement]: it is asked about, and teaches no pace. */
+export const HARDLY = 0.2;
 
 /** Tasks that are done and whose sessions say how long they took; each once for everybody who was on it. */
 export function timedOf(state: SiteState, tasks: readonly Task[]): Timed[] {
@@ -92,9 +92,10 @@ export function timedOf(state: SiteState, tasks: readonly Task[]): Timed[] {
   return [...state.tasks.values()].flatMap((logged): Timed[] => {
     const task = byId.get(logged.operation);
     const actual = workedOn(logged, 0);
-    if (!task || logged.done === null || actual < TAPPED) return [];
+    if (!task || logged.done === null || task.work <= 0) return [];
     const planned = task.work * task.people;
-    if (!(planned > 0)) return [];
+    // what was only tapped through teaches nothing
+    if (actual < HARDLY * planned) return [];
     const people = new Set(logged.sessions.map(({ who }) => who));
     return [...people].map((person) => ({
       operation: task.id,

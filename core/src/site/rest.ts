@@ -3,10 +3,14 @@ import type { Span } from '../sequence/calendar.ts';
 import type { Placed } from '../sequence/placed.ts';
 import type { Task } from '../sequence/task.ts';
 import type { Minutes } from '../units/si.ts';
+import { WET } from './clocks.ts';
 import { onIt, spanOf, workedOn, type SiteState, type TaskLog } from './fold.ts';
 
 /** Of a task that takes longer than planned, this much of its minutes is still to come [starting judgement]. */
 const STILL = 0.1;
+
+/** Where a coat was put down its edge is met again, rubbed if it has set [starting judgement]. */
+const REJOINED: Minutes = 5;
 
 /** A plan of what is left: what is done stands as it was, what somebody is on goes on, the rest waits for both. */
 export interface Rest {
@@ -62,7 +66,7 @@ function begun(
     .filter((n) => n >= 0);
   const people = runs ? Math.max(1, there.length) : task.people;
   const work = Math.max(planned - workedOn(log, now), STILL * planned) / people;
-  if (!runs) return { ...task, work };
+  if (!runs) return { ...task, work: work + (WET.has(task.kind) ? REJOINED : 0) };
   const goesOn = network.calendars['plain']?.[there[0] ?? 0]?.next(now) ?? now;
   return {
     ...task,

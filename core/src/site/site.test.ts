@@ -481,12 +481,13 @@ describe('lists of the day', () => {
     if (!first) throw new Error('nothing to do');
     device.says(20, { kind: 'start', who, operation: first.task.id });
     const { placed } = basePlan(job);
-    const on = nowNext(placed, fold(logOf(...device.entries)), 0, who, 25);
+    const planned = new Map(placed.map(({ task }) => [task.id, task]));
+    const on = nowNext(placed, planned, fold(logOf(...device.entries)), 0, who, 25);
     expect([on.on?.id, on.since]).toEqual([first.task.id, 20]);
     const waiting = on.next.find(({ task }) => task.after.some((lag) => lag.task === first.task.id));
     expect(waiting?.waits).toMatchObject({ task: expect.any(String) });
     for (const p of placed) device.says(30, { kind: 'done', who, operation: p.task.id });
-    const over = nowNext(placed, fold(logOf(...device.entries)), 0, who, 40);
+    const over = nowNext(placed, planned, fold(logOf(...device.entries)), 0, who, 40);
     expect([over.on, over.next]).toEqual([null, []]);
   });
 });

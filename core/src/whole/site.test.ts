@@ -4,9 +4,10 @@ import { tickId } from '../site/lists.ts';
 import type { LogEntry } from '../site/entry.ts';
 import type { Job } from '../job/types.ts';
 import { bedroom, BASEBOARD, DOOR, edited } from '../testing/jobs.ts';
-import { loggedPlan, writer } from '../testing/site-log.ts';
+import { at, loggedPlan, writer } from '../testing/site-log.ts';
 import { baseOrder, basePlan } from './plan.ts';
-import { changeOf, plannedPaint, siteView } from './site.ts';
+import { edgeLeft, shortOf } from '../site/next.ts';
+import { changeOf, networkOn, plannedPaint, siteView } from './site.ts';
 import { wholeOf } from './whole.ts';
 
 const plainRoom = bedroom(`${DOOR}${BASEBOARD}`);
@@ -47,6 +48,51 @@ describe('what Site shows of a moment', () => {
     const done = new Set(until(now).flatMap((entry) => (entry.kind === 'done' ? [entry.operation] : [])));
     expect(next.filter((id) => done.has(id))).toEqual([]);
     expect(view.schedule.tasks).toHaveLength(plan.placed.length);
+  });
+  test('a coat over one that is wet: what it waits for and until when is known; begun all the same, its start is said to be early', () => {
+    const { tasks } = networkOn(job).network;
+    const second = tasks.find(({ after }) =>
+      after.some(({ because, minLag }) => because === 'lag.recoat' && minLag > 60),
+    );
+    const lag = second?.after.find(({ because }) => because === 'lag.recoat');
+    if (!second || !lag) throw new Error('no second coat');
+    const van = writer('van');
+    const others = plan.placed.filter(({ task }) => task.id !== second.id && task.coat < second.coat + 1);
+    for (const { task } of others)
+      if (task.id !== lag.task) van.says(1, { kind: 'done', who: one ?? '', operation: task.id });
+    van.says(10, { kind: 'start', who: one ?? '', operation: lag.task });
+    van.says(40, { kind: 'done', who: one ?? '', operation: lag.task });
+    const waits = siteView(job, van.entries, 41)
+      .people.flatMap(({ next }) => next)
+      .find(({ task }) => task === second.id)?.waits;
+    expect(waits?.until).toBeGreaterThanOrEqual(40 + lag.minLag);
+    van.says(60, { kind: 'start', who: one ?? '', operation: second.id, note: 'dry to the touch' });
+    const early = siteView(job, van.entries, 61);
+    expect(early.odd).toContainEqual({ entry: van.entries.at(-1)?.id, because: 'early' });
+    // begun when it is dry it is not
+    const later = [...van.entries.slice(0, -1), { ...van.entries.at(-1), at: at(40 + lag.minLag) } as LogEntry];
+    expect(siteView(job, later, 41 + lag.minLag).odd.filter(({ because }) => because === 'early')).toEqual([]);
+  });
+  test('a coat that does not fit before the break; one put down: on to a near corner, feathered, or left where its edge has set', () => {
+    const { tasks, calendars } = networkOn(job).network;
+    const roll = tasks.find(({ kind, work }) => kind === 'wet' || (kind === 'roll' && work > 20));
+    const calendar = calendars['plain']?.[0];
+    if (!roll || !calendar) throw new Error('nothing is rolled');
+    const [morning] = calendar.within(0, 600);
+    const end = morning?.[1] ?? 0;
+    const short = shortOf(roll, calendar, end - roll.work / 2);
+    expect(short?.left).toBeCloseTo(roll.work / 2, 6);
+    expect(short?.goesOn).toBeGreaterThan(end);
+    expect(shortOf(roll, calendar, end - roll.work - 1)).toBeNull();
+    expect(shortOf({ ...roll, interruptible: true }, calendar, end - 1)).toBeNull();
+    const edge = (since: number, due: number | null) => edgeLeft({ ...roll, work: 40 }, since, due, 100)?.way;
+    expect([edge(65, 120), edge(90, 120), edge(65, 99), edge(65, null)]).toEqual([
+      'corner',
+      'feather',
+      'rub',
+      'corner',
+    ]);
+    expect(edgeLeft({ ...roll, kind: 'sand' }, 90, null, 100)).toBeNull();
   });
   test('cans: what is left against what is still to be laid; the batch opened is no longer to be opened', () => {
     const [pot] = siteView(job, [], 0).pots;

@@ -5,7 +5,7 @@ import type { Oddity } from '../job/vocabulary.ts';
 import { foldLog, potsNow, type SiteState } from '../site/fold.ts';
 import type { LogEntry } from '../site/entry.ts';
 import { dayList, factsOf, keepsOpen, type DayFacts, type ListItem } from '../site/lists.ts';
-import { nowNext, type Waits } from '../site/next.ts';
+import { earlyStarts, edgeLeft, nowNext, shortOf, type EdgeLeft, type Short, type Waits } from '../site/next.ts';
 import type { TakenPlan } from '../job/crew.ts';
 import { dayOf } from '../sequence/calendar.ts';
 import { viewSchedule, type ScheduleView } from '../sequence/view.ts';
@@ -165,7 +165,14 @@ export interface SiteView {
     readonly since: Minutes | null;
     /** Minutes that were planned for what they are on. */
     readonly planned: Minutes;
-    readonly next: readonly { readonly task: string; readonly from: Minutes; readonly waits: Waits | null }[];
+    readonly next: readonly {
+      readonly task: string;
+      readonly from: Minutes;
+      readonly waits: Waits | null;
+      readonly short: Short | null;
+    }[];
+    /** Of what they are on, should they put it down now. */
+    readonly edge: EdgeLeft | null;
   }[];
   readonly clocks: readonly SiteClock[];
   /** The day, counted from 0, and what it asks for. */
@@ -207,22 +214,33 @@ export function siteView(job: OnSite, entries: readonly LogEntry[], now: Minutes
     today.map(({ task }) => task),
   );
   const lessons = lessonsOf(job, state);
-  const planned = new Map(networkOn(job).network.tasks.map(({ id, work }) => [id, work]));
+  const { network } = networkOn(job);
+  const planned = new Map(network.tasks.map((task) => [task.id, task]));
+  const clocks = clocksNow(job, state, now);
   return {
     zero: zeroOf(job.crew, log),
     noted: entries.length,
     schedule: viewSchedule(goesOn, takeoffs),
     running: goesOn.running,
     people: job.crew.people.map(({ id }, person) => {
-      const { on, since, next } = nowNext(goesOn.placed, state, person, id, now);
+      const { on, since, next } = nowNext(goesOn.placed, planned, state, person, id, now);
+      const edge = clocks.find(
+        ({ kind, operation, frees }) => kind === 'edge' && (operation === on?.id || frees.includes(on?.id ?? '')),
+      );
       return {
         on: on?.id ?? null,
         since,
-        planned: planned.get(on?.id ?? '') ?? 0,
-        next: next.slice(0, NEXT).map(({ task, from, waits }) => ({ task: task.id, from, waits })),
+        planned: planned.get(on?.id ?? '')?.work ?? 0,
+        next: next.slice(0, NEXT).map(({ task, from, waits }) => ({
+          task: task.id,
+          from,
+          waits,
+          short: shortOf(task, network.calendars['plain']?.[person], now),
+        })),
+        edge: on && since !== null ? edgeLeft(planned.get(on.id) ?? on, since, edge?.due ?? null, now) : null,
       };
     }),
-    clocks: clocksNow(job, state, now),
+    clocks,
     day,
     list: dayList(job, facts),
     facts: { detectors: facts.detectors, dose: facts.dose, floors: facts.floors },
@@ -230,7 +248,10 @@ export function siteView(job: OnSite, entries: readonly LogEntry[], now: Minutes
     reasons: [...state.reasons],
     covered: state.covered,
     keepsOpen: keepsOpen(state, day),
-    odd: state.odd.map(({ entry, because }) => ({ entry: entry.id, because })),
+    odd: [...state.odd, ...earlyStarts(network.tasks, state)].map(({ entry, because }) => ({
+      entry: entry.id,
+      because,
+    })),
     pots: potsOf(job, state, lessons),
     lessons,
   };

@@ -66,6 +66,7 @@ export const DAY_PART: Readonly<Record<DayPart, Word>> = {
   end: 'Before you go',
 };
 export const ODD: Readonly<Record<Oddity, Word>> = {
+  early: 'begun before what it waits for was done or dry',
   'done-first': 'done, though nobody began it: its minutes are not known',
   again: 'said twice: the first counts',
   'not-on-it': 'stopped, though nobody was on it',

@@ -9,9 +9,12 @@ import type { Shared } from './shared.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import Button from '@mui/material/Button';
 import { onWall } from './times.ts';
+import { useStart } from './useStart.tsx';
 
 /** What comes after, for whose day it is; and what a new plan of the rest would change. */
-export function Next({ view, site, tasks, log, who, now, zero, person }: Shared & { person: number }) {
+export function Next({ person, ...shared }: Shared & { person: number }) {
+  const { view, site, tasks, log, now, zero } = shared;
+  const { start, question } = useStart(shared);
   const { system, state } = view;
   const { crew } = state.job;
   const next = site?.people[person]?.next ?? [];
@@ -20,7 +23,8 @@ export function Next({ view, site, tasks, log, who, now, zero, person }: Shared 
     <>
       <Section title="After that">
         <ol className="next">
-          {next.slice(1).map(({ task: id, from }) => {
+          {next.slice(1).map((one) => {
+            const { task: id, from } = one;
             const task = tasks.get(id);
             if (!task) return null;
             return (
@@ -29,7 +33,7 @@ export function Next({ view, site, tasks, log, who, now, zero, person }: Shared 
                 <span>
                   {said(taskWord(task), system)}, <bdi>{task.roomName}</bdi> <small>{formatMinutes(task.work)}</small>
                 </span>
-                <TextButton onClick={() => log.say({ kind: 'start', who, operation: id })}>Start this</TextButton>
+                <TextButton onClick={() => start(one)}>Start this</TextButton>
               </li>
             );
           })}
@@ -41,6 +45,7 @@ export function Next({ view, site, tasks, log, who, now, zero, person }: Shared 
           </p>
         ))}
       </Section>
+      {question}
       <Replan view={view} log={log} now={now} zero={zero} tasks={tasks} />
     </>
   );

@@ -2,6 +2,8 @@ import Button from '@mui/material/Button';
 import type { StopReason } from '@kovelin/core/job/vocabulary.ts';
 import { STOP_REASONS } from '@kovelin/core/job/vocabulary.ts';
 import { taskWord } from '@kovelin/core/paces/tasks.ts';
+import type { EdgeLeft } from '@kovelin/core/site/next.ts';
+import { HARDLY } from '@kovelin/core/site/paces.ts';
 import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
@@ -10,16 +12,20 @@ import Drawer from '@mui/material/Drawer';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { HowTo } from './HowTo.tsx';
-import { TakePhoto } from '../app/Photos.tsx';
+import { ShownPhoto, TakePhoto } from '../app/Photos.tsx';
 import type { Shared } from './shared.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { countdown, onWall } from './times.ts';
+import { useStart } from './useStart.tsx';
 
 /** The one thing to do, and the one thing to press. */
-export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shared & { person: number }) {
+export function NowCard({ person, ...shared }: Shared & { person: number }) {
+  const { view, site, tasks, log, who, now, zero } = shared;
   const { state, system, goTo, select } = view;
   const { crew } = state.job;
   const [stopping, setStopping] = useState(false);
+  const [doubted, setDoubted] = useState(false);
+  const { start, question } = useStart(shared);
   const { search } = useLocation();
   const own = site?.people[person];
   const on = own?.on ? (tasks.get(own.on) ?? null) : null;
@@ -39,7 +45,10 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
   useEffect(() => {
     follow();
   }, [id]);
-  const say = (kind: 'start' | 'done', operation: string): boolean => log.say({ kind, who, operation });
+  const finish = (operation: string): void => {
+    setDoubted(false);
+    log.say({ kind: 'done', who, operation });
+  };
   const stop = (reason: StopReason): void => {
     if (!on || log.say({ kind: 'stop', who, operation: on.id, value: { reason } })) setStopping(false);
   };
@@ -54,6 +63,11 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
   const waits = on ? null : (first?.waits ?? null);
   const waitsFor = waits?.task ? tasks.get(waits.task) : undefined;
   const since = own?.since ?? null;
+  const planned = own?.planned ?? task.work;
+  const taken = since === null ? 0 : now - since;
+  const photos = (log.entries ?? []).flatMap((entry) =>
+    entry.kind === 'photo' && entry.operation === task.id ? [entry] : [],
+  );
   return (
     <>
       <section className="now-card" aria-live="polite">
@@ -67,7 +81,8 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
         <p className="now-time">
           {on && since !== null ? (
             <>
-              <b>{countdown(now - since)}</b> of about {formatMinutes(own?.planned ?? task.work)}
+              <b>{countdown(taken)}</b> of about {formatMinutes(planned)}
+              {taken > planned + 1 && <strong className="over">, {formatMinutes(taken - planned)} over</strong>}
             </>
           ) : (
             <>
@@ -92,7 +107,7 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
         <p className="now-more">
           {task.name && (
             <Link to={`../technique${search}`} onClick={() => look(task)}>
-              Its play, stroke by stroke
+              Stroke by stroke
             </Link>
           )}
           <TakePhoto
@@ -102,11 +117,24 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
             asLink
           />
         </p>
+        {photos.length > 0 && (
+          <div className="now-photos">
+            {photos.slice(-3).map(({ id, value }) => (
+              <ShownPhoto key={id} id={value.photo} words={`${said(taskWord(task), system)}, taken just now`} />
+            ))}
+            <small role="status">{photos.length === 1 ? 'One photo' : `${photos.length} photos`} with this task</small>
+          </div>
+        )}
       </section>
       <div className="now-act">
         {on ? (
           <>
-            <Button size="large" variant="contained" className="done" onClick={() => say('done', on.id)}>
+            <Button
+              size="large"
+              variant="contained"
+              className="done"
+              onClick={() => (taken < HARDLY * planned ? setDoubted(true) : finish(on.id))}
+            >
               Done
             </Button>
             <Button size="large" variant="outlined" className="stop" onClick={() => setStopping(true)}>
@@ -114,12 +142,13 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
             </Button>
           </>
         ) : (
-          <Button size="large" variant="contained" className="start" onClick={() => say('start', task.id)}>
+          <Button size="large" variant="contained" className="start" onClick={() => first && start(first)}>
             Start
           </Button>
         )}
       </div>
       <Drawer anchor="bottom" open={stopping} onClose={() => setStopping(false)} className="site-sheet">
+        {own?.edge && <EdgeAdvice edge={own.edge} />}
         <h2>Stopped: why?</h2>
         <div className="site-reasons">
           {STOP_REASONS.filter((reason) => reason !== 'went-on').map((reason) => (
@@ -129,6 +158,33 @@ export function NowCard({ view, site, tasks, log, who, now, zero, person }: Shar
           ))}
         </div>
       </Drawer>
+      <Drawer anchor="bottom" open={doubted} onClose={() => setDoubted(false)} className="site-sheet">
+        <h2>Really done?</h2>
+        <p>
+          {countdown(taken)} of about {formatMinutes(planned)}. So short a time teaches no pace.
+        </p>
+        <div className="site-reasons">
+          <Button size="large" variant="contained" onClick={() => on && finish(on.id)}>
+            Yes, done
+          </Button>
+          <Button size="large" variant="outlined" onClick={() => setDoubted(false)}>
+            Not yet
+          </Button>
+        </div>
+      </Drawer>
+      {question}
     </>
+  );
+}
+
+/** What to do now with the wet edge that is left. */
+function EdgeAdvice({ edge: { way, minutes } }: { edge: EdgeLeft }) {
+  const time = formatMinutes(Math.max(1, minutes));
+  return (
+    <p className="edge-advice">
+      {way === 'corner' && `Go on to the corner first, about ${time}: an edge there is seen by nobody.`}
+      {way === 'feather' && `Roll its edge out thin now, over an arm’s length, within ${time}: then the lap is soft.`}
+      {way === 'rub' && 'Its edge has set: leave it, and rub it down when it is dry before you go on.'}
+    </p>
   );
 }
