@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, goTo, settled, test, typeWalls } from './helpers.ts';
 
 /** What a person does: each press of the pointer and each key, as the page hears them. */
@@ -117,6 +117,64 @@ test('a newcomer in America goes wall by wall: after the last, Enter offers what
   expect(clicks).toBeLessThanOrEqual(15);
   expect(keys).toBeLessThanOrEqual(60);
   await toTheEnd(page);
+});
+
+test.describe('all of it', () => {
+  test.use({ locale: 'en-GB' });
+  /** Answers what would turn a decision, with the first answer of each, until nothing in the room is assumed. */
+  async function answerAll(page: Page, press: (button: Locator) => Promise<void>): Promise<void> {
+    const left = page.locator('.survey-progress');
+    const question = page.locator('.asked').last();
+    const none = page.getByText('No assumption in this room');
+    await expect(left).toBeVisible();
+    while (!(await none.isVisible())) {
+      const was = await page.locator('.panel').textContent();
+      const end = question.getByRole('button', { name: /^(Yes, all of it|None|That is all)$/ });
+      await press((await end.count()) ? end.first() : question.locator('.option').first());
+      await expect(page.locator('.panel')).not.toHaveText(was ?? '');
+    }
+  }
+  test('an own room from the empty first page to its price, its list and Saturday’s plan, all that matters answered: 25 clicks, 45 keys', async ({
+    page,
+  }) => {
+    const counted = await counting(page);
+    const click = (name: string | RegExp) => page.getByRole('button', { name }).first().click();
+    await page.goto('/');
+    await expect(page.getByLabel('Who is it for?')).toHaveValue('');
+    // a list that the browser opens: one press on it, one in it
+    await page.getByLabel('Who is it for?').click();
+    await page.getByLabel('Who is it for?').selectOption('own');
+    await page.getByLabel('Length', { exact: true }).click();
+    await page.keyboard.type('4.35');
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('3.2');
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('2.5');
+    await page.keyboard.press('Enter');
+    await page.locator('.drawing > svg').waitFor();
+    await page.getByRole('link', { name: /^Measured\./ }).click();
+    await click('Existing');
+    await answerAll(page, (button) => button.click());
+    await goTo(page, 'Order');
+    await settled(page);
+    await expect(page.getByText('all answered')).toBeVisible();
+    await expect(figure(page, 'Price')).toContainText('£');
+    await page.getByRole('link', { name: 'Shopping list' }).click();
+    await expect(page.getByRole('main', { name: 'Shopping list' })).toContainText('Wall paint');
+    await page.goBack();
+    await goTo(page, 'Sequence');
+    await page.getByLabel('First day', { exact: true }).click();
+    await page.keyboard.type('Sat');
+    await page.keyboard.press('Enter');
+    await settled(page);
+    // alone, on the day that was said: no day of theirs is a day off
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await expect(page.locator('.closing h3')).toContainText(/Earliest: day \d, (Sat|Sun|Mon)/);
+    const { clicks, keys } = await counted();
+    console.log('newcomer', clicks, keys);
+    expect(clicks).toBeLessThanOrEqual(25);
+    expect(keys).toBeLessThanOrEqual(45);
+  });
 });
 
 test.describe('what was in the way', () => {

@@ -5,7 +5,7 @@ import { heading } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import Button from '@mui/material/Button';
 import Drawer from '@mui/material/Drawer';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { TextInput } from '../ui/TextInput.tsx';
 import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';
@@ -17,11 +17,12 @@ export function useStart(shared: Shared): { readonly start: (next: NextTask) => 
   const { log, who } = shared;
   const [asked, setAsked] = useState<NextTask | null>(null);
   /** Entries there were at the last press: until they are more, a second press is the same one. */
-  const [pressed, setPressed] = useState<number | null>(null);
+  const pressed = useRef<number | null>(null);
   const count = log.entries?.length ?? 0;
   const begin = (operation: string, note = '') => {
-    if (pressed === count && log.failed === null) return;
-    if (log.say({ kind: 'start', who, operation, ...(note.trim() ? { note: note.trim() } : {}) })) setPressed(count);
+    if (pressed.current === count && log.failed === null) return;
+    if (log.say({ kind: 'start', who, operation, ...(note.trim() ? { note: note.trim() } : {}) }))
+      pressed.current = count;
     setAsked(null);
   };
   return {

@@ -9,7 +9,7 @@ declare module '@mui/material/styles' {
 }
 
 /** Is the page as narrow as a phone? */
-export const PHONE = '(max-width: 700px)';
+export const PHONE = '(max-width: 700px), (max-height: 480px)';
 /** Where fingers press. */
 export const TOUCH = '@media (max-width: 700px), (pointer: coarse)';
 /** The least that a finger finds, px (WCAG 2.2, 2.5.5). */
