@@ -17,6 +17,8 @@ export interface Wanted {
   readonly surface?: SurfaceId;
   /** The conversation of its room. */
   readonly ask?: 'room';
+  /** The field it is said in. */
+  readonly show?: 'start';
 }
 export interface Known {
   readonly job: Pick<Job, 'rooms' | 'products' | 'crew' | 'defects' | 'leftovers' | 'earlier' | 'pricing'>;
@@ -51,7 +53,7 @@ function toMeasure(takeoffs: readonly RoomTakeoff[]): Wanted | null {
 }
 
 const OF: Readonly<Record<StepKey, (known: Known) => Wanted>> = {
-  measure: () => ({ say: 'Measured. What is on the walls now?', step: 'specify' }),
+  measure: () => ({ say: 'Measured. What is on the walls now?', step: 'specify', ask: 'room' }),
   specify: ({ assumed }) => {
     const [first] = assumed?.open ?? [];
     if (!assumed || !first)
@@ -82,12 +84,12 @@ const OF: Readonly<Record<StepKey, (known: Known) => Wanted>> = {
       return { say: 'It cannot be planned yet: what stands in the way is named here.', step: 'sequence' };
     return job.crew.start
       ? { say: 'Print each person’s day, or pin a task where it has to be.', step: 'sequence' }
-      : { say: 'Say on which day it begins: then every time has its date.', step: 'sequence' };
+      : { say: 'Say on which day it begins: then every time has its date.', step: 'sequence', show: 'start' };
   },
   site: ({ job }) =>
     job.crew.start
       ? { say: 'Press Start when you begin a task: drying is counted from there.', step: 'site' }
-      : { say: 'Say in Sequence on which day it begins, then press Start on site.', step: 'sequence' },
+      : { say: 'Say in Sequence on which day it begins, then press Start on site.', step: 'sequence', show: 'start' },
   inspect: ({ job }) => {
     const open = rows(job.defects).filter(({ state }) => state === 'open');
     const [first] = open;

@@ -20,6 +20,7 @@ export function NextLine() {
     room,
     surface,
     ask,
+    show,
   } = wantedNext(step.key, {
     job: state.shown,
     takeoffs,
@@ -29,8 +30,9 @@ export function NextLine() {
   const where = new URLSearchParams(search);
   where.delete('ask');
   where.delete('show');
-  for (const [key, value] of Object.entries({ room, surface, ask })) if (value) where.set(key, value);
-  const isHere = there === page && !ask && (!room || room === new URLSearchParams(search).get('room')) && !surface;
+  for (const [key, value] of Object.entries({ room, surface, ask, show })) if (value) where.set(key, value);
+  const isHere =
+    there === page && !ask && !show && (!room || room === new URLSearchParams(search).get('room')) && !surface;
   const text = said(say, system);
   return (
     <nav className="next-line" aria-label="What is next">

@@ -25,6 +25,7 @@ const PLACES = [
   ['Go to the work', ['.entry-panel', 'main']],
   ['Go to the drawing', ['.drawing']],
   ['Go to the panel', ['.panel']],
+  ['Go to what is next', ['.next-line']],
 ] as const;
 
 /** Past tape and rooms: the first thing in the part that is chosen takes the focus with the next Tab. */

@@ -7,8 +7,9 @@ import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { nameWord } from '@kovelin/core/words/names.ts';
 import { LABOUR } from '@kovelin/core/words/work.ts';
-import { useEffect, useId, useState } from 'react';
-import { Link, useLocation, useSearchParams } from 'react-router';
+import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { useLedTo } from '../app/useLedTo.ts';
 import { useHalfTyped } from '../app/half-typed.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
@@ -112,20 +113,7 @@ const FIRM = [
 ] as const;
 /** Who offers it: said once, and there in the next job. */
 function FirmFields({ view }: { view: WholeView }) {
-  const first = useId();
-  const [params, setParams] = useSearchParams();
-  const isLedTo = params.get('show') === 'firm';
-  useEffect(() => {
-    if (!isLedTo) return;
-    document.getElementById(first)?.focus();
-    setParams(
-      (now) => {
-        now.delete('show');
-        return now;
-      },
-      { replace: true },
-    );
-  }, [isLedTo, first, setParams]);
+  const first = useLedTo('firm');
   const { firm } = view.state.shown.pricing;
   return FIRM.map(([key, label, placeholder]) => (
     <DraftField

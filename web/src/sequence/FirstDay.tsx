@@ -3,6 +3,7 @@ import { anybodyWorks, nextWorkday } from '@kovelin/core/sequence/calendar.ts';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { WholeView } from '../app/whole.ts';
+import { useLedTo } from '../app/useLedTo.ts';
 import { DayField } from '../ui/DayField.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Window } from '../ui/Window.tsx';
@@ -15,6 +16,7 @@ const said = (day: string) =>
 /** The day a job begins; one that nobody works is asked about, never moved. */
 export function FirstDay({ view, crew }: { view: WholeView; crew: Crew }) {
   const { session, state } = view;
+  const id = useLedTo('start');
   const [asked, setAsked] = useState<string | null>(null);
   const set = (change: Partial<Crew>) => session.edit({ name: 'setCrew', args: { set: change } });
   const isOff = crew.start !== null && !anybodyWorks(crew, crew.start);
@@ -23,6 +25,7 @@ export function FirstDay({ view, crew }: { view: WholeView; crew: Crew }) {
     <>
       <DayField
         single
+        id={id}
         label="First day"
         form={state.job.region.dates}
         days={crew.start ? [crew.start] : []}

@@ -188,6 +188,7 @@ function Entry({ entry, view, tasks, log, who, now, zero, odd }: EntryProps) {
       <b>{timed}</b>
       <span>
         {wordsOf(entry, tasks, view)} <small>{name}</small>
+        {entry.kind === 'start' && entry.note && <small>{entry.note}</small>}
         {entry.kind === 'photo' && <ShownPhoto id={entry.value.photo} words={entry.note ?? `of ${timed}`} />}
         {odd && <small className="caution">{said(capital(ODD[odd]), system)}</small>}
         {mending && (

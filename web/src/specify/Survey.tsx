@@ -73,7 +73,8 @@ export function Survey({ view, s, ask, reaching }: SurveyProps) {
   const { session, state, derived, system, takeoff } = view;
   const [key, setKey] = useState<QuestionKey | null>(QUESTIONS.find((q) => q.key === ask)?.key ?? null);
   const [trail, setTrail] = useState<readonly Passed[]>([]);
-  const [arrived, setArrived] = useState(0);
+  // who was led here is at the question
+  const [arrived, setArrived] = useState(ask === null ? 0 : 1);
   /** all: also what would change nothing; none: no more, for now. */
   const [asks, setAsks] = useState<'what matters' | 'all' | 'none'>('what matters');
   const { room, id } = s.surface;

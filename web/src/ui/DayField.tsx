@@ -10,6 +10,7 @@ import { DraftField } from './DraftField.tsx';
 const Calendar = lazy(() => import('./Calendar.tsx'));
 
 interface DayFieldProps {
+  readonly id?: string;
   readonly label: string;
   readonly form: DateForm;
   readonly days: readonly string[];
@@ -20,12 +21,13 @@ interface DayFieldProps {
 }
 
 /** Days typed as the region writes them or by name (Sat, tomorrow), with commas between, or picked from a calendar. */
-export function DayField({ label, form, days, placeholder, single = false, onCommit }: DayFieldProps) {
+export function DayField({ id, label, form, days, placeholder, single = false, onCommit }: DayFieldProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const from = `${label}: from a calendar`;
   return (
     <Box component="span" sx={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'end', gap: '4px' }}>
       <DraftField
+        {...(id === undefined ? {} : { id })}
         label={label}
         value={days.map((day) => dayText(day, form)).join(', ')}
         placeholder={placeholder ?? dayText('2026-12-25', form)}

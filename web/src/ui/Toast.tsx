@@ -11,7 +11,7 @@ interface ToastProps {
   readonly forHowLong?: number | null;
 }
 
-/** What is said at the lower edge, once, with what answers it. */
+/** What is said above the work, once, with what answers it. */
 export const Toast = ({ message, actions, onGone, forHowLong = null }: ToastProps) => (
   <Snackbar
     open

@@ -328,13 +328,9 @@ export const THEME = createTheme({
       },
     },
     MuiSnackbar: {
-      styleOverrides: {
-        // above the ledger; on a phone, where the lower edge has what is pressed, under the line at the top
-        root: {
-          bottom: 66,
-          [`@media ${PHONE}`]: { top: 54, bottom: 'auto' },
-        },
-      },
+      // at the lower edge is what is pressed: the sheets of a phone, the ledger
+      defaultProps: { anchorOrigin: { vertical: 'top', horizontal: 'center' } },
+      styleOverrides: { root: { top: 66, [`@media ${PHONE}`]: { top: 54 } } },
     },
     MuiSnackbarContent: {
       styleOverrides: {
