@@ -196,9 +196,10 @@ test.describe('by keyboard alone', () => {
     await page.keyboard.type('2.5');
     await page.keyboard.press('Enter');
     await page.locator('.drawing > svg').waitFor();
+    await page.keyboard.press('Alt+2');
     await tabTo(page.getByRole('button', { name: 'Go to what is next' }));
     await page.keyboard.press('Enter');
-    await tabTo(page.getByRole('link', { name: /^Measured\./ }));
+    await tabTo(page.getByRole('link', { name: /^Say what is there now|assumptions in this price/ }));
     await page.keyboard.press('Enter');
     const question = page.locator('.asked').last();
     const none = page.getByText('No assumption in this room');

@@ -56,8 +56,8 @@ const OF: Readonly<Record<StepKey, (known: Known) => Wanted>> = {
   measure: () => ({ say: 'Measured. What is on the walls now?', step: 'specify', ask: 'room' }),
   specify: ({ assumed }) => {
     const [first] = assumed?.open ?? [];
-    if (!assumed || !first)
-      return { say: assumed ? 'Every answer is there. Look what it takes.' : 'Say what is there now.', step: 'order' };
+    if (!assumed) return { say: 'Say what is there now.', step: 'specify', ask: 'room' };
+    if (!first) return { say: 'Every answer is there. Look what it takes.', step: 'order' };
     const { room, surface } = first;
     const say = `${many(assumed.open.length, 'assumption')} in this price: answer what you can.`;
     // the whole room is asked about first

@@ -330,7 +330,8 @@ export const THEME = createTheme({
     MuiSnackbar: {
       // at the lower edge is what is pressed: the sheets of a phone, the ledger
       defaultProps: { anchorOrigin: { vertical: 'top', horizontal: 'center' } },
-      styleOverrides: { root: { top: 66, [`@media ${PHONE}`]: { top: 54 } } },
+      // stronger than the toolkit's own rule for wide windows
+      styleOverrides: { root: { '&&': { top: 66 }, [`@media ${PHONE}`]: { '&&': { top: 54 } } } },
     },
     MuiSnackbarContent: {
       styleOverrides: {
