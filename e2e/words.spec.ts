@@ -131,3 +131,76 @@ test('a job in feet says baseboard and color, and no British word, in every step
   }
   expect(foreign).toEqual([]);
 });
+
+/** Sizes of the other system, as people and papers write them. A setting names both, and a code on a label is the same everywhere. */
+const FEET =
+  /.{0,40}(\d\s?['′″"](?!\w)|\d (ft|in|inch|inches|feet|gal|qt|oz)\b(?! (the |Living))|°F|\binch(es)?\b).{0,30}/g;
+const METRES = /.{0,40}(\d\s?(mm|cm|m|m²|L|ml|°C)\b|\b(millimet|centimet)(er|re)s?\b|°C).{0,30}/g;
+for (const [locale, lengths, foreign] of [
+  ['en-GB', ['4.35', '3.2', '2.5'], FEET],
+  ['en-US', [`14'3`, `10'6`, `8'`], METRES],
+] as const)
+  test.describe(`a room of one system of units, ${locale}`, () => {
+    test.use({ locale });
+    test('has no size of the other in any view, test or paper', async ({ page }) => {
+      const found = new Set<string>();
+      const look = async (where: string) => {
+        const text = (await told(page)).replaceAll(/^[A-Z]+:.*$/gm, '');
+        for (const [one] of text.matchAll(foreign)) found.add(`${where}: ${one.replaceAll('\n', ' ')}`);
+      };
+      const press = (name: string | RegExp) => page.getByRole('button', { name }).first().click();
+      await page.goto('/');
+      for (const [i, label] of ['Length', 'Width', 'Height'].entries())
+        await page.getByLabel(label, { exact: true }).fill(lengths[i] ?? '');
+      await look('first page');
+      await press('Draw it');
+      await page.locator('.drawing > svg').waitFor();
+      await settled(page);
+      const rail = locale === 'en-GB' ? 'Dado rail' : 'Chair rail';
+      await page.getByLabel(`${rail} face`).fill(locale === 'en-GB' ? '60 mm' : '3"');
+      await page.keyboard.press('Enter');
+      await expect(
+        page.getByLabel(/^at the height of|^its height/i).or(page.locator('.trim-pair input').last()),
+      ).toBeVisible();
+      await look('Measure');
+      for (const way of ['Shorthand', 'Takeoff']) {
+        await press(way);
+        await look(way);
+      }
+      await goTo(page, 'Specify');
+      await settled(page);
+      for (const change of await page.getByRole('button', { name: /^Change / }).all()) await change.click();
+      await look('Specify');
+      await press('Existing');
+      const answers = page.locator('.answers').getByRole('button');
+      for (let n = await answers.count(); n > 0; n--) {
+        await answers.nth(n - 1).click();
+        await look('Existing');
+      }
+      await press('Preview');
+      await look('Preview');
+      for (const [step, sides] of [
+        ['Order', ['Everything else', /^Labou?r and price/]],
+        ['Technique', []],
+        ['Sequence', []],
+        ['Site', ['List', 'Cans']],
+        ['Inspect', ['Touch up']],
+        ['Record', ['What is left']],
+      ] as const) {
+        await goTo(page, step);
+        await settled(page);
+        await look(step);
+        for (const side of sides) {
+          await press(side);
+          await look(`${step}, ${side}`);
+        }
+      }
+      const job = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
+      for (const paper of ['sheet', 'schedule', 'quote', 'list', 'lines', 'punch', 'acceptance', 'labels', 'home']) {
+        await visit(page, `${job}/${paper}`);
+        await page.locator('h1').first().waitFor();
+        await look(paper);
+      }
+      expect([...found]).toEqual([]);
+    });
+  });

@@ -9,7 +9,8 @@ import { groupBy } from '../units/group.ts';
 import { aboutLength } from '../units/length.ts';
 import { heading, said } from '../units/word.ts';
 import { DEFECT, DEFECT_STATE, LIGHT_AT, REMEDY, VIEWING } from '../words/found.ts';
-import { namesWord, nameWord } from '../words/names.ts';
+import { nameWord } from '../words/names.ts';
+import { clientNamesIn } from '../specify/client-names.ts';
 import { paintWord } from '../words/systems.ts';
 import { bullets, head, LINES, page, t } from './pdf.ts';
 
@@ -24,7 +25,7 @@ export function acceptancePdf(job: Job, surfaces: readonly Specified[]): TDocume
       const s = own.find(({ surface }) => surface.id === defect.surface);
       return s
         ? [
-            `${n}. ${heading(nameWord(s.surface.name), system)}: ${said(DEFECT[defect.kind].name, system)}, ${said(DEFECT_STATE[defect.state], system)}`,
+            `${n}. ${heading(clientNamesIn([s], job.rooms.byId[room]), system)}: ${said(DEFECT[defect.kind].name, system)}, ${said(DEFECT_STATE[defect.state], system)}`,
           ]
         : [];
     });
@@ -33,7 +34,7 @@ export function acceptancePdf(job: Job, surfaces: readonly Specified[]): TDocume
       head(job.rooms.byId[room]?.name ?? '', 15),
       table(
         [...paints].map(([paint, same]): TableCell[] => [
-          t(heading(namesWord(same.map(({ surface }) => surface.name)), system)),
+          t(heading(clientNamesIn(same, job.rooms.byId[room]), system)),
           t(paint),
         ]),
       ),

@@ -13,7 +13,7 @@ import { counted, heading, said } from '../units/word.ts';
 import type { JobRecord } from '../whole/record.ts';
 import { careWords } from '../words/care.ts';
 import { LAID } from '../words/found.ts';
-import { namesWord } from '../words/names.ts';
+import { clientNamesIn } from '../specify/client-names.ts';
 import { pileWord } from '../words/systems.ts';
 import { FABRIC, SHEEN } from '../words/terms.ts';
 import { head, bullets, LINES, page, t } from './pdf.ts';
@@ -127,9 +127,20 @@ export function homeRecordPdf(job: Job, record: JobRecord): TDocumentDefinitions
             const [first] = own;
             if (!first) return [];
             return told(job, first).map((line, i): TableCell[] => [
-              t(i ? '' : heading(namesWord(own.map(({ specified }) => specified.surface.name)), system), {
-                bold: true,
-              }),
+              t(
+                i
+                  ? ''
+                  : heading(
+                      clientNamesIn(
+                        own.map(({ specified }) => specified),
+                        job.rooms.byId[room],
+                      ),
+                      system,
+                    ),
+                {
+                  bold: true,
+                },
+              ),
               line.hex
                 ? { canvas: [{ type: 'rect', x: 0, y: 2, w: 10, h: 10, color: line.hex, lineColor: '#20302F' }] }
                 : '',

@@ -74,7 +74,16 @@ const bare = ({
   notBefore,
 }: Task) => [id, work, people, interruptible, after, room, paint, tool, who, hours, at, by, uses, notBefore] as const;
 const said = ({ hours, start, weekdays, holidays, extra, zone, quiet, people }: Job['crew']) =>
-  [hours, start, weekdays, holidays, extra, zone, quiet, people.map((p) => [p.hours, p.from, p.until, p.away])] as const;
+  [
+    hours,
+    start,
+    weekdays,
+    holidays,
+    extra,
+    zone,
+    quiet,
+    people.map((p) => [p.hours, p.from, p.until, p.away]),
+  ] as const;
 
 /** The same tasks on the same days are not searched twice, whatever else of the job changed. */
 const search = rememberLast(

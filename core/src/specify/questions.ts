@@ -12,7 +12,8 @@ import {
   TEXTURES,
   TOUCHERS,
 } from '../job/vocabulary.ts';
-import { both, counted, inOrder, pair, phrase, type Word } from '../units/word.ts';
+import { both, counted, inBoth, inOrder, pair, phrase, type Word } from '../units/word.ts';
+import { isImperial } from '../units/si.ts';
 import { COAT, CONDITION, LEVEL, SHEEN, STAIN, SUBSTRATE, TEXTURE, TOUCHER, type Words } from '../words/terms.ts';
 import type { Specified } from './specify.ts';
 import { coatOf, conditionOf, holesOf, isRaked } from './case.ts';
@@ -320,13 +321,15 @@ export type TestId = 'solvent' | 'cross-cut' | 'drop' | 'wipe' | 'moisture';
 export interface SurfaceTest {
   readonly id: TestId;
   readonly title: string;
-  readonly steps: readonly string[];
+  readonly steps: readonly Word[];
   /** Asked for where the answer is not known. */
   readonly helps: (s: Specified) => boolean;
   readonly results: readonly (readonly [Partial<Survey>, Word])[];
   readonly isNow: (survey: Survey) => number;
 }
 const at = <T>(list: readonly T[], value: T): number => list.indexOf(value);
+
+const APART = inBoth((system) => (isImperial(system) ? '1/16 in' : '2 mm'));
 
 /** What a painter can find out on the spot [common practice, no source; cross-cut: ISO 2409, ASTM D3359]. */
 export const TESTS: readonly SurfaceTest[] = [
@@ -360,7 +363,7 @@ export const TESTS: readonly SurfaceTest[] = [
     id: 'cross-cut',
     title: 'Cross-cut and tape',
     steps: [
-      'With a sharp blade and a rule, score six lines 2 mm apart down to the ground, and six across them.',
+      phrase`With a sharp blade and a rule, score six lines ${APART} apart down to the ground, and six across them.`,
       'Brush off, press clear tape on, and pull it off in one go at a low angle.',
       'Count how much of the lattice came away. ISO 2409 counts 0 (nothing) to 5; ASTM D3359 the other way round.',
     ],

@@ -7,12 +7,12 @@ import type { Job } from '../job/types.ts';
 import { trimNumber } from '../units/length.ts';
 import { groupBy } from '../units/group.ts';
 import { alike } from '../specify/alike.ts';
+import { clientNamesIn } from '../specify/client-names.ts';
 import { effective } from '../specify/reasons.ts';
 import type { Specified } from '../specify/specify.ts';
 import { cautionsOf } from '../specify/warnings.ts';
 import type { Money } from '../units/si.ts';
 import { capital, inOrder, phrase, said, type Word } from '../units/word.ts';
-import { namesWord } from '../words/names.ts';
 import { reasonWord } from '../words/reasons.ts';
 import { coatsWord, prepWord, primerWord, colourWord } from '../words/systems.ts';
 import { SHEEN } from '../words/terms.ts';
@@ -76,10 +76,7 @@ function sentenceOf(group: readonly Specified[], room: Room | undefined): Word {
     ...(primer.extent === 'none' ? [] : [primerWord(primer)]),
     phrase`${coatsWord(effective(s.system.coats))} of ${s.product.name}, ${colourWord(s.colour)}, ${SHEEN[s.sheen]}`,
   ];
-  const names = namesWord(
-    group.map((g) => g.surface.name),
-    room?.walls.order.length,
-  );
+  const names = clientNamesIn(group, room);
   return phrase`${capital(names)}: ${inOrder(steps, '; ')}.`;
 }
 /** The job as an offer on a given day, its options priced. */
@@ -156,7 +153,7 @@ function whatOf(job: Job, option: Job['options']['byId'][string], surfaces: read
     ? `in ${job.products[finish.product]?.name}, ${job.colours[finish.colour]?.name}`
     : 'painted as well';
   const perRoom = [...groupBy(chosen, (s) => s.surface.room)].map(
-    ([room, list]) => phrase`${job.rooms.byId[room]?.name ?? ''}: ${namesWord(list.map((s) => s.surface.name))}`,
+    ([room, list]) => phrase`${job.rooms.byId[room]?.name ?? ''}: ${clientNamesIn(list, job.rooms.byId[room])}`,
   );
   return chosen.length
     ? said(phrase`${inOrder(perRoom, '. ')}; ${how}`, systemOf(job))

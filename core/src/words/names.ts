@@ -79,3 +79,35 @@ function groupWord(group: readonly Name[], ofRoom: number): Word {
     return `all ${numberWord(ofRoom)} walls`;
   return onWall(first, phrase`${many} ${listed(group.map((name) => name.label))}`);
 }
+
+/** As a client calls them: no labels of ours but a wall's. */
+const PLAIN: Readonly<Partial<Record<NameKind, readonly [one: Word, many: Word]>>> = {
+  lining: plural('door lining'),
+  back: [phrase`far ${TRIM.casing}`, phrase`far ${TRIM.casing}s`],
+  sash: ['window sash', 'window sashes'],
+  reveal: plural('reveal'),
+  board: plural('window board'),
+};
+/** “walls A and B; two doors; pilaster on wall C”. `wallOf`: the label of the wall that a surface is on; null: it is on none. */
+export function clientNames<T extends { readonly name: Name }>(
+  surfaces: readonly T[],
+  wallOf: (surface: T) => string | null,
+  ofRoom = Infinity,
+): Word {
+  const groups = groupBy(surfaces, ({ name }) => `${name.kind} ${name.wall ?? ''}`);
+  return inOrder(
+    [...groups.values()].map((group): Word => {
+      const [first] = group;
+      if (!first?.name.label || first.name.kind === 'wall')
+        return namesWord(
+          group.map(({ name }) => name),
+          ofRoom,
+        );
+      const [one, many] = PLAIN[first.name.kind] ?? wordsOf(first.name.kind);
+      if (group.length > 1) return onWall(first.name, phrase`${numberWord(group.length)} ${many}`);
+      const wall = first.name.wall ?? wallOf(first);
+      return wall === null ? one : phrase`${one} ${isPart(first.name.kind) ? 'on' : 'in'} wall ${wall}`;
+    }),
+    '; ',
+  );
+}

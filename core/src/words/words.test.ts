@@ -23,7 +23,7 @@ import { quoteOf } from '../whole/quote.ts';
 import { baseOrder, basePlan } from '../whole/plan.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { STARTING } from './defaults.ts';
-import { namesWord, nameWord, type Name } from './names.ts';
+import { clientNames, namesWord, nameWord, type Name } from './names.ts';
 import { reasonWord, WORDING } from './reasons.ts';
 import * as systems from './systems.ts';
 import * as terms from './terms.ts';
@@ -252,5 +252,22 @@ describe('words are put together', () => {
     const four = ['A', 'B', 'C', 'D'].map((label) => name('wall', label));
     expect(said(namesWord(four, 4), 'imperial')).toBe('all four walls');
     expect(said(namesWord(four, 5), 'imperial')).toBe('walls A, B, C and D');
+    // a client knows walls, and what is a door; our labels they do not
+    const onB = (own: Name) => ({ name: own });
+    const all = [...four, name('door', 'd1'), name('door', 'd2'), name('lining', 'd1'), name('pilaster', 'p1')].map(
+      onB,
+    );
+    expect(
+      said(
+        clientNames(all, () => 'B', 4),
+        'metric',
+      ),
+    ).toBe('all four walls; two doors; door lining in wall B; pilaster on wall B');
+    expect(
+      said(
+        clientNames([onB(name('dado', 'p1', 'C'))], () => 'B'),
+        'metric',
+      ),
+    ).toBe('dado on wall C');
   });
 });

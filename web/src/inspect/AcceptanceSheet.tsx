@@ -2,7 +2,7 @@ import { formatLength } from '@kovelin/core/units/length.ts';
 import { dayText } from '@kovelin/core/units/day-text.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { DEFECT, DEFECT_STATE, LIGHT_AT, VIEWING } from '@kovelin/core/words/found.ts';
-import { namesWord, nameWord } from '@kovelin/core/words/names.ts';
+import { clientNamesIn } from '@kovelin/core/specify/client-names.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { groupBy } from '@kovelin/core/units/group.ts';
 import { Paper } from '../app/Paper.tsx';
@@ -39,7 +39,7 @@ export default function AcceptanceSheet() {
               <tbody>
                 {paints.map(([paint, surfaces]) => (
                   <tr key={paint}>
-                    <td>{heading(namesWord(surfaces.map(({ surface }) => surface.name)), system)}</td>
+                    <td>{heading(clientNamesIn(surfaces, room), system)}</td>
                     <td>{paint}</td>
                   </tr>
                 ))}
@@ -51,7 +51,7 @@ export default function AcceptanceSheet() {
                   const s = own.find(({ surface }) => surface.id === defect.surface);
                   return (
                     <li key={defect.id}>
-                      {n}. {s && heading(nameWord(s.surface.name), system)}: {said(DEFECT[defect.kind].name, system)},{' '}
+                      {n}. {s && heading(clientNamesIn([s], room), system)}: {said(DEFECT[defect.kind].name, system)},{' '}
                       {said(DEFECT_STATE[defect.state], system)}
                     </li>
                   );

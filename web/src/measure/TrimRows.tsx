@@ -3,7 +3,7 @@ import type { Room } from '@kovelin/core/job/measured.ts';
 import { TRIM_KINDS, type TrimKind } from '@kovelin/core/job/vocabulary.ts';
 import { PROFILES } from '@kovelin/core/job/profiles.ts';
 import { typeLength } from '@kovelin/core/units/length.ts';
-import type { System } from '@kovelin/core/units/si.ts';
+import { isImperial, type System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { TRIM } from '@kovelin/core/words/terms.ts';
 import { LengthField } from '../ui/LengthField.tsx';
@@ -12,10 +12,11 @@ import type { JobSession } from '../store/session.ts';
 import { Check } from '../ui/Check.tsx';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
 
-const STARTS_AT: Readonly<Partial<Record<TrimKind, Reading>>> = {
-  'chair-rail': { typed: `3'`, metres: 0.9144 },
-  'picture-rail': { typed: `6'6`, metres: 1.9812 },
-};
+/** Where a rail usually is, in the units of the job. */
+const startsAtIn = (system: System): Readonly<Partial<Record<TrimKind, Reading>>> =>
+  isImperial(system)
+    ? { 'chair-rail': { typed: `3'`, metres: 0.9144 }, 'picture-rail': { typed: `6'6`, metres: 1.9812 } }
+    : { 'chair-rail': { typed: '0.9 m', metres: 0.9 }, 'picture-rail': { typed: '2 m', metres: 2 } };
 
 /** Runs of trim round the room: a face width, and a height where the kind needs one. */
 export function TrimRows({ view, room, takeoff }: RoomProps) {
@@ -49,7 +50,7 @@ interface TrimRunProps {
 /** Rendered again when something of this run changed, and for nothing else. */
 const TrimRun = memo(function TrimRun({ session, system, room, kind, run, problem }: TrimRunProps) {
   const edit = (next: Run | null) => ({ name: 'setTrim' as const, args: { room, kind, run: next ?? null } });
-  const startsAt = run?.at ?? STARTS_AT[kind] ?? null;
+  const startsAt = run?.at ?? startsAtIn(system)[kind] ?? null;
   const withFace = (face: Reading | null) =>
     edit(face && { face, girth: run?.girth ?? null, at: startsAt, later: run?.later ?? false });
   return (

@@ -7,7 +7,7 @@ import { groupBy } from '@kovelin/core/units/group.ts';
 import { formatVolume } from '@kovelin/core/units/quantities.ts';
 import { counted, heading, said } from '@kovelin/core/units/word.ts';
 import { careWords } from '@kovelin/core/words/care.ts';
-import { namesWord } from '@kovelin/core/words/names.ts';
+import { clientNamesIn } from '@kovelin/core/specify/client-names.ts';
 import { SHEEN } from '@kovelin/core/words/terms.ts';
 import { PdfButton } from '../app/PdfButton.tsx';
 import { Paper } from '../app/Paper.tsx';
@@ -62,7 +62,15 @@ export default function HomeSheet() {
                   if (!first) return null;
                   return (
                     <tr key={first.id}>
-                      <td>{heading(namesWord(same.map(({ specified }) => specified.surface.name)), system)}</td>
+                      <td>
+                        {heading(
+                          clientNamesIn(
+                            same.map(({ specified }) => specified),
+                            job.rooms.byId[room],
+                          ),
+                          system,
+                        )}
+                      </td>
                       <td>
                         {paintsOf(first.layers)
                           .reverse()

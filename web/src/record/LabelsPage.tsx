@@ -4,6 +4,7 @@ import { labelGroups } from '@kovelin/core/record/told.ts';
 import { jobRecord } from '@kovelin/core/whole/record.ts';
 import { bad, good } from '@kovelin/core/units/problem.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
+import { isImperial } from '@kovelin/core/units/si.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import { namesWord } from '@kovelin/core/words/names.ts';
 import { useState } from 'react';
@@ -40,6 +41,8 @@ export default function LabelsPage() {
   });
   const chosen = groups.filter(({ key }) => !off.has(key));
   const size = LABEL_SHEETS[sheet];
+  /** What the packet says, mm. */
+  const across = (width: number) => (isImperial(system) ? `${Number((width / 25.4).toFixed(2))} in` : `${width} mm`);
   return (
     <main className="sheet-view labels-page" aria-label="Labels">
       <h1>Labels</h1>
@@ -60,7 +63,10 @@ export default function LabelsPage() {
           value={sheet}
           options={keysOf(LABEL_SHEETS).map((key) => {
             const { paper, columns, rows, width, height } = LABEL_SHEETS[key];
-            return [key, `${paper === 'a4' ? 'A4' : 'Letter'}, ${columns * rows} of ${width} × ${height} mm`] as const;
+            return [
+              key,
+              `${paper === 'a4' ? 'A4' : 'Letter'}, ${columns * rows} of ${across(width)} × ${across(height)}`,
+            ] as const;
           })}
           onChange={setSheet}
         />

@@ -127,9 +127,11 @@ function Test({ view, s, test, set, onNext }: Props & { test: SurfaceTest; set: 
       <h4>{test.title}</h4>
       <TestDrawing test={test.id} />
       <ol>
-        {test.steps.map((step) => (
-          <li key={step}>{step}</li>
-        ))}
+        {test.steps
+          .map((step) => said(step, view.system))
+          .map((step) => (
+            <li key={step}>{step}</li>
+          ))}
       </ol>
       {test.id === 'moisture' ? (
         <>

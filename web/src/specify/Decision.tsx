@@ -9,7 +9,7 @@ import { turnsOf } from '@kovelin/core/specify/what-if.ts';
 import { LEVEL_OF } from '@kovelin/core/specify/classes.ts';
 import { counted, heading, inOrder, said } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
-import { MEMBER_WORDS, memberWord, pileSize } from '@kovelin/core/words/systems.ts';
+import { MEMBER_WORDS, memberWord } from '@kovelin/core/words/systems.ts';
 import { HOLES } from '@kovelin/core/words/terms.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -61,7 +61,6 @@ export function Decision({ view, s, member, reaching, rests }: DecisionProps) {
       </div>
       <b>
         {heading(say(effective(decided)), system)}
-        {member === 'cover' && <small> {otherPile(effective(s.system.cover).pile, system)}</small>}
         {member === 'sheen' && <small> {LEVEL_OF[s.sheen]}</small>}
       </b>
       {member === 'primer' && s.primers.length > 0 && (
@@ -113,10 +112,6 @@ function Resting({ s, rests }: { s: Specified; rests: readonly QuestionKey[] }) 
     </p>
   );
 }
-
-/** The pile in the other system as well: covers are sold by either. */
-const otherPile = (pile: number, system: WholeView['system']) =>
-  said(pileSize(pile), system === 'imperial' ? 'metric' : 'imperial');
 
 /** Each step with its paper and its holes. */
 function PrepSteps({ s, system }: { s: Specified; system: WholeView['system'] }) {
