@@ -111,7 +111,7 @@ test('a job goes to another device and comes back: logs are united, differences 
   const card = phone.page.locator('.now-card').getByLabel('Photo');
   await card.setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: taken });
   await phone.page.getByRole('button', { name: 'Log', exact: true }).click();
-  await phone.page.locator('.photo img').waitFor();
+  await phone.page.locator('.log .photo img').waitFor();
   // what is none is said, and nothing is noted
   const letter = Buffer.from('Dear painter, this is no photo.');
   await card.setInputFiles({ name: 'letter.jpg', mimeType: 'image/jpeg', buffer: letter });
@@ -161,7 +161,7 @@ test('a job goes to another device and comes back: logs are united, differences 
   await visit(page, `/job/${job}/site`);
   await page.getByRole('button', { name: 'Log', exact: true }).click();
   await expect(page.locator('.log li')).toHaveCount(3);
-  await expect(page.locator('.photo img')).toBeVisible();
+  await expect(page.locator('.log .photo img')).toBeVisible();
   // what stood here before is in the backups, and comes back from there
   await visit(page, '/kept');
   // an hour may have passed, or the first half minute: there may be a rolling one too

@@ -183,7 +183,7 @@ test('a job deleted in another tab is noticed, and so is one brought in anew und
   await other.getByRole('menuitem', { name: 'Delete' }).click();
   await expect(page.locator('.saving')).toHaveText('Deleted');
   await expect(page.locator('.MuiSnackbar-root')).toContainText('no longer saved: export it');
-  await other.getByRole('button', { name: 'Bring it back' }).click();
+  await other.getByRole('button', { name: 'Restore' }).click();
   await saved(page);
   await openRoom(page, 'Washroom');
   await length(page, 'A').fill(`7'9`);

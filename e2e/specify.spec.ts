@@ -52,7 +52,7 @@ test('the ledger counts the answers that the price rests on, each a link to its 
   await expect(rests).toHaveText('Rests on11 assumptions');
   // so does the line that says what the step wants next
   // by the whole room first; where somebody began to answer, by what is left
-  await page.getByRole('link', { name: '11 assumptions in this price: answer what you can.' }).click();
+  await page.getByRole('link', { name: '11 assumptions in this price: answer those you know.' }).click();
   await expect(page).toHaveURL(/ask=room/);
   await expect(page.locator('.survey-progress')).toHaveText('2 assumptions in this room');
   await expect(page.locator('.asked:not(.once) legend').first()).toHaveText('Was it ever waxed or polished?');

@@ -30,6 +30,7 @@ test('a colour is given to one wall; the coats it needs are shown on the drawing
   await openPart(page, 'Washroom');
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall A, / }).click();
+  await page.getByRole('button', { name: 'This wall' }).click();
   await page.getByLabel(/^Another color/).fill('b7');
   await page.keyboard.press('Enter');
   const coats = page.locator('[data-member=coats]');

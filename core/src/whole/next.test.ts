@@ -52,7 +52,7 @@ describe('what a step wants next', () => {
     const { open } = assumedIn(cottage);
     const [first] = open;
     expect(wantedNext('specify', known(cottage))).toEqual({
-      say: `${open.length} assumptions in this price: answer what you can.`,
+      say: `${open.length} assumptions in this price: answer those you know.`,
       step: 'specify',
       room: first?.room,
       surface: first?.surface,

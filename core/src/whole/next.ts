@@ -59,7 +59,7 @@ const OF: Readonly<Record<StepKey, (known: Known) => Wanted>> = {
     if (!assumed) return { say: 'Say what is there now.', step: 'specify', ask: 'room' };
     if (!first) return { say: 'Every answer is there. Look what it takes.', step: 'order' };
     const { room, surface } = first;
-    const say = `${many(assumed.open.length, 'assumption')} in this price: answer what you can.`;
+    const say = `${many(assumed.open.length, 'assumption')} in this price: answer those you know.`;
     // the whole room is asked about first
     return { say, step: 'specify', room, surface, ask: 'room' };
   },

@@ -18,7 +18,7 @@ import { Ledger } from './Ledger.tsx';
 import { LostPage } from './LostPage.tsx';
 import { NextLine } from './NextLine.tsx';
 import { Rooms } from './Rooms.tsx';
-import { JumpList, StepHeading } from './StepHeading.tsx';
+import { JumpList } from './JumpList.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
 import { onFileGone } from './stale.ts';
 import { Tape } from './Tape.tsx';
@@ -116,7 +116,6 @@ function Frame() {
         if (target instanceof Element && target.closest('.drawing .surface')) setSheet(true);
       }}
     >
-      <StepHeading />
       <JumpList />
       {phone ? (
         <Suspense fallback={<header className="phone-top" />}>

@@ -4,7 +4,7 @@ import { useJob } from './job-context.ts';
 import { useHere } from './shortcuts.ts';
 
 /** What the page is, for those who go by headings; a change of step leads the focus to it. A paper has its own. */
-export function StepHeading() {
+function StepHeading() {
   const { state } = useJob();
   const { page, step } = useHere();
   const heading = useRef<HTMLHeadingElement>(null);
@@ -28,9 +28,10 @@ const PLACES = [
   ['Go to what is next', ['.next-line']],
 ] as const;
 
-/** Past tape and rooms: the first thing in the part that is chosen takes the focus with the next Tab. */
+/** What the page is, and past tape and rooms: the first thing in the part that is chosen takes the focus with the next Tab. */
 export const JumpList = () => (
   <nav className="skip" aria-label="Jump to">
+    <StepHeading />
     {PLACES.map(([words, selectors]) => (
       <Button
         key={words}
