@@ -174,6 +174,57 @@ test.describe('all of it', () => {
   });
 });
 
+test.describe('for a client', () => {
+  test.use({ locale: 'en-GB' });
+  test('tools and tax are asked once, in words; the quote says what was said, and a link to a field leads into it', async ({
+    page,
+  }) => {
+    const button = (name: string | RegExp) => page.getByRole('button', { name });
+    await page.goto('/');
+    await page.getByLabel('Who is it for?').selectOption('client');
+    await expect(page.getByText('Do you have rollers, trays, dust sheets, a pole?')).toBeVisible();
+    await button('Yes, all').click();
+    await expect(page.getByText('What I own already: all of it')).toBeVisible();
+    await page.getByLabel('Length', { exact: true }).fill('4.35');
+    await page.getByLabel('Width', { exact: true }).fill('3.2');
+    await button('Draw it').click();
+    await page.locator('.drawing > svg').waitFor();
+    await settled(page);
+    await goTo(page, 'Order');
+    await button('Everything else').click();
+    await expect(page.locator('tr', { hasText: 'Extension pole' }).first()).toContainText('none');
+    await page.getByRole('link', { name: 'Quote' }).click();
+    const quote = page.getByRole('main', { name: 'Quote' });
+    await expect(quote).toContainText('VAT not said');
+    const total = quote.locator('[data-total=quote]');
+    const before = await total.textContent();
+    await expect(quote).toContainText('Do you charge VAT?');
+    await expect(page.getByLabel('VAT, usually')).toHaveValue('20 %');
+    // neither questions nor hints are the client's
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByText('Do you charge VAT?')).toBeHidden();
+    await expect(page.getByRole('link', { name: 'Add your name, address and telephone' })).toBeHidden();
+    await page.emulateMedia({ media: null });
+    await button('Yes, 20 %').click();
+    await expect(quote).toContainText('VAT, 20 %');
+    await expect(total).not.toHaveText(before ?? '');
+    await expect(page.getByText('Do you charge VAT?')).toHaveCount(0);
+    await page.getByRole('link', { name: 'Add your name, address and telephone' }).click();
+    await expect(page.getByLabel('Offered by')).toBeFocused();
+    // a phone is led into the same field
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goBack();
+    await page.getByRole('link', { name: 'Add your name, address and telephone' }).click();
+    await expect(page.getByLabel('Offered by')).toBeFocused();
+    await expect(page.getByLabel('Offered by')).toBeInViewport();
+    // and the next job knows all of it
+    await page.goto('/');
+    await button('New job').click();
+    await expect(page.getByLabel('Who is it for?')).toHaveValue('client');
+    await expect(page.getByText('Do you have rollers')).toHaveCount(0);
+  });
+});
+
 test.describe('by keyboard alone', () => {
   test.use({ locale: 'en-GB' });
   test('the same in 120 keys', async ({ page }) => {

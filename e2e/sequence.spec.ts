@@ -121,3 +121,35 @@ test('days are typed as the region writes them; a room wanted too soon is ruled 
   ).toBeVisible();
   await expect(page.locator('.conflict li').first()).toContainText('Cover the floor');
 });
+
+test('a first day that nobody works is asked about, by name or date; days of another century are refused', async ({
+  page,
+}) => {
+  await openPart(page, 'Washroom');
+  await goTo(page, 'Sequence');
+  const day = page.getByLabel('First day', { exact: true });
+  for (const slip of ['1/1/1900', '12/31/9999']) {
+    await day.fill(slip);
+    await day.press('Enter');
+    await expect(page.getByText('The first day lies between the years 2000 and 2100.')).toBeVisible();
+  }
+  await day.fill('12/26/2026');
+  await day.press('Enter');
+  const asked = page.getByRole('dialog', { name: 'Saturday, December 26 is not a working day for this crew' });
+  await asked.getByRole('button', { name: 'Begin on Monday, December 28' }).click();
+  await expect(day).toHaveValue('12/28/2026');
+  await day.fill('12/26/2026');
+  await day.press('Enter');
+  // neither answered: it stands as it was said, and the plan says when it begins
+  await page.keyboard.press('Escape');
+  await expect(
+    page.getByText('Saturday, December 26 is a day off: the plan begins on Monday, December 28.'),
+  ).toBeVisible();
+  await day.fill('12/26/2026 ');
+  await day.press('Enter');
+  await asked.getByRole('button', { name: 'Work it' }).click();
+  await expect(page.getByLabel('Worked besides', { exact: true })).toHaveValue('12/26/2026');
+  await settled(page);
+  await expect(page.locator('.closing h3')).toContainText(/Earliest: day \d+, /);
+  await expect(page.getByText(/is a day off/)).toHaveCount(0);
+});

@@ -350,3 +350,36 @@ test('a room is asked about in one conversation: a glance, what is left, part by
   await exceptions.getByRole('button', { name: 'As the others' }).click();
   await expect(exceptions).toHaveCount(0);
 });
+
+test('two tabs painting at once, one wall and all of them: both are kept; a colour of emoji is none', async ({
+  page,
+  context,
+}) => {
+  await openLoft(page);
+  await goTo(page, 'Specify');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.locator('.drawing > svg').waitFor();
+  const take = async (tab: typeof page, wall: string, scope: string, name: string) => {
+    await tab.getByRole('button', { name: new RegExp(`^Wall ${wall}, `) }).click();
+    await expect(tab.getByRole('heading', { name: `Wall ${wall}`, exact: true })).toBeVisible();
+    await tab.getByRole('button', { name: scope }).click();
+    await tab.getByLabel(/^Another color/).fill(name);
+  };
+  await take(page, 'A', 'All walls', 'b7');
+  await take(other, 'C', 'This wall', 'light grey');
+  await Promise.all([
+    page.getByLabel(/^Another color/).press('Enter'),
+    other.getByLabel(/^Another color/).press('Enter'),
+  ]);
+  const fill = (tab: typeof page, wall: string) => tab.locator(`polygon[data-wall=${wall}]`).getAttribute('fill');
+  for (const tab of [page, other]) {
+    await expect.poll(() => fill(tab, 'A')).toBe('#22394f');
+    await expect.poll(() => fill(tab, 'C')).not.toBe('#22394f');
+  }
+  await other.close();
+  await page.getByLabel(/^Another color/).fill('🎨🟩');
+  await page.getByLabel(/^Another color/).press('Enter');
+  await expect(page.getByText('No color here is called that.')).toBeVisible();
+  await expect.poll(() => fill(page, 'A')).toBe('#22394f');
+});

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, goTo, ledger, openDemo, settled, test } from './helpers.ts';
+import { expect, goTo, ledger, openDemo, openPart, settled, test } from './helpers.ts';
 
 /** Counts what the page asks of its workers. */
 async function countQuestions(page: Page): Promise<() => Promise<number>> {
@@ -64,4 +64,37 @@ test.describe('a worker whose file is gone', () => {
     expect(loads).toBe(2);
     await expect(page.getByLabel('Length of wall A', { exact: true })).toBeVisible();
   });
+});
+
+test('from the key press on old figures say so, and no old sum stands under another currency', async ({ page }) => {
+  await openPart(page, 'Washroom');
+  await settled(page);
+  const price = page.locator('.ledger [data-entry=Price]');
+  await expect(price.locator('span')).toHaveText('Price');
+  const before = await price.locator('b').textContent();
+  // every word of the price as it changes, from the key on
+  await page.evaluate(() => {
+    const seen: string[] = [];
+    Object.assign(window, { seen });
+    const ledger = document.querySelector('.ledger');
+    new MutationObserver(() => {
+      seen.push(document.querySelector('[data-entry=Price]')?.textContent ?? '');
+    }).observe(ledger ?? document.body, { subtree: true, childList: true, characterData: true });
+  });
+  await page.getByLabel('Length of wall A', { exact: true }).fill(`9'`);
+  await expect(price.locator('span')).toHaveText('Price, old');
+  await page.keyboard.press('Enter');
+  await settled(page);
+  await expect(price.locator('span')).toHaveText('Price');
+  await expect(price.locator('b')).not.toHaveText(before ?? '');
+  await page.getByRole('button', { name: 'Where the job is' }).click();
+  const after = await price.locator('b').textContent();
+  await page.getByLabel('Country').selectOption('GB');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await settled(page);
+  await expect(price.locator('b')).toContainText('£');
+  const seen = await page.evaluate(() => Reflect.get(window, 'seen') as string[]);
+  const sum = (after ?? '').replace('$', '');
+  expect(seen.filter((text) => text.includes('£') && text.includes(sum))).toEqual([]);
+  expect(seen.some((text) => text.startsWith('Price, old'))).toBe(true);
 });

@@ -26,6 +26,7 @@ export default function AssumedList({ assumed, anchor, onClose }: Props) {
       open
       anchorEl={anchor}
       onClose={onClose}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': 'What the price rests on' } }}
       anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
       transformOrigin={{ vertical: 'bottom', horizontal: 'center' }}
     >

@@ -1,5 +1,5 @@
 import ButtonBase from '@mui/material/ButtonBase';
-import Drawer from '@mui/material/Drawer';
+import { Sheet } from '../ui/Sheet.tsx';
 import List from '@mui/material/List';
 import ListItemButton from '@mui/material/ListItemButton';
 import { useState } from 'react';
@@ -41,7 +41,12 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
       <ButtonBase className="all-tools" aria-haspopup="dialog" onClick={() => setOpened('more')}>
         More
       </ButtonBase>
-      <Drawer anchor="bottom" open={opened !== null} onClose={close} className="from-below">
+      <Sheet
+        label={opened === 'rooms' ? 'Rooms' : opened === 'steps' ? 'Steps' : 'More'}
+        open={opened !== null}
+        onClose={close}
+        className="from-below"
+      >
         {opened === 'steps' && (
           <nav aria-label="Steps">
             <List component="div">
@@ -76,7 +81,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
           </div>
         )}
         {opened === 'more' && <Tools onHelp={onHelp} />}
-      </Drawer>
+      </Sheet>
     </header>
   );
 }

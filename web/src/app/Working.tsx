@@ -2,18 +2,22 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import { formatArea, formatMinutes, formatSpread, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
-import type { System } from '@kovelin/core/units/si.ts';
+import { INCH, isImperial, type System } from '@kovelin/core/units/si.ts';
 import type { Dimension, Working } from '@kovelin/core/units/working.ts';
 import { useState } from 'react';
 
 const SIGNS = { sum: '+', difference: '−', product: '×', quotient: '÷', mean: 'mean of' } as const;
+
+/** A cut through a moulding or a filler of a line, m². */
+const smallArea = (value: number, system: System): string =>
+  isImperial(system) ? `${(value / INCH ** 2).toFixed(2)} in²` : `${(value * 1e6).toFixed(1)} mm²`;
 
 function shown(value: number, dimension: Dimension, system: System): string {
   switch (dimension) {
     case 'length':
       return formatLength(value, system);
     case 'area':
-      return value !== 0 && Math.abs(value) < 0.01 ? `${(value * 1e6).toFixed(1)} mm²` : formatArea(value, system);
+      return value !== 0 && Math.abs(value) < 0.01 ? smallArea(value, system) : formatArea(value, system);
     case 'volume':
       return formatVolume(value, system);
     case 'spread':
@@ -28,10 +32,17 @@ function shown(value: number, dimension: Dimension, system: System): string {
 /** A figure that opens into the formula that made it, with this job's numbers. */
 export function Figure({ working, system, text }: { working: Working; system: System; text?: string }) {
   const [open, setOpen] = useState(false);
+  const figure = text ?? shown(working.value, working.dimension, system);
   return (
     <>
-      <ButtonBase className="figure" aria-expanded={open} onClick={() => setOpen(!open)} title="Show the working">
-        {text ?? shown(working.value, working.dimension, system)}
+      <ButtonBase
+        className="figure"
+        aria-label={`${said(working.name, system)}: ${figure}`}
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        title="How this is worked out"
+      >
+        {figure}
       </ButtonBase>
       {open && (
         <div className="working">

@@ -208,6 +208,9 @@ function Film({ id, points, coat, at, clip }: { id: string; points: string; coat
   );
 }
 
+/** What a fingertip covers, px. */
+const FINGER = 44;
+
 /** An opening that can be moved along its wall: by dragging it or its grip, or with the arrow keys. */
 function Movable({
   wall,
@@ -237,6 +240,9 @@ function Movable({
       }}
       data-opening={opening.label}
     >
+      {right - left < FINGER && (
+        <rect x={mid - FINGER / 2} y={top} width={FINGER} height={Math.max(0, floor - top)} className="finger" />
+      )}
       {children}
       <g
         className="grip"
@@ -250,6 +256,7 @@ function Movable({
         onKeyDown={onKeyDown}
       >
         <rect x={mid - 14} y={floor - 12} width={28} height={24} className="grip-target" />
+        <rect x={mid - FINGER / 2} y={floor - FINGER / 2} width={FINGER} height={FINGER} className="finger" />
         <path d={`M${mid - 9} ${floor - 5}h18M${mid - 9} ${floor}h18M${mid - 9} ${floor + 5}h18`} />
       </g>
       {resting && (

@@ -8,7 +8,7 @@ import type { TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { STOPPED } from '@kovelin/core/words/site.ts';
-import Drawer from '@mui/material/Drawer';
+import { Sheet } from '../ui/Sheet.tsx';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { HowTo } from './HowTo.tsx';
@@ -147,7 +147,7 @@ export function NowCard({ person, ...shared }: Shared & { person: number }) {
           </Button>
         )}
       </div>
-      <Drawer anchor="bottom" open={stopping} onClose={() => setStopping(false)} className="site-sheet">
+      <Sheet label="Stopped: why?" open={stopping} onClose={() => setStopping(false)} className="site-sheet">
         {own?.edge && <EdgeAdvice edge={own.edge} />}
         <h2>Stopped: why?</h2>
         <div className="site-reasons">
@@ -157,8 +157,8 @@ export function NowCard({ person, ...shared }: Shared & { person: number }) {
             </Button>
           ))}
         </div>
-      </Drawer>
-      <Drawer anchor="bottom" open={doubted} onClose={() => setDoubted(false)} className="site-sheet">
+      </Sheet>
+      <Sheet label="Really done?" open={doubted} onClose={() => setDoubted(false)} className="site-sheet">
         <h2>Really done?</h2>
         <p>
           {countdown(taken)} of about {formatMinutes(planned)}. So short a time teaches no pace.
@@ -171,7 +171,7 @@ export function NowCard({ person, ...shared }: Shared & { person: number }) {
             Not yet
           </Button>
         </div>
-      </Drawer>
+      </Sheet>
       {question}
     </>
   );

@@ -4,8 +4,8 @@ import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { reasonWord } from '@kovelin/core/words/reasons.ts';
 import Button from '@mui/material/Button';
-import Drawer from '@mui/material/Drawer';
 import { useRef, useState, type ReactNode } from 'react';
+import { Sheet } from '../ui/Sheet.tsx';
 import { TextInput } from '../ui/TextInput.tsx';
 import type { Shared } from './shared.ts';
 import { onWall } from './times.ts';
@@ -28,13 +28,13 @@ export function useStart(shared: Shared): { readonly start: (next: NextTask) => 
   return {
     start: (next) => ((next.waits ?? next.short) ? setAsked(next) : begin(next.task)),
     question: asked && (
-      <Drawer anchor="bottom" open onClose={() => setAsked(null)} className="site-sheet">
+      <Sheet label="Before it is begun" open onClose={() => setAsked(null)} className="site-sheet">
         {asked.waits ? (
           <Early {...shared} next={asked} onStart={(why) => begin(asked.task, why)} onWait={() => setAsked(null)} />
         ) : (
           <TooLong {...shared} next={asked} onStart={(why) => begin(asked.task, why)} onWait={() => setAsked(null)} />
         )}
-      </Drawer>
+      </Sheet>
     ),
   };
 }
