@@ -165,7 +165,7 @@ async function slider(browser: Browser, url: string): Promise<void> {
   await step('Specify');
   line('coats of a wall in Specify: a step', ...(await dragged(page, '.stage-slider')));
   await step('Technique');
-  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await page.getByRole('button', { name: 'Stroke by stroke', exact: true }).click();
   const strokes = await page.locator('.play-picture polygon').count();
   line(
     `play of a wall, ${strokes} shapes: a step of the scrubber`,

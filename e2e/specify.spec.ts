@@ -100,7 +100,7 @@ test('what is chosen for all walls of a room is chosen for all of them, as one s
   await goTo(page, 'Specify');
   await page.getByRole('button', { name: /^Wall A, / }).click();
   await expect(page.getByRole('button', { name: 'All walls' })).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByText('Goes to: 4 in Washroom')).toBeVisible();
+  await expect(page.getByText('Goes to: 4 surfaces in Washroom')).toBeVisible();
   await page.getByRole('button', { name: 'Change sheen' }).click();
   await page.getByLabel('Sheen instead').selectOption('eggshell');
   await page.getByLabel('same systems together').check();

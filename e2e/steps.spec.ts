@@ -204,7 +204,7 @@ test('a task opens into what is in it, where each minute comes from, and what it
   await expect(task.locator('.working')).toContainText(/coin-size holes.*minutes each/s);
   await goTo(page, 'Measure');
   const before = (await ledger(page))['Work'] ?? 0;
-  await page.getByLabel('still to come').first().check();
+  await page.getByLabel('fitted later').first().check();
   await settled(page);
   // how much less is tested where minutes are made; the plan's own fetching may cost a little more or less
   await expect.poll(async () => (await ledger(page))['Work']).not.toBe(before);

@@ -55,7 +55,7 @@ test('finishes are dragged into another order with the keyboard; schools say wha
   await expect(page.getByRole('alert')).toContainText(/run in a circle.*take one of them back/);
   await page.getByRole('button', { name: 'Let cost order them' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Schools' }).click();
+  await page.getByRole('button', { name: 'Ways of working' }).click();
   await expect(page.getByRole('group', { name: 'Order of work' }).getByRole('radio')).toHaveCount(4);
   await page
     .getByRole('group', { name: 'The accent wall' })
@@ -105,7 +105,7 @@ test('a wall and a door are painted stroke by stroke, coat by coat, at true rela
   await openPart(page, 'Loft bedroom');
   await goTo(page, 'Technique');
   await page.getByRole('button', { name: /^Wall C, / }).click();
-  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await page.getByRole('button', { name: 'Stroke by stroke', exact: true }).click();
   const slider = page.getByRole('slider', { name: 'Minutes of coat 1' });
   await slider.press('Home');
   await expect(page.locator('.play-now')).toContainText('1. cut in');
@@ -126,7 +126,7 @@ test('a wall and a door are painted stroke by stroke, coat by coat, at true rela
   await expect(how).toContainText('from the right');
   await page.getByRole('button', { name: 'Left-handed' }).click();
   await expect(how).toContainText('from the left');
-  await page.getByRole('link', { name: 'Lines and plays to print' }).click();
+  await page.getByRole('link', { name: 'Lines and strokes to print' }).click();
   await expect(page.getByRole('heading', { name: 'Door d2' })).toBeVisible();
   await expect(page.locator('.plays-on-paper').first()).toContainText('Done as wall A');
 });

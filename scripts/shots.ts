@@ -81,7 +81,7 @@ await shot('technique', async () => {
 await shot('play', async () => {
   await step('Technique');
   await room('Loft');
-  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await page.getByRole('button', { name: 'Stroke by stroke', exact: true }).click();
   await page.getByLabel('Surface', { exact: true }).selectOption({ label: 'Wall C' });
   const slider = page.getByRole('slider', { name: 'Minutes of coat 1' });
   await slider.press('Home');

@@ -399,7 +399,7 @@ export const WORDING = {
   'wet.none': (w: { chance: number }) =>
     `${perCent(w.chance)} of walls like it would be marked, and nothing tried here helps`,
   'line.there': () => 'the other side is there already and is not painted with this job',
-  'line.hidden': () => 'trim that is still to come hides this line: it need not be fine',
+  'line.hidden': () => 'trim that is fitted later hides this line: it need not be fine',
   'line.cheaper': (w: { share: number }) => `${perCent(w.share)} cheaper than the other way round`,
   'line.as-a-whole': () => 'the other way round is cheaper here, and dearer for the room as a whole',
   'line.how': (w: { method: LineMethod }) =>

@@ -77,7 +77,7 @@ const PAPERS: Readonly<Record<string, string>> = {
   schedule: 'Finish schedule',
   quote: 'Quote',
   list: 'Shopping list',
-  lines: 'Lines and plays',
+  lines: 'Lines, stroke by stroke',
   sheet: 'Day sheet',
   punch: 'Punch list',
   acceptance: 'Acceptance',

@@ -70,7 +70,7 @@ const TrimRun = memo(function TrimRun({ session, system, room, kind, run, proble
       {run && (
         <>
           <LengthField
-            label="width round its profile"
+            label="over its profile"
             optional
             value={run.girth}
             system={system}
@@ -87,11 +87,7 @@ const TrimRun = memo(function TrimRun({ session, system, room, kind, run, proble
               </option>
             ))}
           </datalist>
-          <Check
-            label="still to come"
-            checked={run.later}
-            onChange={(later) => session.edit(edit({ ...run, later }))}
-          />
+          <Check label="fitted later" checked={run.later} onChange={(later) => session.edit(edit({ ...run, later }))} />
         </>
       )}
       {run?.at && (

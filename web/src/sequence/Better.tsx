@@ -39,7 +39,7 @@ export function Better({ view }: { view: WholeView }) {
   const take = () => session.edit({ name: 'takePlan', args: { plan: better?.plan ?? null } });
   return (
     <Section title="How good is this plan?">
-      <Line label="At most longer than the best possible">{formatPercent(schedule.gap)}</Line>
+      <Line label="Longer than the best possible, at most">{formatPercent(schedule.gap)}</Line>
       {replays && replays.runs > 0 && (
         <>
           {delays.length > 0 && (

@@ -127,7 +127,7 @@ function With({ view, task }: { view: WholeView; task: TaskView }) {
   return (
     <small>
       {said(tool, system)}
-      {play && steps > 0 && `; play of ${steps} steps, ${formatVolume(play.litres, system)}`}
+      {play && steps > 0 && `; ${steps} strokes, ${formatVolume(play.litres, system)}`}
     </small>
   );
 }

@@ -145,8 +145,8 @@ export function ScopePicker({
   const to = reached(state.shown, view.derived.surfaces, s, reach);
   const far: Readonly<Record<Reach, string>> = {
     one: `${heading(nameWord(s.surface.name), system)} alone`,
-    kind: `${to.length} in ${room?.name}`,
-    room: to.length > 1 ? `${to.length} in ${room?.name}` : `that of ${room?.name}`,
+    kind: `${to.length} surfaces in ${room?.name}`,
+    room: to.length > 1 ? `${to.length} surfaces in ${room?.name}` : `that of ${room?.name}`,
     use: `${roomsReached(state.shown, s, 'use').length} rooms: their ${FAMILY[family]}`,
     colour: spell(`everywhere it is ${s.colour.name} now: ${to.length} surfaces`),
   };

@@ -14,7 +14,7 @@ export default function LinesSheet() {
   const job = state.shown;
   return (
     <Paper label="Lines" size={job.region.paper}>
-      <h1>{job.name}: lines and plays</h1>
+      <h1>{job.name}: lines, stroke by stroke</h1>
       {derived.lines.map(({ takeoff, painted, made: lines }) => {
         if (!lines.finishes.length) return null;
         const finishes = lines.order.flatMap((id) => lines.finishes.find((f) => f.id === id) ?? []);

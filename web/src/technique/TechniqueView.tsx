@@ -27,8 +27,8 @@ import { Message } from '../ui/Message.tsx';
 
 const TABLES = [
   ['lines', 'Lines'],
-  ['schools', 'Schools'],
-  ['play', 'Play'],
+  ['schools', 'Ways of working'],
+  ['play', 'Stroke by stroke'],
   ['wet', 'Wet edge'],
 ] as const;
 type TableKey = (typeof TABLES)[number][0];
@@ -153,7 +153,7 @@ function Room({ view, takeoff, painted, lines, picked, table, search, onPick, on
           <div className="panel-head">
             <Sides label="What to show of the lines" sides={TABLES} value={table} onChange={onTable} />
             <Link to={`../lines${search}`} relative="path">
-              Lines and plays to print
+              Lines and strokes to print
             </Link>
           </div>
           <div className="scroll" key={table} tabIndex={0} role="region" aria-label="Lines of the room">

@@ -209,7 +209,7 @@ export function PracticeWallView({
             {formatMinutes(told.time)} · roller {Math.round(told.load * 100)} % full
           </p>
           {lit && (
-            <DataTable columns={['Of the wall', 'yours', 'as the play has it']}>
+            <DataTable columns={['Of the wall', 'yours', 'as planned']}>
               {MARKS.map((mark) => (
                 <Row key={mark}>
                   <RowHead>{WORDS[mark]}</RowHead>
