@@ -45,7 +45,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
         label={opened === 'rooms' ? 'Rooms' : opened === 'steps' ? 'Steps' : 'More'}
         open={opened !== null}
         onClose={close}
-        className="from-below"
+        plain
       >
         {opened === 'steps' && (
           <nav aria-label="Steps">

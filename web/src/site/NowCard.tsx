@@ -147,7 +147,7 @@ export function NowCard({ person, ...shared }: Shared & { person: number }) {
           </Button>
         )}
       </div>
-      <Sheet label="Stopped: why?" open={stopping} onClose={() => setStopping(false)} className="site-sheet">
+      <Sheet label="Stopped: why?" open={stopping} onClose={() => setStopping(false)}>
         {own?.edge && <EdgeAdvice edge={own.edge} />}
         <h2>Stopped: why?</h2>
         <div className="site-reasons">
@@ -158,7 +158,7 @@ export function NowCard({ person, ...shared }: Shared & { person: number }) {
           ))}
         </div>
       </Sheet>
-      <Sheet label="Really done?" open={doubted} onClose={() => setDoubted(false)} className="site-sheet">
+      <Sheet label="Really done?" open={doubted} onClose={() => setDoubted(false)}>
         <h2>Really done?</h2>
         <p>
           {countdown(taken)} of about {formatMinutes(planned)}. So short a time teaches no pace.

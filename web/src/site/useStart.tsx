@@ -28,7 +28,7 @@ export function useStart(shared: Shared): { readonly start: (next: NextTask) => 
   return {
     start: (next) => ((next.waits ?? next.short) ? setAsked(next) : begin(next.task)),
     question: asked && (
-      <Sheet label="Before it is begun" open onClose={() => setAsked(null)} className="site-sheet">
+      <Sheet label="Before it is begun" open onClose={() => setAsked(null)}>
         {asked.waits ? (
           <Early {...shared} next={asked} onStart={(why) => begin(asked.task, why)} onWait={() => setAsked(null)} />
         ) : (

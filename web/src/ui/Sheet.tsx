@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Drawer from '@mui/material/Drawer';
 import type { ReactNode } from 'react';
 
@@ -7,18 +8,23 @@ interface SheetProps {
   readonly open: boolean;
   readonly onClose: () => void;
   readonly children: ReactNode;
-  readonly className?: string;
+  /** A list that goes from edge to edge. */
+  readonly plain?: boolean;
 }
 
 /** A question or a list that opens from below, within reach of a thumb. */
-export const Sheet = ({ label, open, onClose, children, className }: SheetProps) => (
+export const Sheet = ({ label, open, onClose, children, plain = false }: SheetProps) => (
   <Drawer
     anchor="bottom"
     open={open}
     onClose={onClose}
-    {...(className === undefined ? {} : { className })}
+    {...(plain ? { className: 'from-below' } : {})}
     slotProps={{ paper: { 'aria-label': label } }}
   >
-    {children}
+    {plain ? (
+      children
+    ) : (
+      <Box sx={{ display: 'grid', gap: '10px', padding: '14px 16px 18px', '& > *': { margin: 0 } }}>{children}</Box>
+    )}
   </Drawer>
 );
