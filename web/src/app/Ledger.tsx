@@ -2,8 +2,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { ledgerOf } from '@kovelin/core/whole/ledger.ts';
 import { Link, useLocation } from 'react-router';
 import { lazy, Suspense, useState } from 'react';
-import { useAssumed, usePlan } from '../workers/whole.ts';
-import { useIsOld } from './whole.ts';
+import { useAssumed, useIsOld, usePlan } from '../workers/whole.ts';
 import { useJob, useTakeoffs } from './job-context.ts';
 import { useSteps, type Facts } from './step.ts';
 
@@ -23,7 +22,7 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
     job: state.shown,
     system,
   };
-  const isOld = useIsOld({ state });
+  const isOld = useIsOld(state);
   const entries = useSteps().flatMap(({ key, figures }) => figures.map((figure) => ({ to: key, ...figure })));
   const ordered = [...entries.filter((e) => !e.isRisk), ...entries.filter((e) => e.isRisk)];
   return (
@@ -67,7 +66,7 @@ export function Ledger({ phone = false }: { phone?: boolean }) {
 function Assumed() {
   const { state } = useJob();
   const { data, isPlaceholderData } = useAssumed(state.job);
-  const isOld = useIsOld({ state }) || isPlaceholderData;
+  const isOld = useIsOld(state) || isPlaceholderData;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const count = data?.open.length ?? 0;
   const guessed = (data?.guessed.length ?? 0) > 0;

@@ -1,15 +1,11 @@
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { remember } from '@kovelin/core/units/remember.ts';
-import { WHOLE } from '@kovelin/core/whole/inputs.ts';
-import { keyOf } from '@kovelin/core/whole/stage.ts';
 import { orderOf, type JobOrder } from '@kovelin/core/whole/plan.ts';
 import { wholeOf, type Whole } from '@kovelin/core/whole/whole.ts';
 import type { WorkDays } from '@kovelin/core/work/days.ts';
 import { usePlan } from '../workers/whole.ts';
 import { useJob, type JobView } from './job-context.ts';
-
-export type { JobView };
 
 /** The open job with all that follows from its measures: for the steps after Measure. */
 export interface WholeView extends JobView {
@@ -32,12 +28,6 @@ export function useWhole(): WholeView {
 const ordered = remember((job: Job, days: WorkDays): JobOrder => orderOf(job, days));
 
 /** What to buy and what it costs as shown, by the days of the last plan; null until there is one. */
-/** Whether what follows from the plan is of before: something it reads has changed since, if only in a field. */
-export function useIsOld({ state }: Pick<JobView, 'state'>): boolean {
-  const { data, isPlaceholderData } = usePlan(state.job);
-  return data !== undefined && (isPlaceholderData || keyOf(state.shown, WHOLE) !== keyOf(state.job, WHOLE));
-}
-
 export function useOrder({ state }: JobView): JobOrder | null {
   const { data } = usePlan(state.job);
   return data ? ordered(state.shown, data.days) : null;

@@ -3,11 +3,11 @@ import { formatMinutes, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
-import { useIsOld, useWhole, useOrder } from '../app/whole.ts';
+import { useWhole, useOrder } from '../app/whole.ts';
 import { lineWants } from '../app/line-wants.ts';
 import { PlanAwaited } from '../app/PlanAwaited.tsx';
 import { Paper } from '../app/Paper.tsx';
-import { usePlan } from '../workers/whole.ts';
+import { useIsOld, usePlan } from '../workers/whole.ts';
 import { clock, dayWord } from '../app/clock.ts';
 import { PersonSheet } from './PersonSheet.tsx';
 import { waitingWords } from './waiting.ts';
@@ -23,7 +23,7 @@ export default function DaySheet() {
   const { data } = usePlan(state.job);
   const order = useOrder(view);
   // nothing is printed from figures of before
-  const isOld = useIsOld(view);
+  const isOld = useIsOld(view.state);
   const crew = state.job.crew;
   const waiting = waitingWords(view);
   const wants = lineWants(view, data?.schedule.tasks ?? []);

@@ -2,6 +2,7 @@ import { startWorker } from './start.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import { SPECIFIED, WHOLE } from '@kovelin/core/whole/inputs.ts';
 import { inputsOf, keyOf } from '@kovelin/core/whole/stage.ts';
+import type { SessionState } from '../store/session.ts';
 import { useQuery } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { askers } from './ask.ts';
@@ -74,6 +75,12 @@ export function usePlan(job: Job) {
     placeholderData: (before, query) =>
       query?.queryKey[1] === job.id && query.queryKey[2] === job.currency ? before : undefined,
   });
+}
+
+/** Whether what follows from the plan is of before: something it reads has changed since, if only in a field. */
+export function useIsOld({ job, shown }: Pick<SessionState, 'job' | 'shown'>): boolean {
+  const { data, isPlaceholderData } = usePlan(job);
+  return data !== undefined && (isPlaceholderData || keyOf(shown, WHOLE) !== keyOf(job, WHOLE));
 }
 
 /** How the plan does when minutes and drying vary; asked when the plan is there. */
