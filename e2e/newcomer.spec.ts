@@ -381,10 +381,13 @@ test('the first page follows its country and what is typed; what finds no place 
   await field('Length').fill('nine');
   await field('Length').press('Tab');
   await expect(page.getByRole('alert')).toContainText('“nine');
+  // the drawing follows each key, not each field
   await field('Length').fill('1.4');
+  await expect(drawing).toContainText('A · 1.40 m');
   await field('Length').press('Enter');
   await expect(field('Width')).toBeFocused();
   await page.keyboard.type('1.2');
+  await expect(drawing).toContainText('B · 1.20 m');
   await page.keyboard.press('Enter');
   await expect(drawing).toContainText('A · 1.40 m');
   await expect(drawing).toContainText('B · 1.20 m');
@@ -398,6 +401,8 @@ test('the first page follows its country and what is typed; what finds no place 
   await expect(page.locator('[data-entry=Price] span')).toHaveText('Cost');
   await expect(page.locator('[data-entry=Days] b')).toContainText('alone');
   await goTo(page, 'Order');
+  // what floats goes with its page
+  await expect(page.getByText(/^One door or window of the usual size found no place/)).toHaveCount(0);
   await expect(page.getByText('It is what you buy: your own time costs nothing here.')).toBeVisible();
   await expect(page.getByRole('link', { name: 'Quote' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Everything else' }).click();

@@ -365,6 +365,20 @@ describe('the rest of the plan', () => {
       expect(free).toEqual([]);
     },
   );
+  test('a coat put down has its edge to meet again: what is left of it takes longer than of work that is dry', () => {
+    const leftOf = (kinds: readonly string[]): number => {
+      const task = placed.find((p) => kinds.includes(p.task.kind) && p.task.people === 1)?.task;
+      if (!task) throw new Error(`no ${kinds.join()}`);
+      const device = writer('van');
+      const half = task.work / 2;
+      device.says(10, { kind: 'start', who: job.crew.people[0]?.id ?? '', operation: task.id });
+      device.says(10 + half, { kind: 'stop', who: job.crew.people[0]?.id ?? '', value: { reason: 'waits' } });
+      const plan = replanned(zone, state(logOf(...device.entries)), 11 + half);
+      return (plan.placed.find((p) => p.task.id === task.id)?.task.work ?? NaN) - half;
+    };
+    expect(leftOf(['wash', 'sand'])).toBeCloseTo(0, 3);
+    expect(leftOf(['roll', 'wet', 'brush'])).toBeCloseTo(5, 3);
+  });
   test('slow to dry: in cold, damp air what waits for paint to be dry begins later, and open time is longer', () => {
     const log = until(340);
     const cold = writer('cold');

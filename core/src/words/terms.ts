@@ -229,7 +229,7 @@ export const METHOD: Words<LineMethod> = {
   'tape-caulked': 'tape, its edge caulked',
   shield: 'a shield',
   edger: 'an edger',
-  wrap: 'freehand, to a lap by wrap-round roller',
+  wrap: 'freehand, from where the wrap-round roller left off',
 };
 /** Strokes of a play, as they are told while they are made. */
 export const STAYS: Words<TapeStay> = { first: 'the first coat only', last: 'the last coat only', all: 'all coats' };
