@@ -162,3 +162,40 @@ test('the tape sheet taken out comes back as the same job; the takeoff comes out
   await page.locator('.drawing > svg').waitFor();
   expect((await ledger(page))['Cut-in']).toBeCloseTo(before['Cut-in'] ?? 0, 9);
 });
+
+test('a chimney breast is built into a wall in twelve keys: real walls, the window on its front; what does not fit says so', async ({
+  page,
+}) => {
+  await page.goto('/');
+  for (const [label, text] of [
+    ['Length', `16'`],
+    ['Width', `12'`],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('button', { name: 'Draw it' }).click();
+  await page.locator('.drawing > svg').waitFor();
+  await page.locator('[data-row]').nth(1).getByRole('button', { name: 'More' }).click();
+  const width = page.getByLabel('Its width', { exact: true });
+  await width.fill(`13'`);
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('1');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/does not lie inside wall B, which is 12′/)).toBeVisible();
+  await width.fill('');
+  let keys = 0;
+  const press = async (key: string) => {
+    keys++;
+    await page.keyboard.press(key);
+  };
+  await width.focus();
+  for (const key of ['5', 'Enter', '1', "'", '4', 'Enter', 'Enter']) await press(key);
+  await expect(page.locator('[data-row]')).toHaveCount(8);
+  expect(keys).toBeLessThanOrEqual(12);
+  await expect(page.getByRole('heading', { name: 'The walls fit' })).toBeVisible();
+  // 12 ft less 5 ft, in two halves
+  for (const wall of ['B', 'H'])
+    await expect(page.getByLabel(`Length of wall ${wall}`, { exact: true })).toHaveValue(`3'6`);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-row]')).toHaveCount(4);
+});

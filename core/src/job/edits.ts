@@ -1,9 +1,10 @@
-import { applyPatches, castDraft, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { applyPatches, castDraft, current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { bad, good, type Result } from '../units/problem.ts';
 import type { Units } from '../units/si.ts';
 import { letter, newRoom, newWall, seededIds } from './blank.ts';
 import { DEFAULTS, type DefaultKey } from './defaults.ts';
 import { ROOM_HOLES, type HowMany } from './library.ts';
+import { withShape, type ShapeAsk } from './wall-shapes.ts';
 import { ENDS, isStart, MOST, within } from './limits.ts';
 import { COUNTRY_ROWS, regionOf, tinsOf, type Air, type Country, type Region } from './region.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
@@ -165,6 +166,16 @@ const EDITS = {
     let index = walls.order.length;
     while (taken.has(letter(index))) index++;
     insert(walls, castDraft(newWall(id, letter(index))), after === null ? undefined : walls.order.indexOf(after) + 1);
+  },
+  /** A chimney breast, an alcove or a bay in a wall: what was said of that wall is said of those that come of it. */
+  shapeWall: (job: D, { room, wall, ask, seed }: { room: Id; wall: Id; ask: ShapeAsk; seed: string }) => {
+    const shaped = withShape(current(roomOf(job, room)), wall, ask, seededIds(seed), job.units);
+    if (!shaped.ok) return refuse(shaped.problems[0]?.message ?? 'It cannot be built there.');
+    job.rooms.byId[room] = castDraft(shaped.value.room);
+    for (const said of [job.finishes, job.survey, job.decisions] as Record<string, unknown>[]) {
+      const own = said[`${wall}/field`];
+      if (own !== undefined) for (const id of shaped.value.added) said[`${id}/field`] = structuredClone(current(own));
+    }
   },
   setWall: (job: D, { room, wall, set }: { room: Id; wall: Id; set: Partial<Omit<Wall, 'id'>> }) => {
     if (set.turn !== undefined && !(Math.abs(set.turn) < 360)) refuse('A turn is less than 360 degrees.');

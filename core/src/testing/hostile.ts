@@ -6,6 +6,7 @@ import { EDIT_NAMES, type Edit, type EditName } from '../job/edits.ts';
 import { rows } from '../job/table.ts';
 import * as r from '../job/recorded.ts';
 import type { Job } from '../job/types.ts';
+import { WALL_SHAPES } from '../job/wall-shapes.ts';
 import type { Reading } from '../units/reading.ts';
 import type { Room } from '../job/measured.ts';
 import * as v from '../job/vocabulary.ts';
@@ -375,6 +376,12 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
   }),
   removeRoom: fc.record({ room }),
   addWall: fc.record({ room, id: fresh, after: fc.option(wall) }),
+  shapeWall: fc.record({
+    room,
+    wall,
+    seed: hostileText,
+    ask: fc.record({ shape: from(WALL_SHAPES), width: reading, depth: reading, at: reading }),
+  }),
   setWall: fc.record({ room, wall, set: wallSet }),
   setLengths: fc.record({ room, lengths: list(fc.record({ wall, length: reading })) }),
   removeWall: fc.record({ room, wall }),

@@ -4,6 +4,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import Button from '@mui/material/Button';
+import { AddToWall } from './AddToWall.tsx';
 import { HEIGHT, OFFSET, problemsAt, WALL, type RoomProps } from './parts.ts';
 import { readCount } from '../ui/read.ts';
 
@@ -21,6 +22,7 @@ export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wa
   const length = wall.length?.metres ?? 3;
   return (
     <div className="more">
+      <AddToWall view={view} room={room} wall={wall} />
       <fieldset>
         <legend>Heights between its ends</legend>
         {peaks.map((peak, i) => {
