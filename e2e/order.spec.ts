@@ -98,7 +98,7 @@ test('materials follow from the job; what is owned is taken off, and a tool that
     .click();
   await expect(page.locator('.working').first()).toContainText('lines taped');
   await rowOf(/^Caulk/)
-    .getByRole('button', { name: 'Caulk' })
+    .getByRole('button', { name: 'Caulk', exact: true })
     .click();
   await page.getByLabel(/Price of 1 cartridge/).fill('7.25');
   await page.keyboard.press('Enter');

@@ -7,6 +7,7 @@ import {
   type Zone,
 } from '@kovelin/core/job/vocabulary.ts';
 import type { Survey as Answers, ZoneSurvey } from '@kovelin/core/job/surveyed.ts';
+import { namedColour } from '@kovelin/core/specify/plain-colours.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { bad, good, type Result } from '@kovelin/core/units/problem.ts';
 import type { System } from '@kovelin/core/units/si.ts';
@@ -55,6 +56,17 @@ export function OldColours({ s, set }: { s: Specified; set: SetAnswers }) {
   return (
     <div className="colour-line">
       <span className="chip large" style={{ background: colour }} />
+      <DraftField
+        key={colour}
+        label={spell('Its colour by name')}
+        value=""
+        placeholder="beige, pale sage"
+        parse={(text) => (text.trim() ? namedColour(text) : good(colour))}
+        onCommit={(next) => {
+          if (next !== colour) set({ colour: next });
+          return null;
+        }}
+      />
       <ColourInput label={spell('Its colour')} value={colour} onPick={(next) => set({ colour: next })} />
       {patches.map((patch, i) => (
         <ButtonBase
