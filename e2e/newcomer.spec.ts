@@ -20,6 +20,14 @@ async function counting(page: Page): Promise<() => Promise<{ clicks: number; key
     });
 }
 
+/** 4.35 by 3.2 by 2.5 m, from the focused length. */
+async function typeSizes(page: Page): Promise<void> {
+  for (const [i, size] of ['4.35', '3.2', '2.5'].entries()) {
+    if (i) await page.keyboard.press('Enter');
+    await page.keyboard.type(size);
+  }
+}
+
 const figure = (page: Page, entry: string) => page.locator(`[data-entry=${entry}]`);
 
 /** From a drawn room to its paint, price, plan, quote and label. */
@@ -54,11 +62,7 @@ test.describe('a newcomer in Britain', () => {
     const counted = await counting(page);
     await page.goto('/');
     await page.getByLabel('Length', { exact: true }).click();
-    await page.keyboard.type('4.35');
-    await page.keyboard.press('Enter');
-    await page.keyboard.type('3.2');
-    await page.keyboard.press('Enter');
-    await page.keyboard.type('2.5');
+    await typeSizes(page);
     await page.keyboard.press('Tab');
     await page.keyboard.press('Tab');
     await page.keyboard.type('2');
@@ -144,11 +148,7 @@ test.describe('all of it', () => {
     await page.getByLabel('Who is it for?').click();
     await page.getByLabel('Who is it for?').selectOption('own');
     await page.getByLabel('Length', { exact: true }).click();
-    await page.keyboard.type('4.35');
-    await page.keyboard.press('Enter');
-    await page.keyboard.type('3.2');
-    await page.keyboard.press('Enter');
-    await page.keyboard.type('2.5');
+    await typeSizes(page);
     await page.keyboard.press('Enter');
     await page.locator('.drawing > svg').waitFor();
     await page.getByRole('link', { name: /^Measured\./ }).click();
@@ -240,11 +240,7 @@ test.describe('by keyboard alone', () => {
     await page.keyboard.press('ArrowDown');
     await expect(page.getByLabel('Who is it for?')).toHaveValue('own');
     await tabTo(page.getByLabel('Length', { exact: true }));
-    await page.keyboard.type('4.35');
-    await page.keyboard.press('Enter');
-    await page.keyboard.type('3.2');
-    await page.keyboard.press('Enter');
-    await page.keyboard.type('2.5');
+    await typeSizes(page);
     await page.keyboard.press('Enter');
     await page.locator('.drawing > svg').waitFor();
     await page.keyboard.press('Alt+2');
