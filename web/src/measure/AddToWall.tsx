@@ -11,9 +11,9 @@ import { Message } from '../ui/Message.tsx';
 import { OFFSET, WALL } from './parts.ts';
 
 const SHAPES: readonly (readonly [WallShape, string])[] = [
-  ['breast', 'a chimney breast'],
-  ['alcove', 'an alcove'],
-  ['bay', 'a bay'],
+  ['breast', 'chimney breast'],
+  ['alcove', 'alcove'],
+  ['bay', 'bay'],
 ];
 
 interface Said {
@@ -78,7 +78,7 @@ export function AddToWall({ view, room, wall }: { view: JobView; room: Room; wal
         />
         <LengthField
           id={`${id}place`}
-          label="From the start of the wall"
+          label="From its start"
           optional
           system={system}
           value={place}

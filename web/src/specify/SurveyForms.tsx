@@ -54,8 +54,7 @@ export function OldColours({ s, set }: { s: Specified; set: SetAnswers }) {
   const spell = useSpelt();
   const { colour, patches } = s.survey;
   return (
-    <div className="colour-line">
-      <span className="chip large" style={{ background: colour }} />
+    <>
       <DraftField
         key={colour}
         label={spell('Its colour by name')}
@@ -67,24 +66,27 @@ export function OldColours({ s, set }: { s: Specified; set: SetAnswers }) {
           return null;
         }}
       />
-      <ColourInput label={spell('Its colour')} value={colour} onPick={(next) => set({ colour: next })} />
-      {patches.map((patch, i) => (
-        <ButtonBase
-          key={patch}
-          className="chip large"
-          style={{ background: patch }}
-          aria-label={`${spell('Remove the old colour')} ${patch}`}
-          onClick={() => set({ patches: patches.filter((_, j) => j !== i) })}
-        />
-      ))}
-      {patches.length < 4 && (
-        <ColourInput
-          label="A patch or stripe"
-          value="#8a6d4b"
-          onPick={(patch) => set({ patches: [...patches.filter((p) => p !== patch), patch] })}
-        />
-      )}
-    </div>
+      <div className="colour-line">
+        <span className="chip large" style={{ background: colour }} />
+        <ColourInput label={spell('Its colour')} value={colour} onPick={(next) => set({ colour: next })} />
+        {patches.map((patch, i) => (
+          <ButtonBase
+            key={patch}
+            className="chip large"
+            style={{ background: patch }}
+            aria-label={`${spell('Remove the old colour')} ${patch}`}
+            onClick={() => set({ patches: patches.filter((_, j) => j !== i) })}
+          />
+        ))}
+        {patches.length < 4 && (
+          <ColourInput
+            label="A patch or stripe"
+            value="#8a6d4b"
+            onPick={(patch) => set({ patches: [...patches.filter((p) => p !== patch), patch] })}
+          />
+        )}
+      </div>
+    </>
   );
 }
 
