@@ -153,3 +153,20 @@ test('a first day that nobody works is asked about, by name or date; days of ano
   await expect(page.locator('.closing h3')).toContainText(/Earliest: day \d+, /);
   await expect(page.getByText(/is a day off/)).toHaveCount(0);
 });
+
+test('on a phone a bar thinner than a finger asks which of those under it is meant', async ({ browser }) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const page = await phone.newPage();
+  const job = await openLoft(page);
+  await page.goto(`/job/${job}/sequence`);
+  await settled(page);
+  await page.locator('.plan-chart .bar').nth(3).tap();
+  const sheet = page.getByRole('dialog', { name: 'Tasks under the finger' });
+  const second = sheet.getByRole('button').nth(1);
+  const name = ((await second.textContent()) ?? '').replace(/^[\d:]+ /, '').split(',')[0] ?? '';
+  expect((await second.boundingBox())?.height).toBeGreaterThanOrEqual(44);
+  await second.tap();
+  await expect(sheet).toHaveCount(0);
+  await expect(page.locator('.plan-chart [role=status]')).toContainText(name);
+  await phone.close();
+});

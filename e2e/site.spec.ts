@@ -109,6 +109,7 @@ for (const [width, height] of [
   }) => {
     const phone = await browser.newContext({ viewport: { width, height }, hasTouch: true, isMobile: true });
     const page = await phone.newPage();
+    await page.clock.install();
     await openLoft(page);
     const path = new URL(page.url());
     await page.goto(path.pathname.replace('measure', 'site') + path.search);
@@ -130,6 +131,10 @@ for (const [width, height] of [
     await begin(page);
     await inSight('Done');
     await inSight('Stop …');
+    // two hours later it runs late
+    await page.clock.fastForward('02:00:00');
+    await expect(page.locator('.now-time .over')).toBeVisible();
+    await inSight('Done');
     // long words, an alarm, and a clock that runs late make the card longer, not the button absent
     await page
       .locator('.now-card h2')

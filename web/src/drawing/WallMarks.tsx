@@ -1,3 +1,4 @@
+import { FINGER } from '../ui/theme.ts';
 import type { ReactNode } from 'react';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
@@ -207,9 +208,6 @@ function Film({ id, points, coat, at, clip }: { id: string; points: string; coat
     </g>
   );
 }
-
-/** What a fingertip covers, px. */
-const FINGER = 44;
 
 /** An opening that can be moved along its wall: by dragging it or its grip, or with the arrow keys. */
 function Movable({

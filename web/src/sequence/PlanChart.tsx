@@ -4,11 +4,15 @@ import { taskRule, taskWord } from '@kovelin/core/paces/tasks.ts';
 import type { ScheduleView, TaskView } from '@kovelin/core/sequence/view.ts';
 import { formatMinutes } from '@kovelin/core/units/quantities.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { said } from '@kovelin/core/units/word.ts';
-import { useEffect, useRef, type KeyboardEvent } from 'react';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import List from '@mui/material/List';
+import ListItemButton from '@mui/material/ListItemButton';
+import { useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import { useSize } from '../drawing/useSize.ts';
 import type { Axis } from './axis.ts';
 import { clock } from '../app/clock.ts';
+import { Sheet } from '../ui/Sheet.tsx';
+import { FINGER } from '../ui/theme.ts';
 import type { Bar, Row } from './rows.ts';
 import { useDrag, type Moved } from './useDrag.ts';
 
@@ -61,6 +65,17 @@ export function PlanChart(props: PlanChartProps) {
   const chain = new Set(schedule.chain);
   const active = chosen ?? rows[0]?.bars[0]?.task ?? null;
   const reached = useRef(false);
+  /** What a fingertip may have meant. */
+  const [under, setUnder] = useState<readonly Bar[]>([]);
+  const press = (event: MouseEvent, row: Row, bar: Bar) => {
+    if (drag.wasMoved()) return;
+    const at = event.clientX - (svg.current?.getBoundingClientRect().left ?? 0);
+    const isTouched = event.nativeEvent instanceof PointerEvent && event.nativeEvent.pointerType === 'touch';
+    const near = row.bars.filter(({ from, to }) => x(from) - FINGER / 2 <= at && at <= x(to) + FINGER / 2);
+    const tasks = near.filter((one, i) => near.findIndex(({ task }) => task.id === one.task.id) === i);
+    if (isTouched && tasks.length > 1) setUnder(tasks);
+    else onChoose(bar.task);
+  };
   useEffect(() => {
     // keys move the focus with what is chosen
     if (reached.current) svg.current?.querySelector<SVGGElement>('[data-active]')?.focus();
@@ -154,7 +169,7 @@ export function PlanChart(props: PlanChartProps) {
                     }
                     onKeyDown={(event) => onKeyDown(event, r, b)}
                     onPointerDown={(event) => drag.begin(event, bar, r)}
-                    onClick={() => !drag.wasMoved() && onChoose(bar.task)}
+                    onClick={(event) => press(event, row, bar)}
                   />
                 );
               })}
@@ -184,6 +199,21 @@ export function PlanChart(props: PlanChartProps) {
           </defs>
         </svg>
       )}
+      <Sheet label="Tasks under the finger" plain open={under.length > 0} onClose={() => setUnder([])}>
+        <List component="div">
+          {under.map(({ task }) => (
+            <ListItemButton
+              key={task.id}
+              onClick={() => {
+                onChoose(task);
+                setUnder([]);
+              }}
+            >
+              {clock(task.pieces[0]?.[0] ?? 0, crew).time} {heading(taskWord(task), system)}, {task.roomName}
+            </ListItemButton>
+          ))}
+        </List>
+      </Sheet>
       <p className="unseen" role="status">
         {chosen && `${said(taskWord(chosen), system)}, ${chosen.roomName}, ${formatMinutes(chosen.work)}`}
       </p>
@@ -215,7 +245,7 @@ interface BarMarkProps extends PlanChartProps {
   readonly focus: object;
   readonly onKeyDown: (event: KeyboardEvent) => void;
   readonly onPointerDown: (event: React.PointerEvent) => void;
-  readonly onClick: () => void;
+  readonly onClick: (event: MouseEvent) => void;
 }
 function BarMark({ bar, x1, x2, y, tall, inChain, focus, crew, system, chosen, surface, ...on }: BarMarkProps) {
   const { task } = bar;

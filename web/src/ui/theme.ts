@@ -13,7 +13,7 @@ export const PHONE = '(max-width: 700px), (max-height: 480px)';
 /** Where fingers press. */
 export const TOUCH = '@media (max-width: 700px), (pointer: coarse)';
 /** The least that a finger finds, px (WCAG 2.2, 2.5.5). */
-const FINGER = 44;
+export const FINGER = 44;
 
 const CONDENSED = '"Barlow Condensed", sans-serif';
 const condensed = (size: number) => ({ fontFamily: CONDENSED, fontWeight: 600, fontSize: size });
