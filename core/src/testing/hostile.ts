@@ -30,6 +30,8 @@ const mostly = <T>(good: fc.Arbitrary<T>, bad: fc.Arbitrary<unknown>): fc.Arbitr
 const length = fc.integer({ min: 1, max: 6000 }).map((mm): Reading => ({ typed: `${mm} mm`, metres: mm / 1000 }));
 /** As small and as large as the validator accepts. */
 const ends = fc.constantFrom(0.001, 100, 1000, 10_000).map((metres): Reading => ({ typed: `${metres} m`, metres }));
+const mm = (size: number): Reading => ({ typed: `${size} mm`, metres: size / 1000 });
+const small = fc.integer({ min: 50, max: 600 }).map(mm);
 const reading = mostly(
   fc.oneof({ weight: 4, arbitrary: length }, { weight: 1, arbitrary: ends }),
   fc.record({ typed: hostileText, metres: hostileNumber }),
@@ -380,7 +382,10 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
     room,
     wall,
     seed: hostileText,
-    ask: fc.record({ shape: from(WALL_SHAPES), width: reading, depth: reading, at: reading }),
+    ask: mostly(
+      fc.record({ shape: from(WALL_SHAPES), width: fc.constant(mm(300)), depth: fc.constant(mm(100)), at: small }),
+      fc.record({ shape: from(WALL_SHAPES), width: reading, depth: reading, at: reading }),
+    ),
   }),
   setWall: fc.record({ room, wall, set: wallSet }),
   setLengths: fc.record({ room, lengths: list(fc.record({ wall, length: reading })) }),

@@ -13,7 +13,7 @@ import { useOvertime, usePlan, useReplays, useSearchOn, useUnpinned } from '../w
 import type { SearchProgress } from '../workers/whole.worker.ts';
 import { Conflicts } from './Conflicts.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
-import { clock, dayWord } from '../app/clock.ts';
+import { clock, dayWord, laterWord } from '../app/clock.ts';
 
 /** How good the plan is, what it does when people and paint vary, and whether a better one is found by searching on. */
 export function Better({ view }: { view: WholeView }) {
@@ -40,6 +40,11 @@ export function Better({ view }: { view: WholeView }) {
   return (
     <Section title="How good is this plan?">
       <Line label="Longer than the best possible, at most">{formatPercent(schedule.gap)}</Line>
+      <p className="hint">
+        {schedule.finish - schedule.bound < 1
+          ? 'Nothing can be earlier with this crew and these drying times.'
+          : `No order of work can end before ${when(schedule.bound)}; this one finishes ${laterWord(schedule.bound, schedule.finish, crew)}.`}
+      </p>
       {replays && replays.runs > 0 && (
         <>
           {delays.length > 0 && (

@@ -3,7 +3,7 @@ import { daysWord } from '../app/days.ts';
 import { useOrder, type WholeView } from '../app/whole.ts';
 import { Old } from '../app/Old.tsx';
 import { usePlan, useReplays } from '../workers/whole.ts';
-import { clock, dayWord, laterWord } from '../app/clock.ts';
+import { clock, dayWord } from '../app/clock.ts';
 
 /** When it is done, and how much sooner anybody could prove it could be. */
 export function Verdict({ view }: { view: WholeView }) {
@@ -15,7 +15,6 @@ export function Verdict({ view }: { view: WholeView }) {
   if (!order || !schedule?.tasks.length) return null;
   const end = clock(schedule.finish, crew);
   const when = (t: number) => `${dayWord(t, crew, true)}, ${clock(t, crew).time}`;
-  const gap = schedule.finish - schedule.bound;
   return (
     <div className="closing">
       <h3>
@@ -27,11 +26,6 @@ export function Verdict({ view }: { view: WholeView }) {
           in ten by <b>{when(replays.p90)}</b>.
         </p>
       )}
-      <p>
-        {gap < 1
-          ? 'Nothing can be earlier with this crew and these drying times: the bound is met.'
-          : `No order of work can end before ${dayWord(schedule.bound, crew, true)} at ${clock(schedule.bound, crew).time}; this one finishes ${laterWord(schedule.bound, schedule.finish, crew)}.`}
-      </p>
       <dl className="facts">
         <div>
           <dt>Work</dt>
