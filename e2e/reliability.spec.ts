@@ -48,10 +48,7 @@ test('Ctrl Z in a field that is typed in takes back the typing; afterwards, the 
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
   await page.keyboard.press('Escape');
   await expect(length(page, 'A')).toHaveValue(before);
-  // what stands there again is selected with the next frame: a key typed then is a new value
-  await expect
-    .poll(() => length(page, 'A').evaluate((field: HTMLInputElement) => getSelection()?.toString() === field.value))
-    .toBe(true);
+  // the next key is a new value at once, selected or not
   await page.keyboard.type(`7'6`);
   await page.keyboard.press('Enter');
   await saved(page);

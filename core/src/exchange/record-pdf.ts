@@ -126,21 +126,10 @@ export function homeRecordPdf(job: Job, record: JobRecord): TDocumentDefinitions
           body: [...groups.values()].flatMap((own): TableCell[][] => {
             const [first] = own;
             if (!first) return [];
+            const here = own.map(({ specified }) => specified);
+            const walls = heading(clientNamesIn(here, job.rooms.byId[room]), system);
             return told(job, first).map((line, i): TableCell[] => [
-              t(
-                i
-                  ? ''
-                  : heading(
-                      clientNamesIn(
-                        own.map(({ specified }) => specified),
-                        job.rooms.byId[room],
-                      ),
-                      system,
-                    ),
-                {
-                  bold: true,
-                },
-              ),
+              t(i ? '' : walls, { bold: true }),
               line.hex
                 ? { canvas: [{ type: 'rect', x: 0, y: 2, w: 10, h: 10, color: line.hex, lineColor: '#20302F' }] }
                 : '',

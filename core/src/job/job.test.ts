@@ -207,6 +207,11 @@ describe('a job file at the door', () => {
     ['a future version', text.replace(`"version":${JOB_VERSION}`, '"version":99'), /newer Kovelin.*left as it is/],
     ['a number JSON has not', text.replace('"turn":90', '\n"turn":NaN'), /“NaN” is no value of JSON/],
     ['a day there is not', text.replace('"start":null', '"start":"2026-02-31"'), /a day there is, written 2026-11-26/],
+    [
+      'a first day of another century',
+      text.replace('"start":null', '"start":"1900-01-01"'),
+      /first day from 2000-01-01 to 2100-12-31/,
+    ],
     ['a thing of nothing', text.replace('"metres":2.4384', '"metres":0'), /metres is 0; at least 0.001/],
     ['hours that run back', text.replace('[480,720]', '[720,480]'), /working hours are stretches.*in order/],
     ['a wrong type', text.replace('"turn":90', '"turn":"R"'), /walls\/byId.*turn.*number/],

@@ -2,7 +2,7 @@ import { JOB_VERSION } from './version.ts';
 import Joi from 'joi';
 import { isDay, isZone } from '../units/day.ts';
 import { DEFAULT_KEYS, DEFAULTS } from './defaults.ts';
-import { ENDS, isStart, MOST, type Ends } from './limits.ts';
+import { ENDS, isStart, MOST, START_ENDS, type Ends } from './limits.ts';
 import type { Can, Colour, Decisions, FinishChoice, Practice, Priced, PrimerLayer, Product } from './paints.ts';
 import type { Crew, Moment, Person, TakenPlan, TaskPin } from './crew.ts';
 import type { Accepted, AcceptedPace, AcceptedSpread } from './learned.ts';
@@ -538,6 +538,7 @@ const samples = record(id, sample, MOST.samples);
 /** What a fault is called: what stands there, and what would be accepted. */
 const SENTENCES = {
   day: '{{#label}} is “{{#value}}”; a day there is, written 2026-11-26, is accepted',
+  start: `{{#label}} is “{{#value}}”; a first day from ${START_ENDS[0]} to ${START_ENDS[1]} is accepted`,
   hours: `{{#label}}: working hours are stretches of one day of at least ${ENDS.stretch[0]} minutes, in order and not overlapping`,
   'number.min': '{{#label}} is {{#value}}; at least {{#limit}} is accepted',
   'number.max': '{{#label}} is {{#value}}; at most {{#limit}} is accepted',

@@ -102,9 +102,16 @@ export function withShape(
     Object.fromEntries(Object.entries(byId).map(([key, item]) => [key, settled(item)]));
   // what goes from end to end of a wall goes on along its parts
   const along = Object.values(parts.byId).filter((part) => part.wall === id && part.at === null && part.width === null);
-  let n = parts.order.length;
+  const taken = new Set([...Object.values(openings.byId), ...Object.values(parts.byId)].map(({ label }) => label));
+  const anotherOf = (label: string): string => {
+    const kind = label.replace(/\d+$/, '');
+    let n = 1;
+    while (taken.has(`${kind}${n}`)) n++;
+    taken.add(`${kind}${n}`);
+    return `${kind}${n}`;
+  };
   const copies = made.flatMap((on) =>
-    along.map((part): Part => ({ ...part, id: ids(), wall: on.id, label: `${part.label.replace(/\d+$/, '')}${++n}` })),
+    along.map((part): Part => ({ ...part, id: ids(), wall: on.id, label: anotherOf(part.label) })),
   );
   const shortened: Wall = { ...wall, length: ask.at, turn: first };
   return good({

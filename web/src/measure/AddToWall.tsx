@@ -16,6 +16,12 @@ const SHAPES: readonly (readonly [WallShape, string])[] = [
   ['bay', 'bay'],
 ];
 
+/** Each with the field that Enter goes on to. */
+const SIZES = [
+  ['width', 'depth'],
+  ['depth', 'place'],
+] as const;
+
 interface Said {
   readonly shape: WallShape;
   readonly width: Reading | null;
@@ -49,33 +55,26 @@ export function AddToWall({ view, room, wall }: { view: JobView; room: Room; wal
     const ask = { shape, width, depth, at };
     setRefused(session.edit({ name: 'shapeWall', args: { room: room.id, wall: wall.id, ask, seed: freshId() } }));
   };
-  const { shape, width, depth, place } = said;
+  const { shape, place } = said;
   const middle = placeOf({ ...said, place: null });
   return (
     <fieldset>
       <legend>Add to this wall</legend>
       <span className="pair">
         <Choice label="What" value={shape} options={SHAPES} onChange={(next) => put({ shape: next })} />
-        <LengthField
-          id={`${id}width`}
-          label={shape === 'breast' ? 'Its width' : 'Its opening'}
-          optional
-          system={system}
-          value={width}
-          options={WALL}
-          onCommit={(next) => put({ width: next })}
-          onEnter={() => go('depth')}
-        />
-        <LengthField
-          id={`${id}depth`}
-          label="Its depth"
-          optional
-          system={system}
-          value={depth}
-          options={WALL}
-          onCommit={(next) => put({ depth: next })}
-          onEnter={() => go('place')}
-        />
+        {SIZES.map(([key, after]) => (
+          <LengthField
+            key={key}
+            id={`${id}${key}`}
+            label={key === 'width' && shape !== 'breast' ? 'Its opening' : `Its ${key}`}
+            optional
+            system={system}
+            value={said[key]}
+            options={WALL}
+            onCommit={(next) => put({ [key]: next })}
+            onEnter={() => go(after)}
+          />
+        ))}
         <LengthField
           id={`${id}place`}
           label="From its start"

@@ -2,7 +2,7 @@ import type { Edit } from '@kovelin/core/job/edits.ts';
 import { good, type Result } from '@kovelin/core/units/problem.ts';
 import InputBase from '@mui/material/InputBase';
 import Link from '@mui/material/Link';
-import { type KeyboardEvent, type Ref, useContext, useId, useState } from 'react';
+import { type ChangeEvent, type KeyboardEvent, type Ref, useContext, useId, useRef, useState } from 'react';
 import { aim, hasPad } from '../app/aim.ts';
 import { say } from '../app/say.ts';
 import { SessionContext } from '../app/session-context.ts';
@@ -54,6 +54,12 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
   const [refused, setRefused] = useState<string | null>(null);
   const session = useContext(SessionContext);
   const [owner] = useState(() => ({}));
+  /** The value was just taken, or put back: the next key begins a new one, whether or not it is selected yet. */
+  const fresh = useRef(false);
+  const begin = (field: HTMLInputElement | HTMLTextAreaElement): void => {
+    fresh.current = true;
+    requestAnimationFrame(() => fresh.current && document.activeElement === field && field.select());
+  };
   const read = text === null ? null : props.parse(text);
   const message = (read && !read.ok ? why(read) : refused) ?? props.problem ?? null;
   const type = (next: string) => {
@@ -105,13 +111,14 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
     return refusal === null;
   });
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
+    // an arrow, or a key that takes away, means what stands there
+    if (event.key.length > 1) fresh.current = false;
     if (event.key === 'Enter' && (!props.lines || event.ctrlKey || event.metaKey)) {
       event.preventDefault();
       const field = event.currentTarget;
       if (!commit()) return;
       if (props.onEnter) props.onEnter();
-      // what is typed next is a new value, not more of this one
-      else requestAnimationFrame(() => document.activeElement === field && field.select());
+      else begin(field);
     } else if (event.key === 'Escape' && text !== null) {
       const field = event.currentTarget;
       setText(null);
@@ -119,8 +126,13 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
       if (was.ok) props.onType?.(was.value);
       setRefused(null);
       session?.setDraft(owner, null);
-      requestAnimationFrame(() => document.activeElement === field && field.select());
+      begin(field);
     }
+  };
+  const onChange = ({ target, nativeEvent }: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => {
+    const isNew = fresh.current && nativeEvent instanceof InputEvent && nativeEvent.inputType === 'insertText';
+    fresh.current = false;
+    type(isNew ? (nativeEvent.data ?? '') : target.value);
   };
   const attributes = {
     rows: props.lines,
@@ -140,8 +152,12 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
         placeholder={props.placeholder}
         error={message !== null}
         autoComplete="off"
-        onChange={(event) => type(event.target.value)}
-        onBlur={commit}
+        onChange={onChange}
+        onPointerDown={() => (fresh.current = false)}
+        onBlur={() => {
+          fresh.current = false;
+          commit();
+        }}
         onKeyDown={onKeyDown}
         onFocus={({ target }) => {
           if (!props.lines) target.select();
