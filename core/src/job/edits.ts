@@ -7,6 +7,7 @@ import { ROOM_HOLES, type HowMany } from './library.ts';
 import { withShape, type ShapeAsk } from './wall-shapes.ts';
 import { ENDS, isStart, MOST, within } from './limits.ts';
 import { COUNTRY_ROWS, regionOf, tinsOf, type Air, type Country, type Region } from './region.ts';
+import { copyOfRoom } from './copy-room.ts';
 import { reconcileRoom, type DraftRoom } from './reconcile.ts';
 import type { Check, Opening, Part, Room, TrimRun, Wall } from './measured.ts';
 import type { Colour, Decisions, FinishChoice, Practice, Priced, Product, SystemValues } from './paints.ts';
@@ -66,6 +67,14 @@ function remove<T>(table: { byId: Record<Id, T>; order: Id[] }, id: Id): void {
   if (!own(table.byId, id)) refuse('This is no longer there.');
   Reflect.deleteProperty(table.byId, id);
   table.order.splice(table.order.indexOf(id), 1);
+}
+
+/** Another place in the order; a place beyond its end is its end. */
+function move<T>(table: { byId: Record<Id, T>; order: Id[] }, id: Id, to: number): void {
+  if (!own(table.byId, id)) refuse('This is no longer there.');
+  if (!Number.isInteger(to) || to < 0) refuse('A place in an order is a whole number from 0.');
+  table.order.splice(table.order.indexOf(id), 1);
+  table.order.splice(to, 0, id);
 }
 
 /** Two that say the same, whatever each is called. */
@@ -160,6 +169,15 @@ const EDITS = {
     Object.assign(roomOf(job, room), set);
   },
   removeRoom: (job: D, { room }: { room: Id }) => remove(job.rooms, room),
+  moveRoom: (job: D, { room, to }: { room: Id; to: number }) => move(job.rooms, room, to),
+  /** A room like another, beside it: what was measured and what was said of finishes and of what is there. */
+  copyRoom: (job: D, { room, id, name }: { room: Id; id: Id; name: string }) => {
+    const like = current(roomOf(job, room));
+    const copy = copyOfRoom(like, id, named(name, 'A room'), seededIds(id));
+    insert(job.rooms, castDraft(copy.room), job.rooms.order.indexOf(room) + 1);
+    for (const said of [job.finishes, job.survey, job.decisions, job.earlier] as Record<string, unknown>[])
+      for (const [key, value] of Object.entries(copy.saidOf(current(said)))) put(said, key, value);
+  },
   addWall: (job: D, { room, id, after }: { room: Id; id: Id; after: Id | null }) => {
     const { walls } = roomOf(job, room);
     const taken = new Set(Object.values(walls.byId).map((wall) => wall.label));
@@ -167,6 +185,7 @@ const EDITS = {
     while (taken.has(letter(index))) index++;
     insert(walls, castDraft(newWall(id, letter(index))), after === null ? undefined : walls.order.indexOf(after) + 1);
   },
+  moveWall: (job: D, { room, wall, to }: { room: Id; wall: Id; to: number }) => move(roomOf(job, room).walls, wall, to),
   /** A chimney breast, an alcove or a bay in a wall: what was said of that wall is said of those that come of it. */
   shapeWall: (job: D, { room, wall, ask, seed }: { room: Id; wall: Id; ask: ShapeAsk; seed: string }) => {
     const shaped = withShape(current(roomOf(job, room)), wall, ask, seededIds(seed), job.units);
@@ -214,7 +233,12 @@ const EDITS = {
   },
   removePart: (job: D, { room, part }: { room: Id; part: Id }) => remove(roomOf(job, room).parts, part),
   setTrim: (job: D, { room, kind, run }: { room: Id; kind: TrimKind; run: TrimRun | null }) => {
-    const { trim } = roomOf(job, room);
+    const { trim, parts } = roomOf(job, room);
+    const rail = trim['picture-rail']?.at?.metres;
+    // a frieze begins where its rail is
+    if (kind === 'picture-rail' && run?.at)
+      for (const part of Object.values(parts.byId))
+        if (part.kind === 'frieze' && part.sill && part.sill.metres === rail) part.sill = run.at;
     if (run) put(trim as Record<string, Draft<TrimRun>>, kind, castDraft(run));
     else Reflect.deleteProperty(trim, kind);
   },

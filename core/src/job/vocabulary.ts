@@ -151,7 +151,7 @@ export const TRIM_KINDS = ['baseboard', 'crown', 'chair-rail', 'picture-rail'] a
 export type TrimKind = (typeof TRIM_KINDS)[number];
 
 /** Parts of a wall that take a finish of their own, and things that hide wall. */
-export const REGION_KINDS = ['dado', 'panel'] as const;
+export const REGION_KINDS = ['dado', 'panel', 'frieze'] as const;
 export const COVER_KINDS = ['tile', 'cabinet'] as const;
 /** What stands out of a wall or back into it, stands in the room, or is let into the ceiling. */
 export const BODY_KINDS = [

@@ -4,7 +4,11 @@ import { takeoffRoom } from '../measure/takeoff.ts';
 import { edited, opened } from '../testing/jobs.ts';
 import { runs } from '../testing/runs.ts';
 import { tapeReading } from '../units/reading.ts';
-import { newPart } from './blank.ts';
+import { newPart, seededIds } from './blank.ts';
+import { friezeEdits } from './frieze.ts';
+import type { Room } from './measured.ts';
+import type { Colour } from './paints.ts';
+import { specifyRoom } from '../specify/specify.ts';
 import { applyEdit, type Edit } from './edits.ts';
 import type { Job } from './types.ts';
 import { rows } from './table.ts';
@@ -103,4 +107,58 @@ describe('a breast, an alcove, a bay in a wall', () => {
   ] as const)('%j is refused with a sentence', (ask, sentence) => {
     expect(refusal(shape(ask))).toMatch(sentence);
   });
+});
+
+// by hand, m: round the walls 5 + 0.7 (breast) + 4 + 5 - 2.4 + 1.2 + 2 x 0.6 √2 (bay) + 4 + 0.6 (alcove); 1.98 between skirting and
+// rail, 0.45 above the rail; the floor 5 x 4 - 1.4 x 0.35 + (2.4 - 0.6) x 0.6 + 1 x 0.3
+test('a lounge with a breast, alcoves, a bay, a picture rail and a frieze of another colour has its areas to the millimetre', () => {
+  const bare = opened(`units m
+room Lounge
+height 2.6
+wall A 5 R
+wall B 4 R
+wall C 5 R
+wall D 4 R
+trim skirting 12 cm
+trim picture-rail 5 cm at 2.1
+`);
+  const [before] = rows(bare.rooms);
+  const room = before?.id ?? '';
+  const [a = '', , c = '', d = ''] = before?.walls.order ?? [];
+  const build = (wall: string, of: ShapeAsk['shape'], width: number, depth: number, at: number): Edit => {
+    const ask = { shape: of, width: metres(width), depth: metres(depth), at: metres(at) };
+    return { name: 'shapeWall', args: { room, wall, seed: wall, ask } };
+  };
+  const built = edited(
+    bare,
+    build(a, 'breast', 1.4, 0.35, 1.8),
+    build(c, 'bay', 2.4, 0.6, 1.3),
+    build(d, 'alcove', 1, 0.3, 1.5),
+    { name: 'setColour', args: { colour: { ...(Object.values(bare.colours)[0] as Colour), id: 'sky', name: 'sky' } } },
+  );
+  const walls = built.rooms.byId[room]?.walls.order ?? [];
+  const product = Object.values(built.products).find(({ role }) => role === 'finish')?.id ?? '';
+  const done = edited(
+    built,
+    ...friezeEdits(built.rooms.byId[room] as Room, seededIds('frieze')),
+    ...walls.map((wall, i): Edit => {
+      const finish = { product, colour: 'sky' };
+      return { name: 'setFinish', args: { scope: `${wall}/region/frieze-${i.toString(36)}`, finish } };
+    }),
+  );
+  const { takeoff, floor } = measured(done);
+  const round = 5 + 0.7 + 4 + (5 - 2.4 + 1.2 + 1.2 * Math.SQRT2) + 4 + 0.6;
+  const surfaces = specifyRoom(done, takeoff).filter(({ surface }) => surface.kind === 'wall');
+  const area = (isFrieze: boolean) =>
+    surfaces.reduce(
+      (sum, { surface, colour }) => sum + ((colour.id === 'sky') === isFrieze ? surface.area.value : 0),
+      0,
+    );
+  const MM = 0.001;
+  expect(takeoff.problems).toEqual([]);
+  expect(Math.abs(takeoff.walls.reduce((sum, wall) => sum + wall.adjusted, 0) - round)).toBeLessThan(MM);
+  expect(Math.abs(area(false) - round * 1.98)).toBeLessThan(MM * 1.98);
+  expect(Math.abs(area(true) - round * 0.45)).toBeLessThan(MM * 0.45);
+  expect(Math.abs(floor - (20 - 0.49 + 1.08 + 0.3))).toBeLessThan(MM * 5);
+  expect(takeoff.ceilingArea?.value).toBeCloseTo(floor, 9);
 });

@@ -208,7 +208,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
       say(`${place}/wall`, `${name()} stands on no wall; leave the wall out.`);
     const wall = part.wall === null ? null : room.walls.byId[part.wall];
     const outline = part.wall === null ? null : outlines.get(part.wall);
-    if (problems.length > before || !wall?.length || !outline || (part.at === null && part.kind !== 'dado'))
+    if (problems.length > before || !wall?.length || !outline || (part.at === null && !rule.along))
       return problems.length === before && (part.wall === null || Boolean(outline));
     const box = placeOf(part, outline);
     if (box.right > outline.length + GRACE)
@@ -217,7 +217,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
         `${name()} ends ${show(box.right)} along wall ${wall.label}, which is ${show(outline.length)} long; it must stand on its wall.`,
       );
     const low = lowestTop(outline, box.left, Math.min(box.right, outline.length));
-    if (rule.layer && part.kind !== 'dado' && box.top > low + GRACE)
+    if (rule.layer && !rule.along && box.top > low + GRACE)
       say(
         `${place}/height`,
         `${name()} reaches ${show(box.top)} up, above the ceiling, which is ${show(low)} high there; lower it.`,

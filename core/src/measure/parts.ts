@@ -33,6 +33,8 @@ export interface PartRule {
   readonly takes: readonly Dimension[];
   readonly counted?: string;
   readonly words?: Words;
+  /** As long as its wall, whatever that comes to. */
+  readonly along?: true;
   /** On the wall: takes a finish of its own, or hides the wall. */
   readonly layer?: 'region' | 'cover';
   /** Interrupts baseboard and rails where it stands before them. */
@@ -62,8 +64,10 @@ const fixture = {
 
 /** What each kind of part needs, hides and adds, by simple solids. */
 export const PART_RULES: Readonly<Record<PartKind, PartRule>> = {
-  dado: { place: 'wall', needs: ['height'], takes: [], layer: 'region', paints: 'wall' },
+  dado: { place: 'wall', needs: ['height'], takes: [], along: true, layer: 'region', paints: 'wall' },
   panel: { ...onWall, layer: 'region', paints: 'wall' },
+  // from its picture rail, or any height, to the ceiling
+  frieze: { place: 'wall', needs: ['sill'], takes: [], along: true, layer: 'region', paints: 'wall' },
   tile: { ...onWall, layer: 'cover', breaksRuns: true },
   cabinet: { ...onWall, layer: 'cover', breaksRuns: true },
   soffit: {
@@ -334,12 +338,14 @@ export function fixtureCut(job: Pick<Job, 'settings'>, part: Part): Metres {
   return part.count * (sized ?? setting(job, `fixture.${part.kind}` as DefaultKey));
 }
 
-/** Where a part stands on its wall; a dado is as long as the wall, a soffit hangs from the lowest of the top edge over it. */
+/** Where a part stands on its wall; a dado and a frieze are as long as the wall, a soffit hangs from the lowest of the top edge over it. */
 export function partBox(part: Part, outline: Outline, lowest: (left: Metres, right: Metres) => Metres): Box {
   const left = part.at?.metres ?? 0;
-  const right = part.kind === 'dado' ? outline.length : left + (part.width?.metres ?? 0);
+  const { along } = PART_RULES[part.kind];
+  const right = along ? outline.length : left + (part.width?.metres ?? 0);
   // a dado as high as the wall, or higher, is all of it
-  const most = part.kind === 'dado' ? Math.max(...outline.top.map(({ y }) => y)) : Infinity;
+  const most = along ? Math.max(...outline.top.map(({ y }) => y)) : Infinity;
+  if (part.kind === 'frieze') return { left, right, bottom: Math.min(part.sill?.metres ?? 0, most), top: most };
   const height = Math.min(part.height?.metres ?? 0, most);
   const bottom = part.kind === 'soffit' ? lowest(left, right) - height : (part.sill?.metres ?? 0);
   return { left, right, bottom, top: bottom + height };

@@ -119,6 +119,8 @@ export function smallJob(): Job {
 
 const room = from(['r1', 'n1', 'gone']);
 const wall = from(['r1-0', 'r1-1', 'r1-2', 'r1-3', 'gone']);
+/** In an order. */
+const place = mostly(fc.integer({ min: 0, max: 4 }), hostileNumber);
 const fresh = mostly(fc.constantFrom('n1', 'n2', 'n3'), hostileText);
 const surface = from(['r1-0/field', 'r1/ceiling', 'o1/leaf', 'all:wall', 'all:trim', 'r1:wall', 'r1/baseboard']);
 const product = from(['paint-wall', 'paint-trim', 'primer-board', 'n1']);
@@ -377,7 +379,10 @@ const ARGUMENTS: Readonly<Record<EditName, fc.Arbitrary<unknown>>> = {
     }),
   }),
   removeRoom: fc.record({ room }),
+  moveRoom: fc.record({ room, to: place }),
+  copyRoom: fc.record({ room, id: fresh, name }),
   addWall: fc.record({ room, id: fresh, after: fc.option(wall) }),
+  moveWall: fc.record({ room, wall, to: place }),
   shapeWall: fc.record({
     room,
     wall,

@@ -245,6 +245,7 @@ export const OPENING: Words<OpeningKind> = { door: 'door', window: 'window', ope
 export const PART: Words<PartKind> = {
   dado: 'dado',
   panel: 'panel',
+  frieze: 'frieze',
   tile: 'tile',
   cabinet: 'cabinet',
   soffit: 'soffit',
