@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Litres, Money } from '../units/si.ts';
 import { GALLON, PINT, QUART } from '../units/si.ts';
+import { separatorOf } from './csv.ts';
 import { MOST_LINE, overlong, overlongLine, overlongRow } from './faults.ts';
 import { bad, good, type Problem, type Result } from '../units/problem.ts';
 
@@ -36,19 +37,6 @@ export function decodeList(bytes: Uint8Array): string {
   } catch {
     return new TextDecoder('windows-1252').decode(bytes);
   }
-}
-
-/** The separator of a list: of those in its first line outside quotes, the most frequent. */
-function separatorOf(text: string): string {
-  const counts = new Map<string, number>();
-  let quoted = false;
-  for (const c of text.slice(0, MOST_LINE)) {
-    if (c === '"') quoted = !quoted;
-    else if (!quoted && (c === '\n' || c === '\r')) break;
-    else if (!quoted) counts.set(c, (counts.get(c) ?? 0) + 1);
-  }
-  const count = (c: string) => counts.get(c) ?? 0;
-  return [';', '\t', '|', ','].reduce((best, c) => (count(c) > count(best) ? c : best), ',');
 }
 
 const GUESS: Readonly<Record<keyof PriceColumns, RegExp>> = {

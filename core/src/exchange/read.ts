@@ -7,6 +7,7 @@ import { rows } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { good, type Problem, type Result } from '../units/problem.ts';
+import { isHouse, readHouse, systemOfHouse } from './house.ts';
 import { applyLines, type SaidLine } from './job-sheet.ts';
 import { parseTapeSheet } from './tapesheet.ts';
 
@@ -16,13 +17,14 @@ export interface Opened {
 }
 
 /**
- * Reads a job file or a tape sheet, whichever the text is (a job file is JSON). Defaults fill what a tape sheet does
+ * Reads a job file, a table of rooms or a tape sheet, whichever the text is (a job file is JSON, a table has headings). Defaults fill what a tape sheet does
  * not say. Readings that cannot be (an opening above the ceiling, turns that do not come round) are errors here, with
  * the sheet's line or the job's path; what only looks odd is a warning.
  */
 export function readAny(written: string, name: string): Result<Opened> {
   const text = written.replace(/^\uFEFF/, '');
-  return /^\s*[{[]/.test(text) ? readJobFile(text) : readSheet(text, name);
+  if (/^\s*[{[]/.test(text)) return readJobFile(text);
+  return isHouse(text) ? readTable(text, name) : readSheet(text, name);
 }
 
 /**
@@ -32,8 +34,25 @@ export function readAny(written: string, name: string): Result<Opened> {
 export function readForView(written: string, name: string): Result<Job> {
   const text = written.replace(/^\uFEFF/, '');
   if (/^\s*[{[]/.test(text)) return openJob(text);
+  if (isHouse(text)) {
+    const table = readTable(text, name);
+    return table.ok ? good(table.value.job) : table;
+  }
   const sheet = sheetJob(text, name);
   return sheet.ok ? good(sheet.value.job) : sheet;
+}
+
+/** A table of rooms; rows that are not read are warnings. */
+function readTable(text: string, name: string): Result<Opened> {
+  const system = systemOfHouse(text);
+  const house = readHouse(text, system, 's');
+  if (!house.ok) return house;
+  const { rooms, notes } = house.value;
+  const job = newJob('sheet', name, system, rooms);
+  const problems = faultsOf(job);
+  if (problems.length) return { ok: false, problems };
+  const judged = judge(job);
+  return judged.ok ? good({ job, warnings: [...notes, ...judged.value.warnings] }) : judged;
 }
 
 function readJobFile(text: string): Result<Opened> {

@@ -11,12 +11,13 @@ import type { Job } from './types.ts';
 /** The surfaces of a room as they are specified, without their names. */
 const takeoffOf = (job: Job, id: string | undefined) => takeoffRoom(job, job.rooms.byId[id ?? ''] as Room);
 const specified = (job: Job, room: string | undefined) =>
-  specifyRoom(job, takeoffOf(job, room)).map(({ surface: { kind, area }, product, colour, system }) => [
+  specifyRoom(job, takeoffOf(job, room)).map(({ surface: { kind, area }, product, colour, survey, sheen }) => [
     kind,
     area.value,
     product.id,
     colour.id,
-    system.values,
+    survey,
+    sheen,
   ]);
 
 test('a room like another measures the same, is specified the same, and shares nothing with it', () => {

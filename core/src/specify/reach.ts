@@ -4,6 +4,7 @@ import { roomScope } from '../job/scope.ts';
 import { rows, type Id, type Scope } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import { familyOf, SURFACE_KINDS, type SurfaceKind } from '../job/vocabulary.ts';
+import type { NameKind } from '../words/names.ts';
 import type { Specified } from './specify.ts';
 
 /** How far a choice made on a surface goes: it alone, all of its kind or family in the room, rooms used alike, wherever its colour is. */
@@ -19,12 +20,17 @@ export function roomsReached({ rooms: all }: Rooms, { surface: { room } }: Speci
   return [room, ...rows(all).flatMap((one) => (one.use === use && one.id !== room ? [one.id] : []))];
 }
 
+/** What part of a wall it is (a frieze, a dado); null: no part of one. */
+export const regionOf = ({ surface: { id, name } }: Pick<Specified, 'surface'>): NameKind | null =>
+  id.includes('/region/') ? name.kind : null;
+
 /** The surfaces a choice goes to, as they are now; itself first. */
 export function reached(job: Rooms, surfaces: readonly Specified[], s: Specified, reach: Reach): readonly Specified[] {
   const rooms = roomsReached(job, s, reach);
   const goes = ({ surface, colour }: Specified): boolean => {
     if (reach === 'colour') return colour.id === s.colour.id;
     if (!rooms.includes(surface.room)) return false;
+    if (reach === 'kind' && regionOf(s)) return regionOf({ surface }) === regionOf(s);
     return reach === 'kind' ? surface.kind === s.surface.kind : familyOf(surface.kind) === familyOf(s.surface.kind);
   };
   return [s, ...(reach === 'one' ? [] : surfaces.filter((one) => one.surface.id !== s.surface.id && goes(one)))];
@@ -69,6 +75,8 @@ export function finishEdits(
       : to.flatMap((one) =>
           familyOf(one.surface.kind) === familyOf(kind) ? [put(one.surface.id, { ...ofNow(one), ...set })] : [],
         );
+  // parts of walls have no scope of their own: each is named
+  if (reach === 'kind' && regionOf(s)) return to.map((one) => put(one.surface.id, { ...ofNow(one), ...set }));
   const family = familyOf(kind);
   const stays = new Set(left.map(({ surface: { id } }) => id));
   const inRooms = roomsReached(job, s, reach).flatMap((room) => {

@@ -41,7 +41,8 @@ const MANY: Readonly<Partial<Record<PartKind, Word>>> = {
   furniture: 'furniture',
 };
 const isPart = (kind: NameKind): kind is PartKind => kind in PART;
-const wordsOf = (kind: NameKind): readonly [Word, Word] => {
+/** One of a kind, and several. */
+export const wordsOf = (kind: NameKind): readonly [Word, Word] => {
   if (!isPart(kind)) return KINDS[kind];
   const [one, many] = plural(PART[kind]);
   return [one, MANY[kind] ?? many];

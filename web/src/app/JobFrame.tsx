@@ -17,7 +17,7 @@ import { JobProvider } from './JobProvider.tsx';
 import { Ledger } from './Ledger.tsx';
 import { LostPage } from './LostPage.tsx';
 import { NextLine } from './NextLine.tsx';
-import { Rooms } from './Rooms.tsx';
+import { Rooms } from '../rooms/Rooms.tsx';
 import { JumpList } from './JumpList.tsx';
 import { useHere, useLeaving, useShortcuts } from './shortcuts.ts';
 import { onFileGone } from './stale.ts';

@@ -5,7 +5,7 @@ import ListItemButton from '@mui/material/ListItemButton';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useJob } from './job-context.ts';
-import { Rooms } from './Rooms.tsx';
+import { Rooms } from '../rooms/Rooms.tsx';
 import { useGoToStep, useHere } from './shortcuts.ts';
 import { useSteps } from './step.ts';
 import { Tools } from './Tools.tsx';
@@ -75,11 +75,7 @@ export function PhoneTop({ onHelp }: { onHelp: () => void }) {
             </List>
           </nav>
         )}
-        {opened === 'rooms' && (
-          <div onClick={(event) => event.target instanceof Element && event.target.closest('button, a') && close()}>
-            <Rooms />
-          </div>
-        )}
+        {opened === 'rooms' && <Rooms onGone={close} />}
         {opened === 'more' && <Tools onHelp={onHelp} />}
       </Sheet>
     </header>

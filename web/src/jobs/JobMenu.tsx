@@ -1,10 +1,9 @@
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import { useNavigate } from 'react-router';
 import { attempt } from '../app/database.ts';
 import type { JobRow } from '../store/db.ts';
 import { freshId } from '../store/ids.ts';
 import { duplicateJob } from '../store/jobs.ts';
+import { ActionMenu, type Action } from '../ui/ActionMenu.tsx';
 import { exportJob } from '../store/take-out.ts';
 
 interface Props {
@@ -19,26 +18,12 @@ interface Props {
 export default function JobMenu({ row, anchor, onClose, onRename, onDelete }: Props) {
   const navigate = useNavigate();
   const copy = () => void attempt(`${row.name} was not copied`, () => duplicateJob(row, freshId()));
-  const actions: readonly (readonly [string, () => void])[] = [
-    ['Rename', onRename],
-    ['Duplicate', copy],
-    ['Export', () => exportJob(row.job)],
-    ['Hand over …', () => void navigate(`/hand-over/${row.id}`)],
-    ['Delete', onDelete],
+  const actions: readonly Action[] = [
+    { word: 'Rename', act: onRename },
+    { word: 'Duplicate', act: copy },
+    { word: 'Export', act: () => exportJob(row.job) },
+    { word: 'Hand over …', act: () => void navigate(`/hand-over/${row.id}`) },
+    { word: 'Delete', act: onDelete },
   ];
-  return (
-    <Menu anchorEl={anchor} open onClose={onClose}>
-      {actions.map(([word, act]) => (
-        <MenuItem
-          key={word}
-          onClick={() => {
-            onClose();
-            act();
-          }}
-        >
-          {word}
-        </MenuItem>
-      ))}
-    </Menu>
-  );
+  return <ActionMenu anchor={anchor} actions={actions} onClose={onClose} />;
 }

@@ -1,4 +1,6 @@
 import { MAX_JOB_BYTES, tooLarge } from '@kovelin/core/job/limits.ts';
+import type { Room } from '@kovelin/core/job/measured.ts';
+import { COUNTRY_ROWS, systemOf, type Country } from '@kovelin/core/job/region.ts';
 import { sentence } from '@kovelin/core/units/problem.ts';
 import Button from '@mui/material/Button';
 import { liveQuery } from 'dexie';
@@ -12,7 +14,16 @@ import { ReadingBar } from '../ui/ReadingBar.tsx';
 import { ExportAsIs, unfitWord } from '../app/Unfit.tsx';
 import { freshId } from '../store/ids.ts';
 import { db, stateOf, type JobRow } from '../store/db.ts';
-import { bringIn, deleteJob, emptyTrash, listJobs, restoreJob, sweepTouches } from '../store/jobs.ts';
+import {
+  bringIn,
+  countryBefore,
+  createJob,
+  deleteJob,
+  emptyTrash,
+  listJobs,
+  restoreJob,
+  sweepTouches,
+} from '../store/jobs.ts';
 import { askToKeep, isKept } from '../store/keep.ts';
 import { whyNot } from '../store/why.ts';
 import { useReading } from '../workers/files.ts';
@@ -32,6 +43,7 @@ const LostCopies = lazy(() => import('./LostCopies.tsx'));
 const Start = lazy(() => import('./Start.tsx'));
 const JobCard = lazy(() => import('./JobCard.tsx'));
 const Deleted = lazy(() => import('./Deleted.tsx'));
+const BringHouse = lazy(() => import('../rooms/BringHouse.tsx'));
 
 /** The first page: a room to begin, or the jobs that are here. */
 export default function JobsPage() {
@@ -39,6 +51,7 @@ export default function JobsPage() {
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [deleted, setDeleted] = useState<JobRow | null>(null);
   const [starting, setStarting] = useState(false);
+  const [house, setHouse] = useState<{ readonly file: File; readonly country: Country } | null>(null);
   const navigate = useNavigate();
   const reading = useReading();
   useEffect(() => {
@@ -74,12 +87,18 @@ export default function JobsPage() {
       void navigate('/bring-in');
       return;
     }
+    if (/\.(csv|tsv|dxf|svg)$/i.test(file.name)) return setHouse({ file, country: await countryBefore() });
     if (file.size > MAX_JOB_BYTES) return refuse(tooLarge(file.size));
     const name = file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Imported job';
     const text = await file.text();
     const read = await reading.read(file.name, (api) => api.job(text, name), refuse);
     if (read && !read.ok) refuse(...read.problems.map(sentence));
     else if (read) open(await attempt(`${file.name} was read, but not kept`, () => bringIn(read.value, freshId())));
+  };
+  const makeHouse = (rooms: readonly Room[]) => {
+    const name = house?.file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'House';
+    setHouse(null);
+    void attempt('The job was not made', () => createJob(freshId(), name, () => rooms)).then((made) => open(made));
   };
   const remove = async (row: JobRow) => {
     const hidden = await attempt(`${row.name} was not deleted`, () => deleteJob(row.id));
@@ -90,7 +109,7 @@ export default function JobsPage() {
     if (row) void attempt(`${row.name} could not be cleared away`, () => emptyTrash(Date.now(), [row.id]));
   };
   const fromFile = {
-    accept: '.json,.tape,.txt,.zip',
+    accept: '.json,.tape,.txt,.zip,.csv,.tsv,.dxf,.svg',
     onFiles: ([file]: readonly File[]) => void bringFile(file),
   };
   return (
@@ -162,6 +181,17 @@ export default function JobsPage() {
           ))}
         </ul>
       </main>
+      <Suspense fallback={null}>
+        {house && (
+          <BringHouse
+            key={house.file.name}
+            file={house.file}
+            system={systemOf({ units: COUNTRY_ROWS[house.country].units, region: COUNTRY_ROWS[house.country] })}
+            onTake={makeHouse}
+            onClose={() => setHouse(null)}
+          />
+        )}
+      </Suspense>
       {deleted && (
         <Suspense fallback={null}>
           <Deleted

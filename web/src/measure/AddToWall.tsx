@@ -1,3 +1,4 @@
+import type { Edit } from '@kovelin/core/job/edits.ts';
 import type { Room, Wall } from '@kovelin/core/job/measured.ts';
 import type { WallShape } from '@kovelin/core/job/wall-shapes.ts';
 import { tapeReading, type Reading } from '@kovelin/core/units/reading.ts';
@@ -9,11 +10,15 @@ import { Choice } from '../ui/Choice.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { Message } from '../ui/Message.tsx';
 import { OFFSET, WALL } from './parts.ts';
+import { startPart } from './start-part.ts';
 
-const SHAPES: readonly (readonly [WallShape, string])[] = [
+/** A niche is let into the wall, and no wall of its own. */
+type Shape = WallShape | 'niche';
+const SHAPES: readonly (readonly [Shape, string])[] = [
   ['breast', 'chimney breast'],
   ['alcove', 'alcove'],
   ['bay', 'bay'],
+  ['niche', 'niche'],
 ];
 
 /** Each with the field that Enter goes on to. */
@@ -23,7 +28,7 @@ const SIZES = [
 ] as const;
 
 interface Said {
-  readonly shape: WallShape;
+  readonly shape: Shape;
   readonly width: Reading | null;
   readonly depth: Reading | null;
   /** null: in the middle. */
@@ -52,8 +57,12 @@ export function AddToWall({ view, room, wall }: { view: JobView; room: Room; wal
     const { shape, width, depth } = latest.current;
     const at = placeOf(latest.current);
     if (!width || !depth || !at) return go(width ? 'depth' : 'width');
-    const ask = { shape, width, depth, at };
-    setRefused(session.edit({ name: 'shapeWall', args: { room: room.id, wall: wall.id, ask, seed: freshId() } }));
+    const ask = { width, depth, at };
+    const said: Edit =
+      shape === 'niche'
+        ? { name: 'addPart', args: { room: room.id, part: startPart(view, room, 'recess', { ...ask, wall: wall.id }) } }
+        : { name: 'shapeWall', args: { room: room.id, wall: wall.id, ask: { shape, ...ask }, seed: freshId() } };
+    setRefused(session.edit(said));
   };
   const { shape, place } = said;
   const middle = placeOf({ ...said, place: null });

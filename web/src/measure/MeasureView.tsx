@@ -87,13 +87,6 @@ export default function MeasureView() {
             <Button size="small" onClick={() => setBringing(true)}>
               Import …
             </Button>
-            <Button
-              size="small"
-              className="remove-room"
-              onClick={() => view.session.run({ name: 'removeRoom', args: { room: room.id } })}
-            >
-              Remove this room
-            </Button>
           </div>
           <Suspense fallback={null}>{laser && <LaserBar onNoTarget={toFirst} />}</Suspense>
           {way === 'rows' && <Rows key={room.id} view={view} room={room} takeoff={takeoff} />}

@@ -76,7 +76,13 @@ export function Rows({ view, room, takeoff }: RoomProps) {
         turns={room.turns}
         onEnter={goOn}
       />
-      <WallRows view={view} room={room} takeoff={takeoff} onNext={goOn} />
+      <WallRows
+        view={view}
+        room={room}
+        takeoff={takeoff}
+        onNext={goOn}
+        onInserted={(id) => (wanted.current = `length-${id}`)}
+      />
       <div className="row-buttons">
         <Button size="small" variant="outlined" data-add-wall onClick={addWall}>
           Add a wall

@@ -6,23 +6,55 @@ import { LengthField } from '../ui/LengthField.tsx';
 import Button from '@mui/material/Button';
 import { AddToWall } from './AddToWall.tsx';
 import { HEIGHT, OFFSET, problemsAt, WALL, type RoomProps } from './parts.ts';
+import { freshId } from '../store/ids.ts';
 import { readCount } from '../ui/read.ts';
 
 type Change = Partial<Omit<Wall, 'id'>>;
 
-/** What few walls have: more heights, a curve, stairs beside them. */
-export default function WallMore({ view, room, takeoff, wall }: RoomProps & { wall: Wall }) {
+interface MoreProps extends RoomProps {
+  readonly wall: Wall;
+  /** The new wall is to be typed. */
+  readonly onInserted: (wall: string) => void;
+}
+/** What few walls have: what is built into them, more heights, a curve, stairs beside them; and their place. */
+export default function WallMore({ view, room, takeoff, wall, onInserted }: MoreProps) {
   const { session, system } = view;
   const edit = (set: Change) => ({ name: 'setWall' as const, args: { room: room.id, wall: wall.id, set } });
   const draft = (set: Change | null) => set && edit(set);
   const commit = (set: Change) => session.edit(edit(set));
   const problem = (place: string) => problemsAt({ room, takeoff }, `walls/${wall.id}/${place}`)[0] ?? null;
   const common = { system };
+  const { order } = room.walls;
+  const at = order.indexOf(wall.id);
+  const insert = () => {
+    const id = freshId();
+    onInserted(id);
+    session.run({ name: 'addWall', args: { room: room.id, id, after: wall.id } });
+  };
   const { bow, foot, peaks } = wall;
   const length = wall.length?.metres ?? 3;
   return (
     <div className="more">
       <AddToWall view={view} room={room} wall={wall} />
+      <fieldset>
+        <legend>Its place in the walk</legend>
+        <span className="row-buttons">
+          {([-1, 1] as const).map((by) => (
+            <Button
+              key={by}
+              size="small"
+              variant="outlined"
+              disabled={!order[at + by]}
+              onClick={() => session.run({ name: 'moveWall', args: { room: room.id, wall: wall.id, to: at + by } })}
+            >
+              {by < 0 ? 'Move up' : 'Move down'}
+            </Button>
+          ))}
+          <Button size="small" variant="outlined" onClick={insert}>
+            Insert a wall after it
+          </Button>
+        </span>
+      </fieldset>
       <fieldset>
         <legend>Heights between its ends</legend>
         {peaks.map((peak, i) => {

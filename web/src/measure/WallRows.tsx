@@ -76,8 +76,12 @@ function heightFields(wall: Wall, roomHeight: string, system: System) {
   ];
 }
 
+interface WallRowsProps extends RoomProps {
+  readonly onNext: (wall: string) => void;
+  readonly onInserted: (wall: string) => void;
+}
 /** A row a wall. `onNext` is called with a wall when Enter took one of its fields. */
-export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: (wall: string) => void }) {
+export function WallRows({ view, room, takeoff, onNext, onInserted }: WallRowsProps) {
   const { session, system, select, surface } = view;
   const [open, setOpen] = useState<string | null>(null);
   const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
@@ -102,7 +106,7 @@ export function WallRows({ view, room, takeoff, onNext }: RoomProps & { onNext: 
             <Row>
               <Cell colSpan={9}>
                 <Suspense fallback={null}>
-                  <WallMore view={view} room={room} takeoff={takeoff} wall={wall} />
+                  <WallMore view={view} room={room} takeoff={takeoff} wall={wall} onInserted={onInserted} />
                 </Suspense>
               </Cell>
             </Row>

@@ -1,4 +1,6 @@
-import type { Reach } from '@kovelin/core/specify/reach.ts';
+import { seededIds } from '@kovelin/core/job/blank.ts';
+import { friezeEdits, noFriezeEdits } from '@kovelin/core/job/frieze.ts';
+import { regionOf, type Reach } from '@kovelin/core/specify/reach.ts';
 import { restsOf } from '@kovelin/core/specify/rests.ts';
 import { isChalkType, isClear } from '@kovelin/core/specify/case.ts';
 import { doubts } from '@kovelin/core/specify/hiding.ts';
@@ -17,6 +19,7 @@ import { FinishPick } from './FinishPick.tsx';
 import { Cautions, Warnings } from './Notices.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import { ScopePicker, useReaching, type Reaching } from './reach.tsx';
+import { freshId } from '../store/ids.ts';
 import { Survey } from './Survey.tsx';
 
 const HidingChart = lazy(() => import('./HidingChart.tsx'));
@@ -97,6 +100,7 @@ function GoesOn({ view, s, reaching }: { view: WholeView; s: Specified; reaching
   return (
     <>
       <ScopePicker view={view} reaching={reaching} />
+      <Frieze view={view} s={s} reaching={reaching} />
       <FinishPick view={view} s={s} reaching={reaching} />
       <Section
         title="How it is painted, and why"
@@ -124,6 +128,30 @@ function GoesOn({ view, s, reaching }: { view: WholeView; s: Specified; reaching
         </Suspense>
       )}
     </>
+  );
+}
+
+/** What is above a picture rail is a surface of its own when it gets another finish. */
+function Frieze({ view, s, reaching }: { view: WholeView; s: Specified; reaching: Reaching }) {
+  const { state, session, show } = view;
+  const room = state.shown.rooms.byId[s.surface.room];
+  if (!room || s.surface.kind !== 'wall') return null;
+  const part = regionOf(s);
+  const isOne = part === 'frieze';
+  const edits = isOne ? noFriezeEdits(room) : part ? [] : friezeEdits(room, seededIds(freshId()));
+  if (!edits.length) return null;
+  const change = () => {
+    if (!session.run({ name: 'together', args: { edits } })) return;
+    const here = edits.flatMap((edit) =>
+      edit.name === 'addPart' && edit.args.part.wall === s.surface.wall ? [`region/${edit.args.part.id}`] : [],
+    );
+    show(room.id, `${s.surface.wall}/${here[0] ?? 'field'}`);
+    if (!isOne) reaching.onReach('kind');
+  };
+  return (
+    <TextButton className="small" onClick={change}>
+      {isOne ? 'Paint the frieze with the wall again' : 'Paint the frieze above the picture rail otherwise'}
+    </TextButton>
   );
 }
 

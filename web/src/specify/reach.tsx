@@ -1,10 +1,10 @@
 import type { Edit } from '@kovelin/core/job/edits.ts';
 import type { FinishChoice } from '@kovelin/core/job/paints.ts';
 import { familyOf, type Family } from '@kovelin/core/job/vocabulary.ts';
-import { accents, reached, REACHES, roomsReached, type Reach } from '@kovelin/core/specify/reach.ts';
+import { accents, reached, REACHES, regionOf, roomsReached, type Reach } from '@kovelin/core/specify/reach.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
-import { nameWord } from '@kovelin/core/words/names.ts';
+import { nameWord, wordsOf } from '@kovelin/core/words/names.ts';
 import { ROOM_USE, surfacesWord } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
@@ -131,11 +131,12 @@ export function ScopePicker({
   const { kind } = s.surface;
   const { system, state } = view;
   const family = familyOf(kind);
+  const part = regionOf(s);
   const room = state.shown.rooms.byId[s.surface.room];
   const use = heading(ROOM_USE[room?.use ?? 'other'], system).toLowerCase();
   const words: Readonly<Record<Reach, string>> = {
     one: family === 'trim' ? 'This piece' : `This ${family}`,
-    kind: `All ${said(surfacesWord(kind), system)}`,
+    kind: `All ${said(part ? wordsOf(part)[1] : surfacesWord(kind), system)}`,
     room: offered.includes('one') ? `All ${FAMILY[family]}` : `The ${said(kind, system)}`,
     use: `All ${use}s`,
     colour: spell('This colour'),

@@ -54,7 +54,7 @@ test('a job brought in is stored as it was read; brought in again, it is a secon
 const drawn: Parameters<typeof createJob>[2] = (id, ids, units) => {
   const length = tapeReading(4.5, units);
   const plain = { name: 'Study', length, width: length, height: length, doors: 1, windows: 2, baseboard: true };
-  return plainRoom(id, plain, ids, units).room;
+  return [plainRoom(id, plain, ids, units).room];
 };
 test('who does the work and what they own is asked once: each new job begins with it', async () => {
   await rememberRegion('US');

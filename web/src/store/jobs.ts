@@ -23,14 +23,14 @@ export function countryHere(): Country {
 /** Where the last job was, or as the browser's language says. */
 export const countryBefore = async (): Promise<Country> => (await regionBefore()) ?? countryHere();
 
-type Draw = (id: string, ids: IdSource, units: Units) => Room;
+type Draw = (id: string, ids: IdSource, units: Units) => readonly Room[];
 
-/** @param draw makes its first room. */
+/** @param draw makes its first room, or all of them. */
 export async function createJob(id: string, name: string, draw: Draw): Promise<string> {
   const country = await countryBefore();
   const { units } = COUNTRY_ROWS[country];
   const room = `${id}r`;
-  const job = newJob(id, name, units, [draw(room, seededIds(room), units)], country);
+  const job = newJob(id, name, units, draw(room, seededIds(room), units), country);
   const { own, firm, tax } = await meBefore();
   const rate = tax?.country === country ? tax.rate : null;
   const pricing = { ...job.pricing, firm, tax: rate, ...(own ? { billed: 'own' as const } : {}) };

@@ -50,7 +50,7 @@ test('what is owned goes on to new jobs, and is forgotten when it is none; colum
   await rememberOwned('tray', 1);
   await rememberOwned('tray', 0);
   expect(await ownedBefore()).toEqual({ pole: 2 });
-  await createJob('fresh', 'Fresh', (id, ids, units) => newRoom(id, 'Room', ids, units));
+  await createJob('fresh', 'Fresh', (id, ids, units) => [newRoom(id, 'Room', ids, units)]);
   expect((await db.jobs.get('fresh'))?.job.owned).toEqual({ pole: 2 });
   const columns = { name: 1, price: 3, size: 2, code: 0 };
   await rememberColumns(['Code', 'Name', 'Size', 'Price'], columns);

@@ -28,6 +28,7 @@ export interface DraftFieldProps<T> {
   readonly id?: string;
   readonly inputRef?: Ref<HTMLInputElement>;
   readonly hideLabel?: boolean;
+  readonly autoFocus?: boolean;
   /** Several lines: Enter starts a new one, Ctrl Enter takes what is there. */
   readonly lines?: number;
   /** What a text that was refused may have meant: offered to be taken. */
@@ -152,6 +153,7 @@ export function DraftField<T>(props: DraftFieldProps<T>) {
         placeholder={props.placeholder}
         error={message !== null}
         autoComplete="off"
+        autoFocus={props.autoFocus ?? false}
         onChange={onChange}
         onPointerDown={() => (fresh.current = false)}
         onBlur={() => {

@@ -1,4 +1,5 @@
 import { readClimateLog, type ClimateLog } from '@kovelin/core/exchange/climate-log.ts';
+import { readHouse, type House } from '@kovelin/core/exchange/house.ts';
 import { readLog, type ReadLog } from '@kovelin/core/exchange/site-log.ts';
 import { readPalette, type Palette } from '@kovelin/core/exchange/palette.ts';
 import { outlinesOf, type Chain, type PlanFile } from '@kovelin/core/exchange/plan/chains.ts';
@@ -16,6 +17,7 @@ export type PlanHead = Omit<PlanFile, 'layers'> & { readonly layers: readonly st
 /** Everything that reads a file, beside the page. */
 export const api = {
   job: async (text: string, name: string): Promise<Result<Job>> => readForView(text, name),
+  house: async (text: string, system: System, seed: string): Promise<Result<House>> => readHouse(text, system, seed),
   log: async (file: File, job: Pick<Job, 'id' | 'name'>): Promise<Result<ReadLog>> => readLog(await file.text(), job),
   climate: async (text: string): Promise<Result<ClimateLog>> => readClimateLog(text),
   palette: async (text: string): Promise<Result<Palette>> => readPalette(text),

@@ -2,5 +2,5 @@ import type { PlainRoom } from '@kovelin/core/job/plain-room.ts';
 import type { Reading } from '@kovelin/core/units/reading.ts';
 
 export type Key = 'length' | 'width' | 'height';
-/** What is asked on the first page; a length that is null was not typed. */
-export type StartForm = Omit<PlainRoom, Key> & Record<Key, Reading | null>;
+/** A rectangular room as it is being said; a length that is null was not typed. */
+export type SaidRoom = Omit<PlainRoom, Key> & Record<Key, Reading | null>;
