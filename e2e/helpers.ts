@@ -134,3 +134,22 @@ export async function typeWalls(page: Page, lengths: readonly string[]): Promise
     await page.keyboard.press('Enter');
   }
 }
+
+/** What a person does: each press of the pointer and each key, as the page hears them. */
+export async function counting(page: Page): Promise<() => Promise<{ clicks: number; keys: number }>> {
+  await page.addInitScript(() => {
+    const count = () => JSON.parse(sessionStorage.getItem('counted') ?? '[0,0]') as [number, number];
+    const add = (i: 0 | 1) => {
+      const now = count();
+      now[i]++;
+      sessionStorage.setItem('counted', JSON.stringify(now));
+    };
+    addEventListener('pointerdown', () => add(0), true);
+    addEventListener('keydown', () => add(1), true);
+  });
+  return () =>
+    page.evaluate(() => {
+      const [clicks, keys] = JSON.parse(sessionStorage.getItem('counted') ?? '[0,0]') as [number, number];
+      return { clicks, keys };
+    });
+}

@@ -1,24 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, goTo, settled, test, typeWalls } from './helpers.ts';
-
-/** What a person does: each press of the pointer and each key, as the page hears them. */
-async function counting(page: Page): Promise<() => Promise<{ clicks: number; keys: number }>> {
-  await page.addInitScript(() => {
-    const count = () => JSON.parse(sessionStorage.getItem('counted') ?? '[0,0]') as [number, number];
-    const add = (i: 0 | 1) => {
-      const now = count();
-      now[i]++;
-      sessionStorage.setItem('counted', JSON.stringify(now));
-    };
-    addEventListener('pointerdown', () => add(0), true);
-    addEventListener('keydown', () => add(1), true);
-  });
-  return () =>
-    page.evaluate(() => {
-      const [clicks, keys] = JSON.parse(sessionStorage.getItem('counted') ?? '[0,0]') as [number, number];
-      return { clicks, keys };
-    });
-}
+import { counting, expect, goTo, settled, test, typeWalls } from './helpers.ts';
 
 /** 4.35 by 3.2 by 2.5 m, from the focused length. */
 async function typeSizes(page: Page): Promise<void> {

@@ -109,13 +109,15 @@ test('a room is added and removed, and undo brings it back whole', async ({ page
   await openPart(page, 'Parlour', 'Passage');
   const before = await ledger(page);
   await openRoom(page, 'Passage');
-  await page.getByRole('button', { name: 'Remove this room' }).click();
+  await page.getByRole('button', { name: 'More for this room' }).click();
+  await page.getByRole('menuitem', { name: 'Remove' }).click();
   await expect(page.locator('.rooms li')).toHaveCount(1);
   expect((await ledger(page))['Paint area']).toBeLessThan(before['Paint area'] ?? 0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('.rooms li')).toHaveCount(2);
   expect(await ledger(page)).toEqual(before);
   await page.getByRole('button', { name: 'Add a room' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Walls one by one' }).click();
   await expect(page.getByLabel('Length of wall A', { exact: true })).toBeFocused();
   await page.getByRole('button', { name: 'Add a wall' }).click();
   await expect(page.getByLabel('Length of wall E', { exact: true })).toBeFocused();

@@ -42,7 +42,13 @@ export function Rooms({ onGone }: { onGone?: () => void }) {
       <h2 title={state.shown.name}>{state.shown.name}</h2>
       <ul>
         {rows(state.shown.rooms).map((one) => (
-          <li key={one.id} onBlur={() => renaming === one.id && setRenaming(null)}>
+          <li
+            key={one.id}
+            onBlur={({ currentTarget, relatedTarget }) => {
+              // its own field taking the focus leaves nothing
+              if (renaming === one.id && !currentTarget.contains(relatedTarget)) setRenaming(null);
+            }}
+          >
             {renaming === one.id ? (
               <DraftField
                 label={`Name of ${one.name}`}
@@ -66,7 +72,7 @@ export function Rooms({ onGone }: { onGone?: () => void }) {
               <Button
                 size="small"
                 aria-haspopup="menu"
-                aria-label={`More for ${one.name}`}
+                aria-label="More for this room"
                 onClick={({ currentTarget }) => setMenu(currentTarget)}
               >
                 More
