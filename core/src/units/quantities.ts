@@ -112,18 +112,37 @@ export const formatSpread = (rate: number, system: System): string =>
   isImperial(system) ? `${Math.round((rate * GALLON) / SQUARE_FOOT)} ft²/gal` : `${trimNumber(rate, 1)} m²/L`;
 
 /** A sign, a code (ISO 4217) or what people write for it: $, CHF, zł. */
-const CURRENCY_BEFORE = /^(?:\p{Sc}|[A-Z]{3}|kr\.?|Fr\.?)/u;
+const CURRENCY_BEFORE = /^(?:\p{Sc}|[A-Z]{3}|kr\.?|Fr\.?|zł)/u;
 const CURRENCY_BEHIND = /(?:\p{Sc}|[A-Z]{3}|kr\.?|Fr\.?|zł)$/u;
 /**
  * Money typed by people, to integer minor units: `12.50`, `12,50`, `$12.5`, `1 200`, `1,234.50`, `1.234,50 zł`.
  * Errors: negative, more than two decimals that are no thousands, anything else.
+ * @param currency of the job (ISO 4217): what is typed in another is refused; absent: any is passed over.
  */
-export function parseMoney(text: string): Result<Money> {
-  const amount = text.replace(/\s/g, '').replace(CURRENCY_BEFORE, '').replace(CURRENCY_BEHIND, '');
+export function parseMoney(text: string, currency?: string): Result<Money> {
+  const bare = text.replace(/\s/g, '');
+  const sign = CURRENCY_BEFORE.exec(bare)?.[0] ?? CURRENCY_BEHIND.exec(bare)?.[0];
+  if (currency !== undefined && sign !== undefined && !meansCurrency(sign, currency))
+    return bad(
+      `${text.trim().slice(0, 20)} is another currency; this job counts in ${currency}, and nothing is converted. Write what it costs in ${currency}.`,
+    );
+  const amount = bare.replace(CURRENCY_BEFORE, '').replace(CURRENCY_BEHIND, '');
   if (/^[-−]/.test(amount)) return bad('A price cannot be negative. Write 12.50.', { column: 1 });
   const [, whole, minor = ''] = /^(\d{1,9}|[1-9]\d{0,2}(?:[.,'’]\d{3})+)(?:[.,](\d{1,2}))?$/.exec(amount) ?? [];
   if (whole === undefined) return bad(`“${text.trim()}” is not an amount of money. Write 12.50.`, { column: 1 });
   return good(Number(whole.replace(/\D/g, '')) * 100 + Number(minor.padEnd(2, '0')));
+}
+
+/** Whether a sign or code is one that people write for a currency: kr. and Fr. are several's. */
+function meansCurrency(sign: string, currency: string): boolean {
+  const written = sign.replace(/\.$/, '');
+  const signs = ['symbol', 'narrowSymbol'].map((currencyDisplay) =>
+    new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: currencyDisplay as 'symbol' })
+      .formatToParts(0)
+      .find(({ type }) => type === 'currency'),
+  );
+  if (written === 'Fr') return currency === 'CHF';
+  return written === currency || signs.some((part) => part?.value === written);
 }
 
 const currencies = new Map<string, Intl.NumberFormat>();

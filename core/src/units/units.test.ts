@@ -171,6 +171,13 @@ test('other quantities, and what they refuse', () => {
     123450, 123450, 123450, 123450, 123400,
   ]);
   expect(money('-1', '1.2345', '1,23,456', 'x', '12 sheep', 'Zq12z', '0.125')).toEqual(Array(7).fill('refused'));
+  const inPounds = ['£12.50', '12 GBP', '12', '12,50 £'].map((text) => value(parseMoney(text, 'GBP')));
+  expect(inPounds).toEqual([1250, 1200, 1200, 1250]);
+  expect([value(parseMoney('12 kr', 'SEK')), value(parseMoney('Fr. 12', 'CHF'))]).toEqual([1200, 1200]);
+  for (const text of ['€12', '12 EUR', '$12', 'Fr. 12']) {
+    const read = parseMoney(text, 'GBP');
+    expect(read.ok ? '' : read.problems[0]?.message).toMatch(/another currency; this job counts in GBP, and nothing is/);
+  }
   expect([value(parseVolume('-1 L')), value(parseVolume('10 acres'))]).toEqual(['refused', 'refused']);
   expect([formatMinutes(680), formatVolume(GALLON, 'imperial'), formatVolume(0.5, 'metric')]).toEqual([
     '11 h 20 min',

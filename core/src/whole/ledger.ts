@@ -1,3 +1,4 @@
+import { pricesIn, type Prices } from '../order/samples.ts';
 import { cutIn, type RoomTakeoff } from '../measure/takeoff.ts';
 import type { JobOrder } from './plan.ts';
 
@@ -12,6 +13,8 @@ export interface Ordered {
   readonly risk: Risk | null;
   readonly minutes: number;
   readonly price: number;
+  /** Prices of what is bought, and how many of them are samples. */
+  readonly prices: Prices;
 }
 /** What the bottom of every screen shows, in SI; each figure is the sum the named step shows. */
 export interface Ledger {
@@ -22,13 +25,14 @@ export interface Ledger {
 }
 
 /** Paint (L), its greatest risk, work and price of an order, as the ledger has them. */
-export function orderedOf({ paints, labour, price }: JobOrder): Ordered {
+export function orderedOf({ paints, materials, labour, price }: JobOrder): Ordered {
   const [worst] = [...paints].sort((a, b) => b.shortfallChance - a.shortfallChance);
   return {
     paint: paints.reduce((sum, p) => sum + p.ordered, 0),
     risk: worst ? { chance: worst.shortfallChance, of: worst.colour?.name ?? worst.product.name } : null,
     minutes: labour.minutes,
     price: price.total,
+    prices: pricesIn({ paints, materials }),
   };
 }
 

@@ -16,6 +16,7 @@ const known = (job: Job, more: Partial<Known> = {}): Known => ({
   job,
   takeoffs: takeoffJob(job),
   assumed: assumedIn(job),
+  prices: { all: 12, samples: 12 },
   plan: { problems: 0, tasks: 9 },
   ...more,
 });
@@ -32,7 +33,7 @@ describe('what a step wants next', () => {
     fc.assert(
       fc.property(anything, ({ early, problems, step }) => {
         const of = early
-          ? known(cottage, { assumed: null, plan: null })
+          ? known(cottage, { assumed: null, plan: null, prices: null })
           : known(cottage, { plan: { problems, tasks: 0 } });
         const line = words(step, of);
         expect(line).toMatch(/^.{15,90}[.?]$/);

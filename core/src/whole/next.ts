@@ -1,7 +1,7 @@
-import { STARTING_PRODUCTS } from '../job/library.ts';
 import { rows, type Id, type SurfaceId } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { RoomTakeoff } from '../measure/takeoff.ts';
+import type { Prices } from '../order/samples.ts';
 import { phrase, type Word } from '../units/word.ts';
 import { THE } from '../words/terms.ts';
 import type { Assumed } from './rests.ts';
@@ -25,6 +25,8 @@ export interface Known {
   readonly takeoffs: readonly RoomTakeoff[];
   /** null: not worked out yet. */
   readonly assumed: Assumed | null;
+  /** Of what is bought; null: not worked out yet. */
+  readonly prices: Prices | null;
   readonly plan: { readonly problems: number; readonly tasks: number } | null;
 }
 
@@ -63,18 +65,18 @@ const OF: Readonly<Record<StepKey, (known: Known) => Wanted>> = {
     // the whole room is asked about first
     return { say, step: 'specify', room, surface, ask: 'room' };
   },
-  order: ({ job }) => {
-    const starting = Object.values(job.products).filter(({ id, priced }) => !priced && isStarting(id)).length;
-    return starting
+  order: ({ prices }) =>
+    prices?.samples === 0
       ? {
-          say: `${many(starting, 'paint has', 'paints have')} ${starting === 1 ? 'a sample price' : 'sample prices'}: type yours.`,
+          say: phrase`Prices are yours. Choose your risk of a ${THE.can} too few, then print the list.`,
           step: 'order',
         }
       : {
-          say: phrase`Prices are yours. Choose your risk of a ${THE.can} too few, then print the list.`,
+          say: prices
+            ? `${prices.samples} of ${prices.all} prices ${prices.samples === 1 ? 'is a sample' : 'are samples'}: type yours.`
+            : 'Look what to buy, and type your prices beside it.',
           step: 'order',
-        };
-  },
+        },
   technique: () => ({
     say: 'Every line has its way to be cut; pick one to see the others, and what each costs.',
     step: 'technique',
@@ -106,4 +108,3 @@ const OF: Readonly<Record<StepKey, (known: Known) => Wanted>> = {
       ? { say: 'Print the labels for what is left, and the home record.', step: 'record' }
       : { say: phrase`After the last coat: say what is left in each ${THE.can} and where it stands.`, step: 'record' },
 };
-const isStarting = (id: string): boolean => STARTING_PRODUCTS.some((product) => product.id === id);

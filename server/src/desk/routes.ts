@@ -1,4 +1,5 @@
 import { Router, type Request, type Response } from 'express';
+import { SIMULATED_DESK } from '@kovelin/core/order/samples.ts';
 import Joi from 'joi';
 import { jsonBody, noStore, refuse } from '../guard.ts';
 import type { DeskItem, PriceDesk } from './desk.ts';
@@ -38,7 +39,7 @@ export function deskRoutes(desk: PriceDesk): Router {
     else if (desk.busy) refuse(response, 503, 'Nobody is at the desk just now; ask again.');
     else
       response.json({
-        desk: 'Simulated trade counter',
+        desk: SIMULATED_DESK,
         protocol: 1,
         at: desk.at,
         currency,

@@ -25,6 +25,7 @@ export function NextLine() {
     job: state.shown,
     takeoffs,
     assumed,
+    prices: plan?.ordered.prices ?? null,
     plan: plan && { problems: plan.schedule.problems.length, tasks: plan.schedule.tasks.length },
   });
   const where = new URLSearchParams(search);

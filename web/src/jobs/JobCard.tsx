@@ -19,7 +19,7 @@ export default function JobCard({ row, onDelete }: { row: JobRow; onDelete: () =
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [naming, setNaming] = useState(false);
   const takeoffs = takeoffJob(row.job);
-  const next = wantedNext('measure', { job: row.job, takeoffs, assumed: null, plan: null });
+  const next = wantedNext('measure', { job: row.job, takeoffs, assumed: null, plan: null, prices: null });
   const there = new URLSearchParams(next.room ? { room: next.room } : {}).toString();
   return (
     <li className="job-card">

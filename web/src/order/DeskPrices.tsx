@@ -128,7 +128,7 @@ export function DeskPrices({ view, onClose }: { view: WholeView; onClose: () => 
                 {formatMoney(r.now, job.currency)}
               </Cell>
               <Cell label="From">
-                {r.priced ? `${r.priced.source}, ${ageWord(r.priced.date, job.region.dates)}` : 'starting price'}
+                {r.priced ? `${r.priced.source}, ${ageWord(r.priced.date, job.region.dates)}` : 'sample'}
               </Cell>
               <Cell label="Offered" className="number">
                 {data ? (

@@ -4,6 +4,7 @@ import type { JobOrder } from '@kovelin/core/whole/plan.ts';
 import { isKept } from '@kovelin/core/order/kit.ts';
 import type { MaterialLine } from '@kovelin/core/order/materials.ts';
 import { formatMoney } from '@kovelin/core/units/quantities.ts';
+import { priceOfPiece } from '@kovelin/core/order/samples.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { materialWord, pieceWord } from '@kovelin/core/words/work.ts';
@@ -15,10 +16,9 @@ import { rememberOwned } from '../store/kept.ts';
 import { Kit } from '../app/Kit.tsx';
 import { ToolDrawing } from '../app/ToolDrawing.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
-import { ageWord } from './words.ts';
 import { Fragment } from 'react';
 import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
-import { MoneyField } from '../ui/MoneyField.tsx';
+import { PriceField } from './PriceField.tsx';
 
 interface TableProps {
   readonly view: WholeView;
@@ -58,8 +58,15 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
               <Cell label="To buy" className="number">
                 {m.quantity ? said(pieceWord(m.quantity, m.unit), system) : 'none'}
               </Cell>
-              <Cell label="Price each" className="number">
-                {formatMoney(m.each, currency)}
+              <Cell label="Price each">
+                <PriceField
+                  view={view}
+                  label={`${said(pieceWord(1, m.unit), system)}, ${said(materialWord(m), system)}`}
+                  price={m.each}
+                  priced={m.priced}
+                  edit={(each) => priceOfPiece(m.item, each, today())}
+                  insteadOfNothing="What you have already is written under Owned."
+                />
               </Cell>
               <Cell label="Cost" className="number">
                 {formatMoney(m.cost, currency)}
@@ -103,18 +110,18 @@ function Owned({ view, line: m }: { view: WholeView; line: MaterialLine }) {
   );
 }
 
-/** One material: where its quantity comes from, its price, what is owned of it. */
+/** One material: where its quantity comes from, what is owned of it. */
 export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'>) {
-  const { system, state, session } = view;
+  const { system, state } = view;
   const m = order.materials.find((x) => x.key === chosen);
   if (!m)
     return (
       <>
         <h2>Everything else</h2>
         <p className="hint">
-          Each quantity follows from the job: lines that are taped, holes, areas that are sanded, days and people.
-          Choose one to see its price; click a figure to see how it was worked out. What you own is taken off, and tools
-          that last are remembered for your next job.
+          Each quantity follows from the job: lines that are taped, holes, areas that are sanded, days and people. Click
+          a figure to see how it was worked out. What you own is taken off, and tools that last are remembered for your
+          next job.
         </p>
         <Section title="Your kit">
           <p className="hint">Say once what you have: it is taken off this order and every later one.</p>
@@ -128,30 +135,6 @@ export function MaterialPanel({ view, order, chosen }: Omit<TableProps, 'onPick'
       <p className="sub">
         {said(pieceWord(m.wanted, m.unit), system)} wanted{m.owned > 0 && `, ${m.owned} owned`}
       </p>
-      <Section
-        title="Price"
-        extra={
-          <small>
-            {m.priced ? `${m.priced.source}, ${ageWord(m.priced.date, view.state.job.region.dates)}` : 'starting price'}
-          </small>
-        }
-      >
-        <MoneyField
-          label={`Price of ${said(pieceWord(1, m.unit), system)}`}
-          value={m.each}
-          currency={state.shown.currency}
-          onCommit={(each) =>
-            session.edit({
-              name: 'takePrices',
-              args: {
-                paints: [],
-                materials: [{ item: m.item, each }],
-                priced: { source: 'your price', date: today() },
-              },
-            })
-          }
-        />
-      </Section>
       <Section title="How it is worked out">
         <Figure working={m.working} system={system} text={said(pieceWord(m.working.value, m.unit), system)} />
       </Section>

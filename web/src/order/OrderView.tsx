@@ -1,9 +1,11 @@
 import { rows } from '@kovelin/core/job/table.ts';
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import type { JobOrder } from '@kovelin/core/whole/plan.ts';
+import { pricesIn } from '@kovelin/core/order/samples.ts';
 import { listed, said, spelt } from '@kovelin/core/units/word.ts';
 import { formatMinutes, formatMoney, formatVolume } from '@kovelin/core/units/quantities.ts';
 import { lazy, Suspense, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { Link, useLocation, useSearchParams } from 'react-router';
 import { useSpelt } from '../app/useSpelt.ts';
 import { useWhole, useOrder, type WholeView } from '../app/whole.ts';
@@ -14,6 +16,7 @@ import { UnrolledRoom, type Coat } from '../drawing/UnrolledRoom.tsx';
 import { MaterialTable, MaterialPanel } from './Materials.tsx';
 import { PaintPanel } from './PaintPanel.tsx';
 import { PaintTable } from './PaintTable.tsx';
+import { toFirstSample } from './PriceField.tsx';
 import { PricePanel, PriceTable } from './PriceTable.tsx';
 import { taxWord } from './words.ts';
 import Button from '@mui/material/Button';
@@ -48,6 +51,11 @@ export default function OrderView() {
         <p>Measure a room first: what to buy follows from it.</p>
       </main>
     );
+  /** From the last price of a paint to the first of everything else. */
+  const toMaterials = () => {
+    flushSync(() => setTable('materials'));
+    toFirstSample();
+  };
   const { fills, here } = shown(view, paints);
   // the paint chosen in the table, else the finish of the surface looked at
   const line = paints.find((p) => p.key === picked) ?? here ?? paints[0] ?? null;
@@ -90,8 +98,9 @@ export default function OrderView() {
               </Button>
             )}
           </div>
+          {table !== 'price' && order && <Samples order={order} />}
           <div className="scroll" tabIndex={0} role="region" aria-label="What to buy">
-            {table === 'paint' && <PaintTable view={view} chosen={line} onPick={setPicked} />}
+            {table === 'paint' && <PaintTable view={view} chosen={line} onPick={setPicked} onLast={toMaterials} />}
             {table !== 'paint' && !order && <PlanAwaited job={view.state.job} />}
             {table === 'materials' && order && (
               <MaterialTable view={view} order={order} chosen={material} onPick={setMaterial} />
@@ -118,6 +127,18 @@ export default function OrderView() {
         {dialog === 'values' && <StartingValues view={view} onClose={() => setDialog(null)} />}
       </Suspense>
     </>
+  );
+}
+
+/** How many prices are nobody's yet, and how they become one's own. */
+function Samples({ order }: { order: JobOrder }) {
+  const { all, samples } = pricesIn(order);
+  return (
+    <p className="hint" role="status">
+      {samples
+        ? `${samples} of ${all} prices ${samples === 1 ? 'is a sample' : 'are samples'}: type what you pay. Enter takes what stands there and goes on.`
+        : `All ${all} prices are yours.`}
+    </p>
   );
 }
 

@@ -1,21 +1,26 @@
 import type { PaintLine } from '@kovelin/core/order/paint.ts';
 import { formatMoney, formatPercent, formatVolume } from '@kovelin/core/units/quantities.ts';
+import { priceOfCan } from '@kovelin/core/order/samples.ts';
+import { today } from '@kovelin/core/units/date.ts';
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { paintWord } from '@kovelin/core/words/systems.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import type { WholeView } from '../app/whole.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Figure } from '../app/Working.tsx';
+import { PriceField } from './PriceField.tsx';
 import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 
 interface Props {
   readonly view: WholeView;
   readonly chosen: PaintLine | null;
   readonly onPick: (key: string) => void;
+  /** Enter in the last price. */
+  readonly onLast: () => void;
 }
 
-/** Each paint of the order: wanted, tins to buy, what is left over, two chances, its cost. */
-export function PaintTable({ view, chosen, onPick }: Props) {
+/** Each paint of the order: wanted, tins to buy, what they cost, what is left over, and the chance of too little. */
+export function PaintTable({ view, chosen, onPick, onLast }: Props) {
   const { derived, system, state } = view;
   const { paints } = derived;
   const currency = state.shown.currency;
@@ -24,11 +29,10 @@ export function PaintTable({ view, chosen, onPick }: Props) {
       columns={[
         'Paint, numbered as in the drawing',
         'Wanted',
-        <span key="2">{heading(THE.can, system)}s to buy; hatched is left over</span>,
+        <span key="2">{heading(THE.can, system)}s to buy, hatched is left over; what each costs</span>,
+        'Cost',
         'Left over',
         'Chance of running out',
-        'No touch-up paint left',
-        'Cost',
       ]}
     >
       {paints.map((p, i) => (
@@ -42,21 +46,18 @@ export function PaintTable({ view, chosen, onPick }: Props) {
           <Cell label="Wanted" className="number">
             <Figure working={p.expected} system={system} />
           </Cell>
-          <Cell label="To buy; hatched is left over">
-            <Cans line={p} view={view} />
+          <Cell label="To buy, hatched is left over; what each costs">
+            <Cans line={p} view={view} onLast={onLast} />
             {p.fromShelf > 0 && <small className="with">and {formatVolume(p.fromShelf, system)} from the shelf</small>}
+          </Cell>
+          <Cell label="Cost" className="number">
+            {p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}
           </Cell>
           <Cell label="Left over" className="number">
             {formatVolume(p.leftover, system)}
           </Cell>
           <Cell label="Chance of running out" className="number">
             {formatPercent(p.shortfallChance)}
-          </Cell>
-          <Cell label="No touch-up paint left" className="number">
-            {p.reserve ? formatPercent(p.reserve.chance) : '–'}
-          </Cell>
-          <Cell label="Cost" className="number">
-            {p.choice ? formatMoney(p.choice.cost, currency) : 'no size sold'}
           </Cell>
         </Row>
       ))}
@@ -74,6 +75,12 @@ export function PaintTable({ view, chosen, onPick }: Props) {
             system,
           )}
         </Cell>
+        <Cell label="Cost" className="number">
+          {formatMoney(
+            paints.reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
+            currency,
+          )}
+        </Cell>
         <Cell label="Left over" className="number">
           {formatVolume(
             paints.reduce((sum, p) => sum + p.leftover, 0),
@@ -81,13 +88,6 @@ export function PaintTable({ view, chosen, onPick }: Props) {
           )}
         </Cell>
         <Cell />
-        <Cell />
-        <Cell label="Cost" className="number">
-          {formatMoney(
-            paints.reduce((sum, p) => sum + (p.choice?.cost ?? 0), 0),
-            currency,
-          )}
-        </Cell>
       </Row>
     </DataTable>
   );
@@ -95,8 +95,9 @@ export function PaintTable({ view, chosen, onPick }: Props) {
 
 const MOST_DRAWN = 6;
 
-/** Cans to one scale, as tall as the cube root of what they hold; the last ones show what is left over on average. */
-function Cans({ line, view }: { line: PaintLine; view: WholeView }) {
+/** Cans to one scale, as tall as the cube root of what they hold; the last ones show what is left over on average. A price a size. */
+function Cans({ line, view, onLast }: Pick<Props, 'view' | 'onLast'> & { line: PaintLine }) {
+  const { system } = view;
   const cans = (line.choice?.cans ?? []).flatMap((can) => Array.from({ length: can.count }, () => can.litres));
   const over = leftIn(cans, line.leftover);
   return (
@@ -104,11 +105,22 @@ function Cans({ line, view }: { line: PaintLine; view: WholeView }) {
       {(line.choice?.cans ?? []).map((can) => {
         const first = cans.indexOf(can.litres);
         return (
-          <span key={can.litres} className="can">
-            {over.slice(first, first + Math.min(can.count, MOST_DRAWN)).map((share, i) => (
-              <CanPicture key={i} litres={can.litres} left={share} hex={line.colour?.hex ?? null} />
-            ))}
-            {can.count} × {formatVolume(can.litres, view.system)}
+          <span key={can.litres} className="can-line">
+            <span className="can">
+              {over.slice(first, first + Math.min(can.count, MOST_DRAWN)).map((share, i) => (
+                <CanPicture key={i} litres={can.litres} left={share} hex={line.colour?.hex ?? null} />
+              ))}
+              {can.count} × {formatVolume(can.litres, system)}
+            </span>
+            <PriceField
+              view={view}
+              label={`${formatVolume(can.litres, system)}, ${said(paintWord(line), system)}`}
+              price={can.price}
+              priced={line.product.priced}
+              edit={(next) => priceOfCan(line.product, can.litres, next, today())}
+              insteadOfNothing="What you have of it already goes on the shelf, under Mixing."
+              onLast={onLast}
+            />
           </span>
         );
       })}

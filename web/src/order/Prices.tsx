@@ -8,7 +8,7 @@ import { Window } from '../ui/Window.tsx';
 
 const FROM = [
   ['list', 'From a list'],
-  ['desk', 'Ask the desk'],
+  ['desk', 'Demonstration: a made-up desk'],
 ] as const;
 
 interface Props {

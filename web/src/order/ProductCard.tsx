@@ -5,6 +5,7 @@ import type { Product } from '@kovelin/core/job/paints.ts';
 import { PRIMER_KINDS, SCRUB_CLASSES } from '@kovelin/core/job/vocabulary.ts';
 import { theoreticalSpread } from '@kovelin/core/specify/spread.ts';
 import { formatSpread, formatVolume, parseSpread } from '@kovelin/core/units/quantities.ts';
+import { priceOfCan } from '@kovelin/core/order/samples.ts';
 import { today } from '@kovelin/core/units/date.ts';
 import { inOrder, said } from '@kovelin/core/units/word.ts';
 import { PRIMER, SHEEN } from '@kovelin/core/words/terms.ts';
@@ -173,29 +174,19 @@ export function ProductCard({ product, view }: CardProps) {
           <small>
             {product.priced
               ? `${product.priced.source}, ${ageWord(product.priced.date, view.state.job.region.dates)}`
-              : 'starting prices'}
+              : 'sample prices'}
           </small>
         }
       >
         <div className="pair">
-          {product.cans.map((can, i) => (
+          {product.cans.map((can) => (
             <MoneyField
               key={can.litres}
               label={`Price of ${formatVolume(can.litres, system)}`}
               value={can.price}
               currency={state.shown.currency}
-              onCommit={(price) =>
-                session.edit({
-                  name: 'takePrices',
-                  args: {
-                    paints: [
-                      { product: product.id, cans: product.cans.map((c, j) => (j === i ? { ...c, price } : c)) },
-                    ],
-                    materials: [],
-                    priced: { source: 'your price', date: today() },
-                  },
-                })
-              }
+              insteadOfNothing="What you have of it already goes on the shelf, under Mixing."
+              onCommit={(price) => session.edit(priceOfCan(product, can.litres, price, today()))}
             />
           ))}
         </div>
