@@ -282,7 +282,7 @@ test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it
   await dialog.getByRole('button', { name: 'Bring it in' }).click();
   await expect(dialog.getByText('49,999 prices were read; 1 rows could not be.')).toBeVisible({ timeout: 60_000 });
   await expect(dialog.getByText(/line 41002: “dear” is not a price/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take all by code' }).click();
+  await dialog.getByRole('button', { name: 'Take all by code or name' }).click();
   await expect(dialog.getByText('Prices of 1 paint were taken.')).toBeVisible();
   await dialog.getByLabel('Look for').fill('nr. 12345');
   await dialog.getByLabel('Take the price for').selectOption('new');

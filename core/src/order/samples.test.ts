@@ -7,7 +7,9 @@ import { rows } from '../job/table.ts';
 import { bedroom, DOOR, edited } from '../testing/jobs.ts';
 import { runs } from '../testing/runs.ts';
 import { baseOrder } from '../whole/plan.ts';
-import { isSample, priceOfCan, priceOfPiece, pricesIn, SIMULATED_DESK } from './samples.ts';
+import { headOf, readPriceList, type PriceRow } from '../exchange/price-list.ts';
+import { toCsv } from '../exchange/csv.ts';
+import { exampleList, isOf, isSample, isThing, priceOfCan, priceOfPiece, pricesIn, SIMULATED_DESK } from './samples.ts';
 
 const DAY = '2026-12-02';
 const room = bedroom(DOOR);
@@ -70,4 +72,21 @@ test('a new job begins as the last one: its crew, hours and prices, and no day o
   expect(pricesIn(baseOrder(next)).samples).toBe(pricesIn(baseOrder(fresh)).samples - 2);
   expect(openJob(JSON.stringify(next)).ok).toBe(true);
   expect(asBefore(last, 'GBP')).toBeNull();
+});
+
+test('the example list is read again as what it says: every paint in its sizes and every thing, by code or name', async () => {
+  const bought = baseOrder(room);
+  const text = toCsv(exampleList(bought, 'imperial'));
+  const head = headOf(text);
+  if (!head.ok) throw new Error('no list');
+  const read: PriceRow[] = [];
+  const columns = { separator: head.value.separator, columns: head.value.guess };
+  const { refused } = await readPriceList(text, columns, ({ rows: some }) => (read.push(...some), true));
+  expect(refused).toBe(0);
+  for (const { product } of bought.paints)
+    expect(read.filter((row) => isOf(product, row)).map(({ litres, price }) => ({ litres, price }))).toEqual(
+      product.cans.map(({ litres, price }) => ({ litres: expect.closeTo(litres, 9), price })),
+    );
+  for (const { item, each } of bought.materials)
+    expect(read.filter((row) => isThing(item, row, 'imperial')).map(({ price }) => price)).toEqual([each]);
 });

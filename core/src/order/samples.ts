@@ -1,7 +1,9 @@
 import type { Edit } from '../job/edits.ts';
 import type { Priced, Product } from '../job/paints.ts';
 import type { MaterialItem } from '../job/vocabulary.ts';
-import type { Litres, Money } from '../units/si.ts';
+import type { Litres, Money, System } from '../units/si.ts';
+import { said } from '../units/word.ts';
+import { itemWord } from '../words/work.ts';
 import type { MaterialLine } from './materials.ts';
 import type { PaintLine } from './paint.ts';
 
@@ -51,3 +53,27 @@ export const priceOfPiece = (item: MaterialItem, each: Money, date: string): Edi
   name: 'takePrices',
   args: { paints: [], materials: [{ item, each }], priced: own(date) },
 });
+
+/** What a row of a list is known by: its code, or its name in any case. */
+type Named = Readonly<Record<'code' | 'name', string>>;
+const isCalled = (row: Named, code: string, ...names: readonly string[]): boolean =>
+  (code !== '' && row.code === code) || names.some((name) => row.name.toLowerCase() === name.toLowerCase());
+
+/** Whether a row of a list is of what a job uses: a paint by its code or name, a thing by what it is called. */
+export const isOf = (product: Product, row: Named): boolean => isCalled(row, product.code, product.name);
+export const isThing = (item: MaterialItem, row: Named, system: System): boolean =>
+  isCalled(row, item, said(itemWord(item), system));
+
+/** What is bought as rows of a list to be filled in: name, size, price, code. The prices are the job's now. */
+export function exampleList({ paints, materials }: Bought, system: System): (string | number)[][] {
+  const money = (minor: Money) => (minor / 100).toFixed(2);
+  const used = new Map(paints.map(({ product }) => [product.id, product]));
+  const things = new Map(materials.map((line) => [line.item, line]));
+  return [
+    ['name', 'size', 'price', 'code'],
+    ...[...used.values()].flatMap(({ name, cans, code }) =>
+      cans.map(({ litres, price }) => [name, `${litres} L`, money(price), code]),
+    ),
+    ...[...things.values()].map(({ item, each }) => [said(itemWord(item), system), '', money(each), item]),
+  ];
+}

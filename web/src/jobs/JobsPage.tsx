@@ -153,6 +153,7 @@ export default function JobsPage() {
           <Suspense fallback={<p className="waiting">One moment …</p>}>
             <Start
               onOpen={open}
+              jobs={jobs}
               file={{ ...fromFile, ...(jobs.length ? {} : { label: FILE }) }}
               onCottage={() => void attempt('The cottage was not opened', openDemo).then(open)}
             />

@@ -8,7 +8,9 @@ import { type ComponentProps, useEffect, useState } from 'react';
 import { attempt } from '../app/database.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { freshId } from '../store/ids.ts';
-import { countryBefore, countryHere, createJob } from '../store/jobs.ts';
+import type { JobRow } from '../store/db.ts';
+import { countryBefore, countryHere, createJob, lastOf } from '../store/jobs.ts';
+import { GoesOn } from './GoesOn.tsx';
 import {
   meBefore,
   ownedBefore,
@@ -32,6 +34,8 @@ interface Props {
   readonly onOpen: (id: string | null) => void;
   readonly file: Omit<ComponentProps<typeof FilePick>, 'children'>;
   readonly onCottage: () => void;
+  /** Those that are here, the newest first. */
+  readonly jobs: readonly JobRow[];
 }
 
 const NOTHING_SAID: SaidRoom = {
@@ -45,9 +49,9 @@ const NOTHING_SAID: SaidRoom = {
 };
 
 /** The ways into a first room: two lengths and a height, walls one by one, a file, or the example. */
-export default function Start({ onOpen, file, onCottage }: Props) {
+export default function Start({ onOpen, file, onCottage, jobs }: Props) {
   const [country, setCountry] = useState<Country | null>(null);
-  const [me, setMe] = useState<Pick<Me, 'own'>>({ own: null });
+  const [me, setMe] = useState<Pick<Me, 'own' | 'asBefore'>>({ own: null, asBefore: null });
   const [ticking, setTicking] = useState(false);
   const [owned, setOwned] = useState<Readonly<Record<string, number>>>({});
   useEffect(() => {
@@ -58,7 +62,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
         setMe(who);
         setOwned(has);
       },
-      () => setMe({ own: null }),
+      () => setMe({ own: null, asBefore: null }),
     );
   }, []);
   const { units, words } = COUNTRY_ROWS[country ?? countryHere()];
@@ -66,7 +70,7 @@ export default function Start({ onOpen, file, onCottage }: Props) {
   const form = useRoomForm({ system, blank: NOTHING_SAID, place: 'start' });
   if (!country) return <p className="waiting">One moment …</p>;
   const whose = (whom: 'own' | 'client') => {
-    setMe({ own: whom === 'own' });
+    setMe({ ...me, own: whom === 'own' });
     void attempt('It was not remembered', () => rememberMe({ own: whom === 'own' }));
   };
   const own = (key: string, pieces: number) => {
@@ -143,6 +147,14 @@ export default function Start({ onOpen, file, onCottage }: Props) {
             }
           />
         )}
+        <GoesOn
+          last={lastOf(jobs, COUNTRY_ROWS[country].currency)}
+          answer={me.asBefore}
+          onAnswer={(yes) => {
+            setMe({ ...me, asBefore: yes });
+            void attempt('It was not remembered', () => rememberMe({ asBefore: yes }));
+          }}
+        />
         <h2>A room from two lengths and a height</h2>
         <RoomFields form={form} onSend={send} />
         <Button variant="contained" onClick={send}>

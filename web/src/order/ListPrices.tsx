@@ -14,10 +14,14 @@ import { useEffect, useRef, useState } from 'react';
 import { useHalfTyped } from '../app/half-typed.ts';
 import { attempt } from '../app/database.ts';
 import { Choice } from '../ui/Choice.tsx';
+import { toCsv } from '@kovelin/core/exchange/csv.ts';
+import { exampleList, isOf, isThing } from '@kovelin/core/order/samples.ts';
+import type { JobOrder } from '@kovelin/core/whole/plan.ts';
+import { download } from '../store/take-out.ts';
 import { useOrder, type WholeView } from '../app/whole.ts';
 import { freshId } from '../store/ids.ts';
 import { columnsBefore, rememberColumns } from '../store/kept.ts';
-import { priceLists, pricesByCode, removeList, searchPrices } from '../store/price-lists.ts';
+import { priceLists, pricesWhere, removeList, searchPrices } from '../store/price-lists.ts';
 import { priceListWorker, type ListReader } from '../workers/price-list.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { keysOf } from '@kovelin/core/units/list.ts';
@@ -38,8 +42,13 @@ export function ListPrices({ view, line, onClose }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const list = lists.find((l) => l.id === chosen) ?? lists[0] ?? null;
   const changed = () => client.invalidateQueries({ queryKey: ['price-lists'] });
+  const order = useOrder(view);
+  const example = (bought: JobOrder) => download('prices.csv', toCsv(exampleList(bought, view.system)), 'text/csv');
   return (
     <>
+      {order && (
+        <TextButton onClick={() => example(order)}>An example: what this job buys, to fill in your prices</TextButton>
+      )}
       <BringList
         currency={view.state.job.currency}
         onDone={(id) => {
@@ -227,19 +236,28 @@ function TakeFromList({
     queryFn: () => searchPrices(list.id, text),
     networkMode: 'always',
   });
-  const codes = new Set(Object.values(job.products).flatMap((p) => (p.code ? [p.code] : [])));
-  const byCode = async () => {
-    const rows = await pricesByCode(list.id, codes);
-    const paints = Object.values(job.products).flatMap((product) => {
-      const cans = rows.filter((r) => r.code === product.code).reduce(withCan, product.cans);
+  const items = [...new Set(materials.map(({ item }) => item))];
+  const products = Object.values(job.products);
+  const takeAll = async () => {
+    const rows = await pricesWhere(
+      list.id,
+      (row) => products.some((product) => isOf(product, row)) || items.some((item) => isThing(item, row, system)),
+    );
+    const paints = products.flatMap((product) => {
+      const cans = rows.filter((row) => isOf(product, row)).reduce(withCan, product.cans);
       return cans === product.cans ? [] : [{ product: product.id, cans }];
     });
-    if (paints.length && !session.run({ name: 'takePrices', args: { paints, materials: [], priced } }))
+    const things = items.flatMap((item) => {
+      const row = rows.find((one) => one.litres === null && isThing(item, one, system));
+      return row ? [{ item, each: row.price }] : [];
+    });
+    const count = paints.length + things.length;
+    if (count && !session.run({ name: 'takePrices', args: { paints, materials: things, priced } }))
       return setTold('Nothing was taken.');
     setTold(
-      paints.length
-        ? `Prices of ${paints.length} ${paints.length === 1 ? 'paint' : 'paints'} were taken.`
-        : 'No code of a paint of this job is in the list.',
+      count
+        ? `Prices of ${count} ${count === 1 ? 'thing' : 'things'} were taken.`
+        : 'Nothing of this job is in the list, by code or by name.',
     );
   };
   const take = (row: PriceRow) => {
@@ -286,8 +304,8 @@ function TakeFromList({
   return (
     <>
       <div className="row-buttons">
-        <Button variant="outlined" onClick={() => void byCode()}>
-          Take all by code
+        <Button variant="outlined" onClick={() => void takeAll()}>
+          Take all by code or name
         </Button>
         <span className="hint" role="status">
           {told}
@@ -299,10 +317,8 @@ function TakeFromList({
           label="Take the price for"
           value={target}
           options={[
-            ...Object.values(job.products).map((p) => [p.id, p.name] as const),
-            ...[...new Set(materials.map((m) => m.item))].map(
-              (item) => [item, said(itemWord(item), view.system)] as const,
-            ),
+            ...products.map((p) => [p.id, p.name] as const),
+            ...items.map((item) => [item, said(itemWord(item), system)] as const),
             [NEW, line ? `a new paint, like ${line.product.name}` : 'a new paint'],
           ]}
           onChange={setTarget}

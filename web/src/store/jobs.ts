@@ -1,10 +1,11 @@
+import { asBefore, beginAs, type AsBefore } from '@kovelin/core/job/as-before.ts';
 import { newJob } from '@kovelin/core/job/create.ts';
 import { seededIds, type IdSource } from '@kovelin/core/job/blank.ts';
 import type { Room } from '@kovelin/core/job/measured.ts';
 import { COUNTRIES, COUNTRY_ROWS, type Country } from '@kovelin/core/job/region.ts';
 import type { Job } from '@kovelin/core/job/types.ts';
 import type { Units } from '@kovelin/core/units/si.ts';
-import { db, logRows, newRow, touchesOf, type JobRow } from './db.ts';
+import { db, logRows, newRow, stateOf, touchesOf, type JobRow } from './db.ts';
 import { forgetCopies } from './exchange.ts';
 import { freshId } from './ids.ts';
 import { forgetLeft } from './journal.ts';
@@ -23,6 +24,9 @@ export function countryHere(): Country {
 /** Where the last job was, or as the browser's language says. */
 export const countryBefore = async (): Promise<Country> => (await regionBefore()) ?? countryHere();
 
+/** The example that ships. */
+const DEMO = 'keepers-cottage';
+
 type Draw = (id: string, ids: IdSource, units: Units) => readonly Room[];
 
 /** @param draw makes its first room, or all of them. */
@@ -31,7 +35,7 @@ export async function createJob(id: string, name: string, draw: Draw): Promise<s
   const { units } = COUNTRY_ROWS[country];
   const room = `${id}r`;
   const job = newJob(id, name, units, draw(room, seededIds(room), units), country);
-  const { own, firm, tax } = await meBefore();
+  const { own, firm, tax, asBefore: goesOn } = await meBefore();
   const rate = tax?.country === country ? tax.rate : null;
   const pricing = { ...job.pricing, firm, tax: rate, ...(own ? { billed: 'own' as const } : {}) };
   const [first] = job.crew.people;
@@ -42,8 +46,22 @@ export async function createJob(id: string, name: string, draw: Draw): Promise<s
     // alone, on whatever days they have
     ...(own && first ? { people: [{ ...first, name: 'Me' }], weekdays: [1, 2, 3, 4, 5, 6, 7] } : {}),
   };
+  const begun = { ...job, pricing, crew, owned: await ownedBefore() };
+  const last = goesOn ? lastOf(await listJobs(), job.currency) : null;
   // what was owned in other jobs still is
-  return put({ ...job, pricing, crew, owned: await ownedBefore() });
+  return put(last ? beginAs(begun, last.goesOn) : begun);
+}
+
+/** The last job whose crew and prices the next one may begin with: in its currency, and no demonstration. */
+export function lastOf(
+  jobs: readonly JobRow[],
+  currency: string,
+): { readonly name: string; readonly goesOn: AsBefore } | null {
+  for (const row of jobs) {
+    const goesOn = row.id === DEMO || stateOf(row) !== 'whole' ? null : asBefore(row.job, currency);
+    if (goesOn) return { name: row.name, goesOn };
+  }
+  return null;
 }
 
 export const duplicateJob = (row: JobRow, id: string): Promise<string> =>

@@ -9,7 +9,7 @@ import { Database, db } from './db.ts';
 import { newRoom } from '@kovelin/core/job/blank.ts';
 import { createJob } from './jobs.ts';
 import { columnsBefore, ownedBefore, rememberColumns, rememberOwned } from './kept.ts';
-import { priceLists, pricesByCode, removeList, searchPrices, sweep } from './price-lists.ts';
+import { priceLists, pricesWhere, removeList, searchPrices, sweep } from './price-lists.ts';
 
 Object.defineProperty(globalThis, 'navigator', { value: { language: 'en-US' }, configurable: true });
 
@@ -31,7 +31,7 @@ test('a list is found by words of name and code, in its order, over all its chun
   expect((await searchPrices('a', 'c3')).map((r) => r.price)).toEqual([300]);
   expect(await searchPrices('a', 'c51')).toEqual([]);
   expect((await searchPrices('a', '', 3)).length).toBe(3);
-  expect((await pricesByCode('b', new Set(['C52', 'C1']))).map((r) => r.code)).toEqual(['C52']);
+  expect((await pricesWhere('b', ({ code }) => ['C52', 'C1'].includes(code))).map((r) => r.code)).toEqual(['C52']);
 });
 test('an import that never ended is swept, whole lists and the one being read are not; a removed list takes its rows along', async () => {
   await whole('a', 1);

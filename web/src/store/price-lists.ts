@@ -19,13 +19,13 @@ export async function searchPrices(list: string, text: string, most = 60): Promi
   return found;
 }
 
-/** Rows whose code is one of these: prices of what the job uses already. */
-export async function pricesByCode(list: string, codes: ReadonlySet<string>): Promise<PriceRow[]> {
+/** Rows of a list that are asked for, whatever their number. */
+export async function pricesWhere(list: string, wanted: (row: PriceRow) => boolean): Promise<PriceRow[]> {
   const found: PriceRow[] = [];
   await db.priceChunks
     .where('list')
     .equals(list)
-    .each((chunk) => found.push(...chunk.rows.filter((row) => row.code && codes.has(row.code))));
+    .each((chunk) => found.push(...chunk.rows.filter(wanted)));
   return found;
 }
 
