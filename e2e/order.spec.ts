@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Download, Page } from '@playwright/test';
-import { expect, goTo, ledger, openPart, settled, test, visit } from './helpers.ts';
+import { counting, expect, goTo, ledger, openPart, settled, test, visit } from './helpers.ts';
 
 const money = (text: string | null) =>
   Math.round(Number((text ?? '').replace(/[^\d.−-]/g, '').replace('−', '-')) * 100);
@@ -102,8 +102,8 @@ test('materials follow from the job; what is owned is taken off, and a tool that
     .click();
   await page.getByLabel(/Price of 1 cartridge/).fill('7.25');
   await page.keyboard.press('Enter');
-  await expect(rowOf(/^Caulk/)).toContainText('$7.25');
-  await expect(page.getByText(/^your price, \d\d\/\d\d\/\d{4}$/)).toBeVisible();
+  await expect(rowOf(/^Caulk/).getByLabel(/Price of 1 cartridge/)).toHaveValue('$7.25');
+  await expect(rowOf(/^Caulk/)).toContainText(/your price, \d\d\/\d\d\/\d{4}/);
   await settled(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New job' }).click();
@@ -156,10 +156,10 @@ test('a price is the sum of its lines, options stand apart, and the quote says t
   await option.getByRole('checkbox').check();
   await expect.poll(total).toBe(before + said);
   await option.getByRole('checkbox').uncheck();
-  await page.getByText('Add an option …').click();
+  await page.getByRole('button', { name: 'Add an option' }).click();
   await page.getByLabel('Called', { exact: true }).fill('A deep wall');
   await page.getByLabel('What is it?').selectOption({ label: 'painted in B7 deep water blue instead' });
-  await page.locator('.copy').getByLabel('Wall A', { exact: true }).check();
+  await page.getByRole('checkbox', { name: 'Wall A', exact: true }).check();
   await page.getByRole('button', { name: 'Price separately' }).click();
   await expect(page.locator('.shelf li').filter({ hasText: 'A deep wall' })).toContainText('B7 deep water blue');
   // the place is not lost to the page
@@ -222,7 +222,7 @@ test.describe('the price desk', () => {
     const toDesk = () =>
       dialog
         .getByRole('group', { name: 'Where prices come from' })
-        .getByRole('button', { name: 'Ask the desk' })
+        .getByRole('button', { name: 'Demonstration: a made-up desk' })
         .click();
     await toDesk();
     const ask = () => dialog.getByRole('button', { name: /^(Ask the desk|Ask again)$/ }).last();
@@ -271,12 +271,12 @@ test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it
   await dialog.getByLabel('Size', { exact: true }).selectOption({ label: 'Gebinde' });
   await expect(dialog.locator('.columns')).toContainText('name “Farbe Nr. 0”');
   await dialog.getByRole('button', { name: 'Bring it in' }).click();
-  await expect(dialog.getByRole('progressbar', { name: 'Reading the list' })).toBeVisible();
+  await expect(dialog.getByRole('progressbar', { name: /^Reading / })).toBeVisible();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await expect(dialog.getByLabel('List', { exact: true })).toHaveCount(0);
   // it can be brought in again as it stands, and stopped again
   await dialog.getByRole('button', { name: 'Bring it in' }).click();
-  await expect(dialog.getByRole('progressbar', { name: 'Reading the list' })).toBeVisible();
+  await expect(dialog.getByRole('progressbar', { name: /^Reading / })).toBeVisible();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await give('big.csv', text);
   await dialog.getByRole('button', { name: 'Bring it in' }).click();
@@ -295,7 +295,7 @@ test('a list of 50,000 prices comes in beside the page; cancelled, nothing of it
     .first()
     .click();
   await page.getByRole('button', { name: 'The paint' }).click();
-  await expect(page.getByLabel(/^Price of 1 gal/)).toHaveValue('$44.10');
+  await expect(page.getByLabel('Price of 1 gal', { exact: true })).toHaveValue('$44.10');
   await settled(page);
   await page.reload();
   await page.getByRole('button', { name: 'Prices …' }).click();
@@ -334,4 +334,54 @@ test.describe('in the shop, on a phone', () => {
     const pdf = await pdfText(await file('PDF'));
     for (const what of await list.locator('li b').allTextContents()) expect(pdf).toContain(what.replaceAll(/\s/g, ''));
   });
+});
+
+test('every price of a room is typed in 30 keys; nothing and other money are said; the next job begins with them, asked once', async ({
+  page,
+}) => {
+  const counted = await counting(page);
+  await page.goto('/');
+  await page.getByLabel('Who is it for?').selectOption('client');
+  await page.getByRole('button', { name: 'Yes, all' }).click();
+  await page.getByLabel('Length', { exact: true }).fill(`14'`);
+  await page.getByLabel('Width', { exact: true }).fill(`11'`);
+  await page.getByRole('button', { name: 'Draw it' }).click();
+  await page.locator('.drawing > svg').waitFor();
+  await settled(page);
+  await goTo(page, 'Order');
+  const next = page.getByRole('navigation', { name: 'What is next' });
+  await expect(next).toContainText(/(\d+) of \1 prices are samples: type yours\./);
+  const all = Number(/\d+/.exec((await next.textContent()) ?? '')?.[0]);
+  const first = page.locator('.price.sample input').first();
+  for (const [text, sentence] of [
+    ['€12', /another currency; this job counts in USD, and nothing is converted/],
+    ['free', /A price is more than nothing\. What you have of it already goes on the shelf/],
+    ['0', /A price is more than nothing/],
+    ['-1', /cannot be negative/],
+  ] as const) {
+    await first.fill(text);
+    await expect(page.getByRole('alert').first()).toContainText(sentence);
+  }
+  await first.press('Escape');
+  const before = (await counted()).keys;
+  // each paint is typed; of the rest the first few are, and what stands there is taken
+  const typed = ['38', '52', '61', '4', '9'];
+  for (let n = 0; n < all; n++) {
+    await page.keyboard.type(typed[n] ?? '');
+    await page.keyboard.press('Enter');
+  }
+  await expect(next).toContainText('Prices are yours.');
+  expect((await counted()).keys - before).toBeLessThanOrEqual(30);
+  await settled(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New job' }).click();
+  const ask = page.getByRole('group', { name: /As in your last job, Living room: \d+ prices\. Begin with that\?/ });
+  await ask.getByRole('button', { name: 'Yes, this time and after' }).click();
+  await expect(page.getByRole('checkbox', { name: /^As in your last job, Living room/ })).toBeChecked();
+  await page.getByLabel('Length', { exact: true }).fill(`12'`);
+  await page.getByLabel('Width', { exact: true }).fill(`11'`);
+  await page.getByRole('button', { name: 'Draw it' }).click();
+  await page.locator('.drawing > svg').waitFor();
+  await goTo(page, 'Order');
+  await expect(next).toContainText('Prices are yours.');
 });

@@ -26,6 +26,7 @@ import { priceListWorker, type ListReader } from '../workers/price-list.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { keysOf } from '@kovelin/core/units/list.ts';
 import { TextInput } from '../ui/TextInput.tsx';
+import { ReadingBar } from '../ui/ReadingBar.tsx';
 import { FilePick } from '../ui/FilePick.tsx';
 import { Message } from '../ui/Message.tsx';
 
@@ -195,13 +196,13 @@ function BringList({ currency, onDone }: { currency: string; onDone: (id: string
             . The columns are kept for the next list with these headings.
           </p>
           {progress ? (
-            <div className="row-buttons">
-              <progress value={progress.done} max={1} aria-label="Reading the list" />
-              <span className="number">{progress.rows.toLocaleString('en-US')} prices</span>
-              <Button variant="outlined" onClick={end}>
-                Cancel
-              </Button>
-            </div>
+            <ReadingBar
+              reading={{
+                name: `${head.name}: ${progress.rows.toLocaleString('en-US')} prices`,
+                share: progress.done,
+                cancel: end,
+              }}
+            />
           ) : (
             <Button variant="contained" disabled={columns.name < 0 || columns.price < 0} onClick={() => void bring()}>
               Bring it in
@@ -251,14 +252,11 @@ function TakeFromList({
       const row = rows.find((one) => one.litres === null && isThing(item, one, system));
       return row ? [{ item, each: row.price }] : [];
     });
-    const count = paints.length + things.length;
-    if (count && !session.run({ name: 'takePrices', args: { paints, materials: things, priced } }))
+    const many = (n: number, what: string) => (n ? [`${n} ${what}${n === 1 ? '' : 's'}`] : []);
+    const what = [...many(paints.length, 'paint'), ...many(things.length, 'other thing')].join(' and ');
+    if (what && !session.run({ name: 'takePrices', args: { paints, materials: things, priced } }))
       return setTold('Nothing was taken.');
-    setTold(
-      count
-        ? `Prices of ${count} ${count === 1 ? 'thing' : 'things'} were taken.`
-        : 'Nothing of this job is in the list, by code or by name.',
-    );
+    setTold(what ? `Prices of ${what} were taken.` : 'Nothing of this job is in the list, by code or by name.');
   };
   const take = (row: PriceRow) => {
     const material = materials.find((m) => m.item === target);

@@ -64,6 +64,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
                   label={`${said(pieceWord(1, m.unit), system)}, ${said(materialWord(m), system)}`}
                   price={m.each}
                   priced={m.priced}
+                  isIdle={!m.quantity}
                   edit={(each) => priceOfPiece(m.item, each, today())}
                   insteadOfNothing="What you have already is written under Owned."
                 />

@@ -98,8 +98,10 @@ export default function OrderView() {
               </Button>
             )}
           </div>
-          {table !== 'price' && order && <Samples order={order} />}
           <div className="scroll" tabIndex={0} role="region" aria-label="What to buy">
+            {table !== 'price' && order && pricesIn(order).samples > 0 && (
+              <p className="hint">Type what you pay. Enter takes what stands there, and goes to the next sample.</p>
+            )}
             {table === 'paint' && <PaintTable view={view} chosen={line} onPick={setPicked} onLast={toMaterials} />}
             {table !== 'paint' && !order && <PlanAwaited job={view.state.job} />}
             {table === 'materials' && order && (
@@ -127,18 +129,6 @@ export default function OrderView() {
         {dialog === 'values' && <StartingValues view={view} onClose={() => setDialog(null)} />}
       </Suspense>
     </>
-  );
-}
-
-/** How many prices are nobody's yet, and how they become one's own. */
-function Samples({ order }: { order: JobOrder }) {
-  const { all, samples } = pricesIn(order);
-  return (
-    <p className="hint" role="status">
-      {samples
-        ? `${samples} of ${all} prices ${samples === 1 ? 'is a sample' : 'are samples'}: type what you pay. Enter takes what stands there and goes on.`
-        : `All ${all} prices are yours.`}
-    </p>
   );
 }
 

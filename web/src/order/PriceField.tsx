@@ -14,6 +14,8 @@ interface Props {
   readonly price: Money;
   readonly priced: Priced | null;
   readonly edit: (price: Money) => Edit;
+  /** Nothing of it is bought: its price is passed over. */
+  readonly isIdle?: boolean;
   /** Where what costs nothing is said. */
   readonly insteadOfNothing: string;
   /** After the last sample; absent: the field stays. */
@@ -27,9 +29,9 @@ const samples = (): HTMLInputElement[] => [...document.querySelectorAll<HTMLInpu
 export const toFirstSample = (): void => samples()[0]?.focus();
 
 /** What it costs, in its row: a sample until it is typed; Enter takes what stands there, and goes to the next sample. */
-export function PriceField({ view, label, price, priced, edit, insteadOfNothing, onLast }: Props) {
+export function PriceField({ view, label, price, priced, edit, isIdle = false, insteadOfNothing, onLast }: Props) {
   const { session, state } = view;
-  const isOpen = isSample(priced);
+  const isOpen = isSample(priced) && !isIdle;
   const take = (next: Money) => session.edit(edit(next));
   const onEnter = () => {
     const here = document.activeElement;
@@ -55,7 +57,7 @@ export function PriceField({ view, label, price, priced, edit, insteadOfNothing,
         onEnter={onEnter}
       />
       <small>
-        {isOpen || !priced ? 'sample' : `${priced.source}, ${ageWord(priced.date, state.job.region.dates)}`}
+        {isSample(priced) || !priced ? 'sample' : `${priced.source}, ${ageWord(priced.date, state.job.region.dates)}`}
       </small>
     </span>
   );

@@ -25,6 +25,7 @@ import { taxWord } from './words.ts';
 import { Check } from '../ui/Check.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 import Button from '@mui/material/Button';
+import { More } from '../ui/More.tsx';
 import { useOptionPrices } from '../workers/what-if.ts';
 import { Cell, DataTable, Row, RowHead } from '../ui/DataTable.tsx';
 import { TextInput } from '../ui/TextInput.tsx';
@@ -322,8 +323,7 @@ function Options({ view }: { view: WholeView }) {
           </li>
         ))}
       </ul>
-      <details className="copy">
-        <summary>Add an option …</summary>
+      <More title="Add an option">
         <TextInput label="Called" value={name} maxLength={80} placeholder="Closet as well" onChange={setName} />
         <Choice
           label="What is it?"
@@ -352,7 +352,7 @@ function Options({ view }: { view: WholeView }) {
         <Button size="small" variant="outlined" disabled={!chosen.size || !name.trim()} onClick={add}>
           Price separately
         </Button>
-      </details>
+      </More>
     </Section>
   );
 }
