@@ -176,7 +176,9 @@ test('other quantities, and what they refuse', () => {
   expect([value(parseMoney('12 kr', 'SEK')), value(parseMoney('Fr. 12', 'CHF'))]).toEqual([1200, 1200]);
   for (const text of ['€12', '12 EUR', '$12', 'Fr. 12']) {
     const read = parseMoney(text, 'GBP');
-    expect(read.ok ? '' : read.problems[0]?.message).toMatch(/another currency; this job counts in GBP, and nothing is/);
+    expect(read.ok ? '' : read.problems[0]?.message).toMatch(
+      /another currency; this job counts in GBP, and nothing is/,
+    );
   }
   expect([value(parseVolume('-1 L')), value(parseVolume('10 acres'))]).toEqual(['refused', 'refused']);
   expect([formatMinutes(680), formatVolume(GALLON, 'imperial'), formatVolume(0.5, 'metric')]).toEqual([

@@ -19,7 +19,6 @@ function readMoney(text: string, currency: string, insteadOfNothing?: string): R
     : read;
 }
 
-
 /** An amount of money, with or without its currency. */
 export const MoneyField = ({ value, currency, insteadOfNothing, ...rest }: MoneyProps) => (
   <DraftField
