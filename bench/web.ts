@@ -30,13 +30,14 @@ export async function benchWeb(wanted: (part: string) => boolean): Promise<void>
 /**
  * What may be loaded at most, kB (1000 bytes): the one table of it. A change that must raise a row says why.
  * The interface made of MUI's parts, the calendar of days (45 kB) and the form of the first page (10 kB) raised the first (250) and
- * the fourth row (2,100); the latter falls again when the core is shipped once.
+ * the fourth row (2,100); rooms from tables and plans on the first page, the menu of a room and prices in their rows raised the
+ * latter again (2,200); it falls when the core is shipped once.
  */
 const MOST_KB = {
   'JavaScript of the first page': 280,
   'JavaScript of the demo room, ready to type in': 340,
   'of it our own code': 150,
-  'all JavaScript, with charts and workers': 2200,
+  'all JavaScript, with charts and workers': 2220,
   'kept for use without a network, not packed': 7000,
 };
 /** Sizes of what is loaded, JavaScript in gzip. */

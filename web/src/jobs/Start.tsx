@@ -4,7 +4,7 @@ import { COUNTRIES, COUNTRY_ROWS, systemOf, type Country } from '@kovelin/core/j
 import { heading, said } from '@kovelin/core/units/word.ts';
 import { THE } from '@kovelin/core/words/terms.ts';
 import Button from '@mui/material/Button';
-import { type ComponentProps, useEffect, useState } from 'react';
+import { type ComponentProps, lazy, Suspense, useEffect, useState } from 'react';
 import { attempt } from '../app/database.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { freshId } from '../store/ids.ts';
@@ -21,7 +21,6 @@ import {
   type Me,
 } from '../store/kept.ts';
 import { askToKeep } from '../store/keep.ts';
-import { Kit } from '../app/Kit.tsx';
 import { ALL_OF_THE_KIT, KitQuestion, ownedWords } from '../app/KitQuestion.tsx';
 import { FOR_WHOM } from '../app/for-whom.ts';
 import { RoomDrawing } from '../rooms/RoomDrawing.tsx';
@@ -29,6 +28,8 @@ import { RoomFields, sayLeft, useRoomForm } from '../rooms/RoomForm.tsx';
 import type { SaidRoom } from '../rooms/said-room.ts';
 import { FilePick } from '../ui/FilePick.tsx';
 import { More } from '../ui/More.tsx';
+
+const Kit = lazy(() => import('../app/Kit.tsx').then((file) => ({ default: file.Kit })));
 
 interface Props {
   readonly onOpen: (id: string | null) => void;
@@ -163,7 +164,11 @@ export default function Start({ onOpen, file, onCottage, jobs }: Props) {
         <p className="hint">All four walls are drawn at once; every size can be corrected then.</p>
         <More title={`What I own already: ${ownedWords(owned)}`} open={ticking} onOpen={setTicking}>
           <p className="hint">Said once: it is taken off what each job has to buy.</p>
-          <Kit system={system} owned={owned} onOwn={own} />
+          {ticking && (
+            <Suspense fallback={null}>
+              <Kit system={system} owned={owned} onOwn={own} />
+            </Suspense>
+          )}
         </More>
         <h2>Or begin another way</h2>
         <div className="start-ways">
