@@ -53,7 +53,7 @@ test('a dearer can and a better label change the order; what is no price or rate
   const before = await ledger(page);
   await page.getByRole('button', { name: /^Wall A, / }).click();
   await page.getByRole('button', { name: 'The paint' }).click();
-  const price = page.getByLabel(/^Price of 1 gal/);
+  const price = page.getByLabel('Price of 1 gal', { exact: true });
   await price.fill('-4');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('alert')).toContainText('A price cannot be negative');

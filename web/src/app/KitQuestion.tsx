@@ -22,16 +22,19 @@ export function ownedWords(owned: Readonly<Record<string, number>>): string {
 interface KitQuestionProps {
   readonly system: System;
   readonly onAll: () => void;
+  /** Nothing is owned: it is not asked again. */
+  readonly onNone: () => void;
   /** What leads to the list. */
   readonly tick: ReactNode;
 }
 /** Asked once of those who paint for others: no quote of theirs sells what they own. */
-export const KitQuestion = ({ system, onAll, tick }: KitQuestionProps) => (
+export const KitQuestion = ({ system, onAll, onNone, tick }: KitQuestionProps) => (
   <fieldset className="kit-question">
     <legend>{`Do you have rollers, trays, ${said(THE.dropCloth, system)}s, a pole?`}</legend>
     <Button variant="outlined" onClick={onAll}>
       Yes, all
     </Button>
     {tick}
+    <Button onClick={onNone}>No, none of it</Button>
   </fieldset>
 );

@@ -27,6 +27,7 @@ import { RoomDrawing } from '../rooms/RoomDrawing.tsx';
 import { RoomFields, sayLeft, useRoomForm } from '../rooms/RoomForm.tsx';
 import type { SaidRoom } from '../rooms/said-room.ts';
 import { FilePick } from '../ui/FilePick.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 import { More } from '../ui/More.tsx';
 
 const Kit = lazy(() => import('../app/Kit.tsx').then((file) => ({ default: file.Kit })));
@@ -39,6 +40,7 @@ interface Props {
   readonly jobs: readonly JobRow[];
 }
 
+const NOBODY_SAID = { own: null, ownsNone: false, asBefore: null } as const;
 const NOTHING_SAID: SaidRoom = {
   name: 'Living room',
   length: null,
@@ -49,10 +51,18 @@ const NOTHING_SAID: SaidRoom = {
   baseboard: true,
 };
 
+async function offerExample(): Promise<void> {
+  const [{ HOUSE_EXAMPLE }, { download }] = await Promise.all([
+    import('@kovelin/core/exchange/house.ts'),
+    import('../store/take-out.ts'),
+  ]);
+  download('rooms.csv', HOUSE_EXAMPLE, 'text/csv');
+}
+
 /** The ways into a first room: two lengths and a height, walls one by one, a file, or the example. */
 export default function Start({ onOpen, file, onCottage, jobs }: Props) {
   const [country, setCountry] = useState<Country | null>(null);
-  const [me, setMe] = useState<Pick<Me, 'own' | 'asBefore'>>({ own: null, asBefore: null });
+  const [me, setMe] = useState<Pick<Me, 'own' | 'ownsNone' | 'asBefore'>>(NOBODY_SAID);
   const [ticking, setTicking] = useState(false);
   const [owned, setOwned] = useState<Readonly<Record<string, number>>>({});
   useEffect(() => {
@@ -63,7 +73,7 @@ export default function Start({ onOpen, file, onCottage, jobs }: Props) {
         setMe(who);
         setOwned(has);
       },
-      () => setMe({ own: null, asBefore: null }),
+      () => setMe(NOBODY_SAID),
     );
   }, []);
   const { units, words } = COUNTRY_ROWS[country ?? countryHere()];
@@ -81,6 +91,10 @@ export default function Start({ onOpen, file, onCottage, jobs }: Props) {
   const ownAll = () => {
     setOwned({ ...owned, ...ALL_OF_THE_KIT });
     void attempt('It was not remembered', () => rememberKit(ALL_OF_THE_KIT));
+  };
+  const ownNone = () => {
+    setMe({ ...me, ownsNone: true });
+    void attempt('It was not remembered', () => rememberMe({ ownsNone: true }));
   };
   const isKitSaid = Object.keys(owned).length > 0;
   const make = async (name: string, draw: Parameters<typeof createJob>[2]) => {
@@ -137,10 +151,11 @@ export default function Start({ onOpen, file, onCottage, jobs }: Props) {
           options={me.own === null ? [['', 'choose'], ...FOR_WHOM] : FOR_WHOM}
           onChange={(whom) => whom && whose(whom)}
         />
-        {me.own === false && !isKitSaid && (
+        {me.own === false && !isKitSaid && !me.ownsNone && (
           <KitQuestion
             system={system}
             onAll={ownAll}
+            onNone={ownNone}
             tick={
               <Button variant="outlined" onClick={() => setTicking(true)}>
                 Let me tick
@@ -178,11 +193,14 @@ export default function Start({ onOpen, file, onCottage, jobs }: Props) {
           >
             Walls one by one
           </Button>
-          <FilePick {...file}>A file or a plan</FilePick>
+          <FilePick {...file}>A file, a table or a plan</FilePick>
           <Button variant="outlined" onClick={onCottage}>
             Sample house
           </Button>
         </div>
+        <p className="hint">
+          A table has a line a room: <TextButton onClick={() => void offerExample()}>an example to fill in</TextButton>
+        </p>
       </div>
     </section>
   );

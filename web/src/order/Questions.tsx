@@ -1,10 +1,11 @@
 import { ENDS } from '@kovelin/core/job/limits.ts';
 import { COUNTRY_ROWS } from '@kovelin/core/job/region.ts';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useLocation } from 'react-router';
+import { attempt } from '../app/database.ts';
 import { ALL_OF_THE_KIT, KitQuestion } from '../app/KitQuestion.tsx';
-import { rememberKit, rememberMe } from '../store/kept.ts';
+import { meBefore, rememberKit, rememberMe } from '../store/kept.ts';
 import type { WholeView } from '../app/whole.ts';
 import { Message } from '../ui/Message.tsx';
 import { PercentField } from '../ui/PercentField.tsx';
@@ -20,7 +21,16 @@ export const Questions = ({ view }: { view: WholeView }) => (
 /** A trade's quote does not sell the tools that they own. */
 function OwnedQuestion({ view: { session, state, system } }: { view: WholeView }) {
   const { search } = useLocation();
-  if (Object.keys(state.job.owned).length) return null;
+  // until it is known that nothing was said, nothing is asked
+  const [ownsNone, setOwnsNone] = useState(true);
+  useEffect(() => {
+    void attempt('What you said before was not found', meBefore).then((me) => me && setOwnsNone(me.ownsNone));
+  }, []);
+  if (ownsNone || Object.keys(state.job.owned).length) return null;
+  const none = () => {
+    setOwnsNone(true);
+    void rememberMe({ ownsNone: true });
+  };
   const all = () => {
     const edits = Object.entries(ALL_OF_THE_KIT).map(
       ([key, pieces]) => ({ name: 'setOwned', args: { key, pieces } }) as const,
@@ -32,6 +42,7 @@ function OwnedQuestion({ view: { session, state, system } }: { view: WholeView }
     <KitQuestion
       system={system}
       onAll={all}
+      onNone={none}
       tick={
         <Button component={Link} variant="outlined" to={`../order${search}`} relative="path">
           Let me tick, in Order

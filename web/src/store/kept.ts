@@ -43,12 +43,20 @@ export interface Me {
   /** null: nobody said. */
   readonly own: boolean | null;
   readonly firm: Firm;
+  /** They said that they own none of the kit. */
+  readonly ownsNone: boolean;
   /** Whether new jobs begin with the crew and the prices of the last one; null: nobody was asked. */
   readonly asBefore: boolean | null;
   /** Whether tax is charged, and at which rate, in the country it was said for; null: nobody said. */
   readonly tax: { readonly country: Country; readonly rate: number } | null;
 }
-const NOBODY: Me = { own: null, firm: { name: '', contact: '', address: '' }, asBefore: null, tax: null };
+const NOBODY: Me = {
+  own: null,
+  firm: { name: '', contact: '', address: '' },
+  ownsNone: false,
+  asBefore: null,
+  tax: null,
+};
 /** For whom, and under which name, earlier jobs were. */
 export async function meBefore(): Promise<Me> {
   const row = await db.kept.get(ME);
