@@ -75,7 +75,7 @@ export function run(args: readonly string[], read: Read, day = today()): Output 
   const action = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
   if (!action || !path || !options || (verb === 'replay' && !options.has('log')))
     return fail([
-      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file or tape sheet>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]; replay: <log.jsonl> [--now <minutes>]; schedule: [--log <log.jsonl> --now <minutes>]; record: [--log <log.jsonl>]; label: --surface <id of takeoff> [--log <log.jsonl>]; looks: [--date <2026-11-26>] [--lat <degrees> --lon <degrees>]; touchup: --surface <id of takeoff> --patches <n> --size <metres> [--age <years>] [--sun <hours a day>] [--batch same|other|unknown] [--cover same|other|unknown]`,
+      `usage: npm run -s kovelin -- <${Object.keys(VERBS).join('|')}> <job file, tape sheet or table of rooms>; play: --surface <id of takeoff> [--coat <n>] [--layer primer] [--hand left|right]; wetedge: --room <name> --wall <label> [--people 1|2] [--air C,RH,v] [--coat <n>] [--uniform]; replay: <log.jsonl> [--now <minutes>]; schedule: [--log <log.jsonl> --now <minutes>]; record: [--log <log.jsonl>]; label: --surface <id of takeoff> [--log <log.jsonl>]; looks: [--date <2026-11-26>] [--lat <degrees> --lon <degrees>]; touchup: --surface <id of takeoff> --patches <n> --size <metres> [--age <years>] [--sun <hours a day>] [--batch same|other|unknown] [--cover same|other|unknown]`,
     ]);
   let text: string;
   try {

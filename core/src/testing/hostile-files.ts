@@ -1,6 +1,7 @@
 import { openJob } from '../job/open.ts';
 import { takeoffJob } from '../measure/takeoff.ts';
 import { smallJob } from './hostile.ts';
+import { readHouse, systemOfHouse } from '../exchange/house.ts';
 import { readPalette } from '../exchange/palette.ts';
 import { outlinesOf } from '../exchange/plan/chains.ts';
 import { readPlan } from '../exchange/plan/read.ts';
@@ -11,7 +12,9 @@ import { assignReadings, readReadings } from '../exchange/readings.ts';
 /** Small files that once froze the page: each read, to its figures, in time that a normal file of its size takes. */
 type Read = (text: string) => unknown;
 const room = Object.values(smallJob().rooms.byId)[0];
-export const HOSTILE_READERS: Readonly<Record<'plan' | 'sheet' | 'job' | 'list' | 'palette' | 'readings', Read>> = {
+export const HOSTILE_READERS: Readonly<
+  Record<'plan' | 'sheet' | 'house' | 'job' | 'list' | 'palette' | 'readings', Read>
+> = {
   plan: (text) => {
     const plan = readPlan(text);
     return plan.ok && plan.value.layers.map((layer) => outlinesOf(plan.value, layer.name, 0.001));
@@ -20,6 +23,7 @@ export const HOSTILE_READERS: Readonly<Record<'plan' | 'sheet' | 'job' | 'list' 
     const opened = readForView(text, 'x');
     return opened.ok && takeoffJob(opened.value);
   },
+  house: (text) => readHouse(text, systemOfHouse(text), 'h'),
   job: openJob,
   list: (text) => {
     const head = headOf(decodeList(new TextEncoder().encode(text)));
@@ -75,6 +79,21 @@ export const HOSTILE_FILES: Readonly<
       sheet(`wall A ${'('.repeat(200_000)}`),
       sheet(`wall "${'\\"'.repeat(100_000)}`),
       '#'.repeat(400_000),
+    ],
+  },
+  house: {
+    normal: `room,length,width\n${times(2400, (i) => `Room ${i},${2 + (i % 7)},3`)}`,
+    hostile: [
+      `length,width\n${times(60_000, () => '4,3')}`,
+      `length,width\n${','.repeat(90_000)}`,
+      `length,width\n${'\n'.repeat(900_000)}`,
+      `length,width\n"${'a line in a cell\n'.repeat(60_000)}",1`,
+      `length,width\n"${'4 '.repeat(200_000)}`,
+      `length,width\n${times(2400, () => `${'('.repeat(400)},3`)}`,
+      `length,width\n${times(2400, () => '60,60,20,99,99')}`,
+      `length,width,doors\n${times(2400, () => '60 m,60 m,99')}`,
+      `length (${'ft '.repeat(30_000)}x),width\n4,3`,
+      `length,width,${times(90_000, (i) => `c${i}`, ',')}\n4,3`,
     ],
   },
   job: {
