@@ -215,6 +215,12 @@ test.describe('by keyboard alone', () => {
       for (let n = 0; n < 60 && !(await on(locator)); n++) await page.keyboard.press('Tab');
       await expect(locator).toBeFocused();
     };
+    // the next key is pressed when the step is there
+    const step = async (key: string, name: string) => {
+      await page.keyboard.press(`Alt+${key}`);
+      await page.getByRole('main', { name, exact: true }).waitFor();
+      await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+    };
     await page.goto('/');
     await tabTo(page.getByLabel('Who is it for?'));
     await page.keyboard.press('ArrowDown');
@@ -224,7 +230,7 @@ test.describe('by keyboard alone', () => {
     await typeSizes(page);
     await page.keyboard.press('Enter');
     await page.locator('.drawing > svg').waitFor();
-    await page.keyboard.press('Alt+2');
+    await step('2', 'Specify');
     await tabTo(page.getByRole('button', { name: 'Go to what is next' }));
     await page.keyboard.press('Enter');
     await tabTo(page.getByRole('link', { name: /^Say what is there now|assumptions in this price/ }));
@@ -239,7 +245,7 @@ test.describe('by keyboard alone', () => {
       await page.keyboard.press('Enter');
       await expect(page.locator('.panel')).not.toHaveText(was ?? '');
     }
-    await page.keyboard.press('Alt+3');
+    await step('3', 'Order');
     await tabTo(page.getByRole('button', { name: 'Go to the work' }));
     await page.keyboard.press('Enter');
     await tabTo(page.getByRole('link', { name: 'Shopping list' }));
@@ -247,7 +253,7 @@ test.describe('by keyboard alone', () => {
     await expect(figure(page, 'Price')).toContainText('£');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('main', { name: 'Shopping list' })).toContainText('Wall paint');
-    await page.keyboard.press('Alt+5');
+    await step('5', 'Sequence');
     await tabTo(page.getByRole('button', { name: 'Go to what is next' }));
     await page.keyboard.press('Enter');
     await tabTo(page.getByRole('link', { name: /on which day it begins/ }));
