@@ -90,6 +90,8 @@ test('what is taken with a word: a use that is none, openings without a place; f
   ]);
   const feet = `\n\nRoom;Length;Width;Height\n"Living\nroom";12'6;10;8'\nStudy;x;10\n`;
   expect(systemOfHouse(feet)).toBe('imperial');
+  // a name says nothing of units
+  expect(systemOfHouse(`${HEAD}\nBedroom 2 in the attic,3.9,3.2\n`)).toBe('metric');
   const read = value(readHouse(feet, 'imperial', 's'));
   expect(read.rooms[0]?.name).toBe('Living room');
   expect(rows(read.rooms[0]?.walls ?? { byId: {}, order: [] })[0]?.length).toEqual({

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { seededIds, useFromName } from '../job/blank.ts';
 import { MOST } from '../job/limits.ts';
 import type { Room } from '../job/measured.ts';
-import { plainRoom } from '../job/plain-room.ts';
+import { plainRoom, type PlainRoom } from '../job/plain-room.ts';
 import { usualOf } from '../job/usual.ts';
 import { ROOM_USES, type RoomUse } from '../job/vocabulary.ts';
 import { entriesOf } from '../units/list.ts';
@@ -58,6 +58,11 @@ function headOf(cells: readonly string[]): Head {
   return { at: Object.fromEntries(found), unit: Object.fromEntries(unit), cells };
 }
 
+const FEET = /['"′″]|\d\s*(ft|feet|in|inch|inches)\b/i;
+/** A table larger than any is not read to its end twice. */
+const cellsOf = (body: string): string[][] =>
+  Papa.parse<string[]>(body, { delimiter: separatorOf(body), preview: MOST.rooms + 1 }).data;
+
 const firstLine = (text: string): string => /[^\r\n]*/.exec(text.trimStart())?.[0].slice(0, 2000) ?? '';
 /** Whether a text is such a table: its first line names a length and a width. */
 export function isHouse(text: string): boolean {
@@ -65,11 +70,16 @@ export function isHouse(text: string): boolean {
   const { at } = headOf(line.split(separatorOf(line)));
   return at.length !== undefined && at.width !== undefined;
 }
-/** In which units a table is written, by its first length that has one. */
-export const systemOfHouse = (text: string): Units =>
-  /\d\s*(['"′″]|ft\b|in\b|feet)/i.test(text) || /\b(ft|feet|in|inches)\b/i.test(firstLine(text))
-    ? 'imperial'
-    : 'metric';
+/** In which units a table is written: in feet where a heading or any of its lengths says so. */
+export function systemOfHouse(text: string): Units {
+  const [headings = [], ...lines] = cellsOf(text.trimStart());
+  const { at, unit } = headOf(headings);
+  const columns = [at.length, at.width, at.height];
+  const isFeet =
+    Object.values(unit).some((one) => one === 'ft' || one === 'in') ||
+    lines.some((cells) => columns.some((column) => FEET.test(cells[column ?? -1] ?? '')));
+  return isFeet ? 'imperial' : 'metric';
+}
 
 /**
  * Rooms from a table with headings (`room, length, width, height, doors, windows, use`), by commas, semicolons, tabs or bars. A number
@@ -126,13 +136,7 @@ export function readHouse(text: string, system: System, seed: string): Result<Ho
   return good({ rooms, notes: faults.problems });
 }
 
-interface Row {
-  readonly name: string;
-  readonly length: Reading;
-  readonly width: Reading;
-  readonly height: Reading;
-  readonly doors: number;
-  readonly windows: number;
+interface Row extends Omit<PlainRoom, 'baseboard'> {
   readonly use: RoomUse;
   /** A use that is none. */
   readonly unknown: string;
@@ -161,7 +165,7 @@ function readRow(cells: readonly string[], { at, unit, cells: headings }: Head, 
   if (why !== undefined) return `${why}`;
   const [long, wide, high] = sizes as readonly (Reading | null)[];
   if (!long || !wide) return `it has no ${long ? 'width' : 'length'}.`;
-  const name = cell('room').replace(/\s+/g, ' ').slice(0, MOST.name) || 'Room';
+  const name = [...cell('room').replace(/\s+/g, ' ')].slice(0, MOST.name).join('') || 'Room';
   const said = cell('use');
   const known = ROOM_USES.find((use) => use === said.toLowerCase());
   const guess = useFromName(said);

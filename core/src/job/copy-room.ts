@@ -52,7 +52,8 @@ export function copyOfRoom(room: Room, id: Id, name: string, ids: IdSource): Roo
 
 /** The first of “Bedroom 2”, “Bedroom 3” ... that no room has. */
 export function nextName(name: string, taken: readonly string[]): string {
-  const bare = name.replace(/\s+\d+$/, '').slice(0, 70);
+  // room for the number, and no character cut in two
+  const bare = [...name.replace(/\s+\d+$/, '')].slice(0, 70).join('');
   let n = 2;
   while (taken.includes(`${bare} ${n}`)) n++;
   return `${bare} ${n}`;
