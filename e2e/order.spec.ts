@@ -375,7 +375,9 @@ test('every price of a room is typed in 30 keys; nothing and other money are sai
   await settled(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New job' }).click();
-  const ask = page.getByRole('group', { name: /As in your last job, Living room: \d+ prices\. Begin with that\?/ });
+  const ask = page.getByRole('group', {
+    name: /As in your last job, Living room: Painter 1, Painter 2, \d+ prices\. Begin with that\?/,
+  });
   await ask.getByRole('button', { name: 'Yes, this time and after' }).click();
   await expect(page.getByRole('checkbox', { name: /^As in your last job, Living room/ })).toBeChecked();
   await page.getByLabel('Length', { exact: true }).fill(`12'`);

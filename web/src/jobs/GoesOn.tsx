@@ -18,9 +18,10 @@ const STARTING = Object.fromEntries(STARTING_PRODUCTS.map((product) => [product.
 /** Whether a new job begins with the crew and the prices of the last one: asked the first time, shown and changeable after. */
 export function GoesOn({ last, answer, onAnswer }: Props) {
   if (!last) return null;
-  const names = last.goesOn.crew.people.flatMap(({ name }) => (NOBODY.test(name) ? [] : [name]));
+  const names = last.goesOn.crew.people.map(({ name }) => name);
   const prices = pricesOf(last.goesOn, { products: STARTING });
-  if (!names.length && !prices) return null;
+  // not asked for nothing; what was answered is always shown
+  if (answer === null && !prices && names.every((name) => NOBODY.test(name))) return null;
   const what = [...names, ...(prices ? [`${prices} ${prices === 1 ? 'price' : 'prices'}`] : [])].join(', ');
   const words = (
     <>

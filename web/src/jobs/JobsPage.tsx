@@ -17,6 +17,7 @@ import { db, stateOf, type JobRow } from '../store/db.ts';
 import {
   bringIn,
   countryBefore,
+  countryHere,
   createJob,
   deleteJob,
   emptyTrash,
@@ -87,7 +88,11 @@ export default function JobsPage() {
       void navigate('/bring-in');
       return;
     }
-    if (/\.(csv|tsv|dxf|svg)$/i.test(file.name)) return setHouse({ file, country: await countryBefore() });
+    if (/\.(csv|tsv|dxf|svg)$/i.test(file.name)) {
+      // where nothing can be kept, nothing was: that is said above
+      const country = await countryBefore().catch(countryHere);
+      return setHouse({ file, country });
+    }
     if (file.size > MAX_JOB_BYTES) return refuse(tooLarge(file.size));
     const name = file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Imported job';
     const text = await file.text();
