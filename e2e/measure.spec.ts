@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, goTo, ledger, openDemo, openPart, settled, test, typeWalls } from './helpers.ts';
+import { expect, goTo, ledger, openDemo, openLoft, openPart, settled, test, typeWalls } from './helpers.ts';
 
 test('a new job is typed with the keyboard alone; it survives a reload; undo takes a step back', async ({ page }) => {
   await page.goto('/');
@@ -198,4 +198,22 @@ test('a chimney breast is built into a wall in twelve keys: real walls, the wind
     await expect(page.getByLabel(`Length of wall ${wall}`, { exact: true })).toHaveValue(`3'6`);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('[data-row]')).toHaveCount(4);
+});
+
+test('a door has the name people give it: in the row, where it is specified, on the quote; emptied, ours again', async ({
+  page,
+}) => {
+  await openLoft(page);
+  const row = page.locator('.openings-table');
+  await row.getByRole('button', { name: 'More of d1' }).click();
+  const name = row.getByLabel('Name', { exact: true });
+  await name.fill('w1');
+  await expect(page.getByRole('alert').filter({ hasText: 'There is a “w1” in Loft bedroom already.' })).toBeVisible();
+  await name.fill('landing door');
+  await name.press('Enter');
+  await expect(row.getByRole('rowheader', { name: 'Landing door' })).toBeVisible();
+  await expect(page.locator('.drawing').getByRole('button', { name: 'Landing door' })).toBeVisible();
+  await name.fill('');
+  await name.press('Enter');
+  await expect(row.getByRole('rowheader', { name: 'Door d1' })).toBeVisible();
 });

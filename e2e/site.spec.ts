@@ -97,13 +97,38 @@ test('nothing starts too early: what waits is asked about with its reason, a pre
   await expect(entries(page).first()).toContainText('Begun before what it waits for was done or dry');
 });
 
-for (const [width, height] of [
+/** The button is whole in the window, and itself what a finger meets in its middle. */
+const inSight = async (page: Page, name: string) => {
+  await expect(press(page, name)).toBeVisible();
+  await expect
+    .poll(() =>
+      press(page, name).evaluate((button) => {
+        const { x, y, width: w, height: h } = button.getBoundingClientRect();
+        const met = document.elementFromPoint(x + w / 2, y + h / 2);
+        const isWhole = x >= 0 && y >= 0 && x + w <= innerWidth + 0.5 && y + h <= innerHeight + 0.5;
+        return isWhole && h >= 44 && met !== null && button.contains(met);
+      }),
+    )
+    .toBe(true);
+};
+/** Works on until something dries that a clock is kept of. */
+async function untilClock(page: Page): Promise<void> {
+  for (let n = 0; n < 12 && !(await page.locator('.clock, .alarm.next').count()); n++) {
+    const was = await page.locator('.site-now').textContent();
+    await begin(page);
+    await finish(page);
+    await expect(page.locator('.site-now')).not.toHaveText(was ?? '');
+    await expect(press(page, 'Start')).toBeVisible();
+  }
+}
+const SIZES = [
   [390, 844],
   [844, 390],
   [667, 375],
   [640, 400],
   [320, 568],
-] as const)
+] as const;
+for (const [width, height] of SIZES)
   test(`on ${width} by ${height} what is pressed on site is on the screen, with nothing over it, in every state`, async ({
     browser,
   }) => {
@@ -113,40 +138,54 @@ for (const [width, height] of [
     await openLoft(page);
     const path = new URL(page.url());
     await page.goto(path.pathname.replace('measure', 'site') + path.search);
-    const inSight = async (name: string) => {
-      await expect(press(page, name)).toBeVisible();
-      // the middle of the button is in the window, and the button itself is what a finger meets there
-      await expect
-        .poll(() =>
-          press(page, name).evaluate((button) => {
-            const { x, y, width: w, height: h } = button.getBoundingClientRect();
-            const met = document.elementFromPoint(x + w / 2, y + h / 2);
-            const isWhole = x >= 0 && y >= 0 && x + w <= innerWidth + 0.5 && y + h <= innerHeight + 0.5;
-            return isWhole && h >= 44 && met !== null && button.contains(met);
-          }),
-        )
-        .toBe(true);
-    };
-    await inSight('Start');
+    await inSight(page, 'Start');
     await begin(page);
-    await inSight('Done');
-    await inSight('Stop …');
+    await inSight(page, 'Done');
+    await inSight(page, 'Stop …');
     // two hours later it runs late
     await page.clock.fastForward('02:00:00');
     await expect(page.locator('.now-time .over')).toBeVisible();
-    await inSight('Done');
-    // long words, an alarm, and a clock that runs late make the card longer, not the button absent
+    await inSight(page, 'Done');
+    // long words and a clock that runs late make the card longer, not the button absent
     await page
       .locator('.now-card h2')
       .evaluate((heading) => heading.append(' and the long wall with the gable'.repeat(6)));
-    await inSight('Done');
+    await inSight(page, 'Done');
     await press(page, 'Stop …').click();
     await expect(page.getByRole('heading', { name: 'Stopped: why?' })).toBeVisible();
     await page.getByRole('button', { name: 'it has to wait' }).click();
-    await inSight('Start');
+    await inSight(page, 'Start');
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(width);
     await phone.close();
   });
+
+test('while an alarm rings, what is pressed stays on the screen at every size, and so does what ends the ringing', async ({
+  browser,
+}) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const page = await phone.newPage();
+  await page.clock.install();
+  await openLoft(page);
+  const path = new URL(page.url());
+  await page.goto(path.pathname.replace('measure', 'site') + path.search);
+  await expect(press(page, 'Start')).toBeVisible();
+  await untilClock(page);
+  const ringing = page.locator('.alarm.ringing');
+  for (let n = 0; n < 8 && !(await ringing.count()); n++) await page.clock.fastForward('00:30:00');
+  await expect(ringing).toBeVisible();
+  for (const [width, height] of SIZES) {
+    await page.setViewportSize({ width, height });
+    await inSight(page, 'Start');
+    await expect(ringing.getByRole('button', { name: 'Seen' })).toBeInViewport({ ratio: 1 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(width);
+  }
+  await begin(page);
+  for (const [width, height] of SIZES) {
+    await page.setViewportSize({ width, height });
+    await inSight(page, 'Done');
+  }
+  await phone.close();
+});
 
 test('stopped with a reason by keyboard; a clock runs for what dries; a detector that stays covered keeps the day open', async ({
   page,
@@ -161,13 +200,7 @@ test('stopped with a reason by keyboard; a clock runs for what dries; a detector
   await page.getByRole('button', { name: 'it has to wait' }).press('Enter');
   await expect(press(page, 'Start')).toBeVisible();
   // what is washed dries
-  for (let n = 0; n < 12 && !(await page.locator('.clock').count()); n++) {
-    const was = await page.locator('.site-now').textContent();
-    await begin(page);
-    await finish(page);
-    await expect(page.locator('.site-now')).not.toHaveText(was ?? '');
-    await expect(press(page, 'Start')).toBeVisible();
-  }
+  await untilClock(page);
   await expect(page.locator('.clock').first()).toContainText(/May begin|Dry to the touch/);
   await beside(page, 'List');
   // where the clocks are not shown, the next to come due is

@@ -1,5 +1,6 @@
 import { newPart, type IdSource } from './blank.ts';
 import type { Edit } from './edits.ts';
+import { labelsFor } from './labels.ts';
 import type { Room } from './measured.ts';
 import { rows } from './table.ts';
 
@@ -8,16 +9,10 @@ export function friezeEdits(room: Room, ids: IdSource): readonly Edit[] {
   const rail = room.trim['picture-rail'];
   const parts = rows(room.parts);
   if (!rail?.at) return [];
-  const taken = new Set([...parts, ...rows(room.openings), ...rows(room.walls)].map(({ label }) => label));
-  let n = 0;
-  const label = (): string => {
-    do n++;
-    while (taken.has(`f${n}`));
-    return `f${n}`;
-  };
+  const label = labelsFor(room);
   return rows(room.walls).flatMap((wall): readonly Edit[] => {
     if (!wall.length || parts.some((part) => part.kind === 'frieze' && part.wall === wall.id)) return [];
-    const part = newPart({ id: ids(), label: label(), kind: 'frieze', wall: wall.id, sill: rail.at });
+    const part = newPart({ id: ids(), label: label('frieze'), kind: 'frieze', wall: wall.id, sill: rail.at });
     return [{ name: 'addPart', args: { room: room.id, part } }];
   });
 }

@@ -3,6 +3,7 @@ import { tapeReading, type Reading } from '../units/reading.ts';
 import type { Degrees, Metres, System } from '../units/si.ts';
 import { formatLength } from '../units/length.ts';
 import { letter, type IdSource } from './blank.ts';
+import { labelsFor } from './labels.ts';
 import type { Opening, Part, Room, Wall } from './measured.ts';
 import type { Id } from './table.ts';
 
@@ -102,16 +103,9 @@ export function withShape(
     Object.fromEntries(Object.entries(byId).map(([key, item]) => [key, settled(item)]));
   // what goes from end to end of a wall goes on along its parts
   const along = Object.values(parts.byId).filter((part) => part.wall === id && part.at === null && part.width === null);
-  const taken = new Set([...Object.values(openings.byId), ...Object.values(parts.byId)].map(({ label }) => label));
-  const anotherOf = (label: string): string => {
-    const kind = label.replace(/\d+$/, '');
-    let n = 1;
-    while (taken.has(`${kind}${n}`)) n++;
-    taken.add(`${kind}${n}`);
-    return `${kind}${n}`;
-  };
+  const label = labelsFor(room);
   const copies = made.flatMap((on) =>
-    along.map((part): Part => ({ ...part, id: ids(), wall: on.id, label: anotherOf(part.label) })),
+    along.map((part): Part => ({ ...part, id: ids(), wall: on.id, label: label(part.kind) })),
   );
   const shortened: Wall = { ...wall, length: ask.at, turn: first };
   return good({

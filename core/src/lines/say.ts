@@ -6,9 +6,9 @@ import type { RoomTakeoff } from '../measure/takeoff.ts';
 import { groupBy } from '../units/group.ts';
 import { INCH, type Metres } from '../units/si.ts';
 import { capital, listed, phrase, said, type Word } from '../units/word.ts';
-import { namesWord, nameWord } from '../words/names.ts';
+import { namesWord, nameWord, openingWord, partWord } from '../words/names.ts';
 import { across } from '../words/systems.ts';
-import { LINE, METHOD, PART, STAYS } from '../words/terms.ts';
+import { LINE, METHOD, STAYS } from '../words/terms.ts';
 import { isTrim, type Line, type Side } from './line.ts';
 import type { Bond, MadeLine, RoomLines } from './lines.ts';
 
@@ -21,13 +21,13 @@ export function sideWord({ id, s }: Side, takeoff: RoomTakeoff): Word {
   const surface = takeoff.surfaces.find((found) => found.id === id);
   if (surface) return nameWord(surface.name);
   const part: Part | undefined = takeoff.parts.find((p) => p.id === id);
-  if (part) return phrase`${PART[part.kind]} ${part.label}`;
+  if (part) return partWord(part);
   return elseWord(id, takeoff);
 }
 function elseWord(id: SurfaceId, { room }: RoomTakeoff): Word {
   if (id === `${room.id}/floor`) return 'the floor';
   const opening = rows(room.openings).find((o) => id === o.id || id.startsWith(`${o.id}/`));
-  return opening ? `${opening.kind} ${opening.label}` : 'what is there';
+  return opening ? openingWord(opening) : 'what is there';
 }
 
 const endWord = ({ end }: Side): string => (end === 'along' ? '' : `, its ${end} side`);

@@ -9,8 +9,9 @@ import { placeOf } from './runs.ts';
 import { boxOf, riseOf } from './openings.ts';
 import { highestFoot, lowestTop, outlineOf, overlaps, type Box, type Outline } from './outline.ts';
 import { PART_RULES } from './parts.ts';
-import { capital, phrase, said, type Word } from '../units/word.ts';
-import { OPENING, PART, TRIM } from '../words/terms.ts';
+import { capital, said, type Word } from '../units/word.ts';
+import { openingWord, partWord } from '../words/names.ts';
+import { TRIM } from '../words/terms.ts';
 import { HEIGHT_TOLERANCE, type planOf } from './ceiling.ts';
 
 /** A millimetre of grace, so that an opening as wide as its wall is not refused for rounding. */
@@ -146,7 +147,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
     if (!wall || !outline || !wall.length) return false;
     const place = `openings/${opening.id}`;
     // most are sound: no name is worded for those
-    const name = () => heading(phrase`${OPENING[opening.kind]} ${opening.label}`);
+    const name = () => heading(openingWord(opening));
     const box = boxOf(opening, outline);
     if (opening.width.metres > outline.length + GRACE)
       say(
@@ -198,7 +199,7 @@ export function checkRoom(room: Room, system: System, reversed: () => readonly n
   function checkPart(part: Part): boolean {
     const before = problems.length;
     const place = `parts/${part.id}`;
-    const name = () => heading(phrase`${PART[part.kind]} ${part.label}`);
+    const name = () => heading(partWord(part));
     const rule = PART_RULES[part.kind];
     for (const key of rule.needs)
       if (part[key] === null || (key !== 'at' && part[key].metres <= 0))

@@ -160,7 +160,7 @@ export const PART_RULES: Readonly<Record<PartKind, PartRule>> = {
     place: 'ceiling',
     needs: ['width', 'depth', 'height'],
     takes: [],
-    words: { depth: 'Length', height: 'Depth of the shaft' },
+    words: { depth: 'Length', height: 'Shaft depth' },
     paints: 'ceiling',
     area: ({ w, h, d }) => faces(face('shaft sides', w, h, two), face('shaft ends', d, h, two)),
     ofCeiling: ({ w, d }) => face('skylight', w, d),

@@ -10,7 +10,8 @@ import { formatTemperature } from '../units/temperature.ts';
 import type { System } from '../units/si.ts';
 import { said } from '../units/word.ts';
 import { STARTING } from './defaults.ts';
-import { OPENING, PART, SURFACE, TRIM } from './terms.ts';
+import { openingWord, partWord } from './names.ts';
+import { SURFACE, TRIM } from './terms.ts';
 
 /** Differences of two copies of a job, as people choose between them: under which heading, of what, and what each side says. */
 export interface DifferenceWords {
@@ -86,16 +87,12 @@ const NUMBERS: Readonly<Record<string, Show>> = {
 /** What ids of a document are called, in both copies. */
 function namesOf(job: Job): [string, string][] {
   const rooms = rows(job.rooms);
-  const labels = (word: string, label: string) => (label ? `${word} ${label}` : word);
   return [
     ...rooms.flatMap((room): [string, string][] => [
       [room.id, room.name],
       ...rows(room.walls).map((wall): [string, string] => [wall.id, `wall ${wall.label}`]),
-      ...rows(room.openings).map((o): [string, string] => [
-        o.id,
-        labels(said(OPENING[o.kind], systemOf(job)), o.label),
-      ]),
-      ...rows(room.parts).map((p): [string, string] => [p.id, labels(said(PART[p.kind], systemOf(job)), p.label)]),
+      ...rows(room.openings).map((o): [string, string] => [o.id, said(openingWord(o), systemOf(job))]),
+      ...rows(room.parts).map((p): [string, string] => [p.id, said(partWord(p), systemOf(job))]),
     ]),
     ...[...Object.values(job.products), ...Object.values(job.colours), ...job.crew.people].map(
       (named): [string, string] => [named.id, named.name],

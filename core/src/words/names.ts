@@ -1,7 +1,8 @@
 import type { PartKind, TrimKind } from '../job/vocabulary.ts';
 import { groupBy } from '../units/group.ts';
 import { both, inOrder, listed, phrase, type Word } from '../units/word.ts';
-import { PART, TRIM } from './terms.ts';
+import { OPENING, PART, TRIM } from './terms.ts';
+import type { OpeningKind } from '../job/vocabulary.ts';
 
 /** What a surface is called after. `lining`, `back`, `sash`, `reveal` and `board` are parts of the opening whose label they bear. */
 export type NameKind =
@@ -47,12 +48,36 @@ export const wordsOf = (kind: NameKind): readonly [Word, Word] => {
   const [one, many] = plural(PART[kind]);
   return [one, MANY[kind] ?? many];
 };
+/** What belongs to an opening that has a name of its own: “casing of the hall door”. */
+const OF: Readonly<Partial<Record<NameKind, Word>>> = {
+  casing: phrase`${TRIM.casing} of`,
+  lining: 'lining of',
+  back: KINDS.back[0],
+  sash: KINDS.sash[0],
+  reveal: KINDS.reveal[0],
+  board: KINDS.board[0],
+};
+/** Words, and not a label beside a kind: “hall door” is a name, “d1” and “north” are not. */
+export const isWords = (label: string): boolean => /\p{L}\s+\p{L}/u.test(label);
+/** A label that Kovelin gave: nobody else knows it. */
+export const isGiven = (label: string): boolean => /^[a-z]\d+$/.test(label);
+
+/** “door d1”; “hall door” where somebody called it so. */
+export const labelled = (kind: Word, label: string): Word =>
+  isWords(label) ? label : label ? phrase`${kind} ${label}` : kind;
+export const openingWord = ({ kind, label }: { readonly kind: OpeningKind; readonly label: string }): Word =>
+  labelled(OPENING[kind], label);
+export const partWord = ({ kind, label }: { readonly kind: PartKind; readonly label: string }): Word =>
+  labelled(PART[kind], label);
+
 const onWall = ({ wall }: Name, word: Word): Word => (wall === null ? word : phrase`wall ${wall}, ${word}`);
 
-/** “wall A”, “baseboard”, “far casing of d1”, “wall A, dado p1”. */
+/** “wall A”, “baseboard”, “far casing of d1”, “wall A, dado p1”, “lining of hall door”. */
 export function nameWord(name: Name): Word {
-  const [one] = wordsOf(name.kind);
-  return onWall(name, name.label ? phrase`${one} ${name.label}` : one);
+  const { kind, label } = name;
+  const [one] = wordsOf(kind);
+  const of = isWords(label) && OF[kind];
+  return onWall(name, of || kind === 'wall' ? phrase`${of || one} ${label}` : labelled(one, label));
 }
 
 const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
@@ -64,12 +89,16 @@ export const numberWord = (n: number): string => NUMBERS[n - 1] ?? String(n);
  * room has, so that all of them can be said to be all.
  */
 export function namesWord(names: readonly Name[], ofRoom = Infinity): Word {
-  const groups = [...groupBy(names, (name) => `${name.kind} ${name.wall ?? ''}${name.label ? '' : ' only'}`).values()];
+  const groups = [
+    ...groupBy(names, (name) => `${name.kind} ${name.wall ?? ''} ${name.label ? alone(name) : 'only'}`).values(),
+  ];
   return inOrder(
     groups.map((group) => groupWord(group, ofRoom)),
     '; ',
   );
 }
+/** What is called by words of its own is not counted with others. */
+const alone = ({ kind, label }: Name): string => (kind !== 'wall' && isWords(label) ? label : '');
 function groupWord(group: readonly Name[], ofRoom: number): Word {
   const [first] = group;
   if (!first) return '';
@@ -81,7 +110,7 @@ function groupWord(group: readonly Name[], ofRoom: number): Word {
   return onWall(first, phrase`${many} ${listed(group.map((name) => name.label))}`);
 }
 
-/** As a client calls them: no labels of ours but a wall's. */
+/** As a client calls them: no labels of ours but a wall's; what somebody called a thing is its name. */
 const PLAIN: Readonly<Partial<Record<NameKind, readonly [one: Word, many: Word]>>> = {
   lining: plural('door lining'),
   back: [phrase`far ${TRIM.casing}`, phrase`far ${TRIM.casing}s`],
@@ -95,11 +124,15 @@ export function clientNames<T extends { readonly name: Name }>(
   wallOf: (surface: T) => string | null,
   ofRoom = Infinity,
 ): Word {
-  const groups = groupBy(surfaces, ({ name }) => `${name.kind} ${name.wall ?? ''}`);
+  const called = ({ label }: Name) => (label && !isGiven(label) ? label : '');
+  const groups = groupBy(
+    surfaces,
+    ({ name }) => `${name.kind} ${name.wall ?? ''} ${name.kind === 'wall' ? '' : called(name)}`,
+  );
   return inOrder(
     [...groups.values()].map((group): Word => {
       const [first] = group;
-      if (!first?.name.label || first.name.kind === 'wall')
+      if (!first?.name.label || first.name.kind === 'wall' || called(first.name))
         return namesWord(
           group.map(({ name }) => name),
           ofRoom,

@@ -269,5 +269,21 @@ describe('words are put together', () => {
         'metric',
       ),
     ).toBe('dado on wall C');
+    // what somebody calls a thing is its name, for everybody
+    const called = ['door', 'lining', 'sash', 'shelf'] as const;
+    expect(called.map((kind) => said(nameWord(name(kind, 'hall door')), 'imperial'))).toEqual([
+      'hall door',
+      'lining of hall door',
+      'sash of hall door',
+      'hall door',
+    ]);
+    const doors = [name('door', 'd1'), name('door', 'd2'), name('door', 'hall door'), name('door', 'north')];
+    expect(said(namesWord(doors), 'imperial')).toBe('doors d1, d2 and north; hall door');
+    expect(
+      said(
+        clientNames(doors.map(onB), () => 'B'),
+        'imperial',
+      ),
+    ).toBe('two doors; hall door; door north');
   });
 });

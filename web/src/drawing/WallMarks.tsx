@@ -2,7 +2,8 @@ import { FINGER } from '../ui/theme.ts';
 import type { ReactNode } from 'react';
 import { formatLength } from '@kovelin/core/units/length.ts';
 import type { System } from '@kovelin/core/units/si.ts';
-import { said } from '@kovelin/core/units/word.ts';
+import { heading, said } from '@kovelin/core/units/word.ts';
+import { openingWord, partWord } from '@kovelin/core/words/names.ts';
 import { PART } from '@kovelin/core/words/terms.ts';
 import { inkOn, type Coat } from './coat.ts';
 import { DIMENSION_LETTER, LOWER, type PlacedWall } from './layout.ts';
@@ -65,7 +66,7 @@ export function Wall(props: WallProps) {
           <g
             key={part.id}
             clipPath={`url(#${clip})`}
-            {...surface(`${id}/region/${part.id}`, `Wall ${label}, ${said(PART[part.kind], system)} ${part.label}`)}
+            {...surface(`${id}/region/${part.id}`, `Wall ${label}, ${said(partWord(part), system)}`)}
           >
             <polygon points={points} fill={paint(`${id}/region/${part.id}`).fill} className="edge" />
           </g>
@@ -89,6 +90,7 @@ export function Wall(props: WallProps) {
               fill={trim('casing')}
               leaf={paint(`${shape.opening.id}/leaf`).fill}
               surface={surface}
+              system={system}
             />
           </InMetres>
         );
@@ -273,11 +275,7 @@ function CoverMark({ shape: { part, points }, paint, surface, system }: WallProp
   const bare = part.kind === 'tile' || part.kind === 'cabinet';
   const faces = `${part.id}/faces`;
   const body = <polygon points={points} fill={bare ? 'url(#hatch)' : paint(faces).fill} className="edge" />;
-  return bare ? (
-    <g className="opening">{body}</g>
-  ) : (
-    <g {...surface(faces, `${said(PART[part.kind], system)} ${part.label}`)}>{body}</g>
-  );
+  return bare ? <g className="opening">{body}</g> : <g {...surface(faces, heading(partWord(part), system))}>{body}</g>;
 }
 
 function OpeningMark({
@@ -285,8 +283,10 @@ function OpeningMark({
   fill,
   leaf,
   surface,
+  system,
 }: {
   shape: OpeningShape;
+  system: System;
   fill: string;
   leaf: string;
   surface: WallProps['surface'];
@@ -321,7 +321,7 @@ function OpeningMark({
       </g>
     );
   return (
-    <g {...surface(`${opening.id}/leaf`, `Door ${opening.label}`)}>
+    <g {...surface(`${opening.id}/leaf`, heading(openingWord(opening), system))}>
       {frame}
       <polygon points={points} fill={leaf} className="edge" />
       {opening.leaf !== 'flush' && <Panels shape={shape} />}

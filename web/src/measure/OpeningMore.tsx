@@ -8,6 +8,8 @@ import { Choice } from '../ui/Choice.tsx';
 import { DraftField } from '../ui/DraftField.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { Check } from '../ui/Check.tsx';
+import { NameField } from './NameField.tsx';
+import { PartPicture } from './PartPicture.tsx';
 import { problemsAt, type RoomProps } from './parts.ts';
 import { readCount } from '../ui/read.ts';
 
@@ -58,6 +60,13 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
   const reveal = o.reveal;
   return (
     <div className="more">
+      <NameField
+        room={room}
+        kind={o.kind}
+        label={o.label}
+        placeholder={`hall ${o.kind}`}
+        onName={(label) => commit({ label })}
+      />
       <fieldset>
         <legend>Head</legend>
         <span className="pair">
@@ -74,7 +83,8 @@ export default function OpeningMore({ view, room, takeoff, opening: o }: RoomPro
         <fieldset>
           <legend>{heading(TRIM.casing, system)}</legend>
           <span className="pair">
-            {field('girth', 'Painted width round the profile', 'as its face')}
+            <PartPicture kind="profile" shown={['width']} at={null} />
+            {field('girth', 'Round its profile', 'as its face')}
             {field('back', 'On the far side', 'not painted')}
           </span>
         </fieldset>

@@ -1,3 +1,4 @@
+import { labelsFor } from '@kovelin/core/job/labels.ts';
 import { newOpening } from '@kovelin/core/job/blank.ts';
 import { rows } from '@kovelin/core/job/table.ts';
 import { usualOf } from '@kovelin/core/job/usual.ts';
@@ -6,7 +7,8 @@ import type { Leaf, OpeningKind } from '@kovelin/core/job/vocabulary.ts';
 import { tapeReading } from '@kovelin/core/units/reading.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
-import { OPENING, TRIM } from '@kovelin/core/words/terms.ts';
+import { openingWord } from '@kovelin/core/words/names.ts';
+import { TRIM } from '@kovelin/core/words/terms.ts';
 import { Fragment, lazy, memo, Suspense, useCallback, useState } from 'react';
 import type { JobView } from '../app/job-context.ts';
 import type { JobSession } from '../store/session.ts';
@@ -25,9 +27,6 @@ const STEP = 0.3048;
 
 /** Starting sizes on the wall looked at, behind what stands there already; the next free label of its kind. */
 export function startOpening(view: JobView, room: Room, kind: OpeningKind): Opening {
-  const labels = new Set(Object.values(room.openings.byId).map((o) => o.label));
-  let n = 1;
-  while (labels.has(`${kind.charAt(0)}${n}`)) n++;
   const usual = usualOf(view.system).openings[kind];
   const wall = room.walls.byId[view.surface?.wall ?? ''] ? (view.surface?.wall ?? '') : (room.walls.order[0] ?? '');
   const taken = rows(room.openings)
@@ -38,7 +37,7 @@ export function startOpening(view: JobView, room: Room, kind: OpeningKind): Open
   return {
     ...newOpening({
       id: freshId(),
-      label: `${kind.charAt(0)}${n}`,
+      label: labelsFor(room)(kind),
       wall,
       kind,
       width: usual.width,
@@ -152,9 +151,7 @@ const OpeningRow = memo(function OpeningRow(props: OpeningRowProps) {
   );
   return (
     <Row>
-      <RowHead>
-        {heading(OPENING[o.kind], system)} {o.label}
-      </RowHead>
+      <RowHead>{heading(openingWord(o), system)}</RowHead>
       <Cell label="On wall">
         <Choice
           hideLabel

@@ -1,9 +1,10 @@
 import { rows } from '@kovelin/core/job/table.ts';
-import type { Part } from '@kovelin/core/job/measured.ts';
+import type { Part, Room } from '@kovelin/core/job/measured.ts';
 import * as kinds from '@kovelin/core/job/vocabulary.ts';
 import { isFixture, PART_RULES, wayOf, WAYS_OF } from '@kovelin/core/measure/parts.ts';
 import type { System } from '@kovelin/core/units/si.ts';
 import { heading } from '@kovelin/core/units/word.ts';
+import { partWord } from '@kovelin/core/words/names.ts';
 import { PART, WAY } from '@kovelin/core/words/terms.ts';
 import { memo, useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
@@ -15,6 +16,8 @@ import { useSteady } from '../ui/useSteady.ts';
 import { firstAt, problemsUnder, type PlacedProblems, type RoomProps } from './parts.ts';
 import { startPart, type Dimension } from './start-part.ts';
 import Button from '@mui/material/Button';
+import { NameField } from './NameField.tsx';
+import { PartPicture } from './PartPicture.tsx';
 import { RemoveButton } from './RemoveButton.tsx';
 import { readCount } from '../ui/read.ts';
 
@@ -57,7 +60,7 @@ export default function PartRows({ view, room, takeoff }: RoomProps) {
           key={part.id}
           session={session}
           system={view.system}
-          room={room.id}
+          room={room}
           part={part}
           walls={walls}
           problems={problems}
@@ -86,7 +89,7 @@ export default function PartRows({ view, room, takeoff }: RoomProps) {
 interface PartLineProps {
   readonly session: JobSession;
   readonly system: System;
-  readonly room: string;
+  readonly room: Room;
   readonly part: Part;
   /** Ids and letters. */
   readonly walls: readonly (readonly [string, string])[];
@@ -98,15 +101,22 @@ const PartLine = memo(function PartLine({ session, system, room, part, walls, pr
   const rule = PART_RULES[part.kind];
   const edit = (set: Partial<Omit<Part, 'id'>>) => ({
     name: 'setPart' as const,
-    args: { room, part: part.id, set },
+    args: { room: room.id, part: part.id, set },
   });
-  const name = `${heading(PART[part.kind], system)} ${part.label}`;
+  const name = heading(partWord(part), system);
+  const [at, setAt] = useState<Dimension | null>(null);
   const problem = (field: string) => firstAt(problems, `${part.id}/${field}`);
   const dimensions = [...rule.needs, ...rule.takes];
   return (
     <div className="part-line" role="group" aria-label={name}>
-      <b>{name}</b>
-      <div>
+      <b>
+        {name}
+        <PartPicture kind={part.kind} shown={dimensions} at={at} />
+      </b>
+      <div
+        onFocus={({ target }) => setAt(dimensions.find((key) => target.id === `${key}-${part.id}`) ?? null)}
+        onBlur={() => setAt(null)}
+      >
         {(rule.place === 'wall' || rule.place === 'anywhere') && (
           <Choice
             label="On"
@@ -119,6 +129,7 @@ const PartLine = memo(function PartLine({ session, system, room, part, walls, pr
           <LengthField
             key={key}
             className="short"
+            id={`${key}-${part.id}`}
             label={rule.words?.[key] ?? LABELS[key]}
             optional={!rule.needs.includes(key)}
             value={part[key]}
@@ -148,9 +159,19 @@ const PartLine = memo(function PartLine({ session, system, room, part, walls, pr
             onChange={(way) => session.edit(edit({ way }))}
           />
         )}
+        <NameField
+          room={room}
+          kind={part.kind}
+          label={part.label}
+          placeholder={part.label}
+          onName={(label) => session.edit(edit({ label }))}
+        />
         <Problems items={[problem('wall')].filter((said) => said !== null)} />
       </div>
-      <RemoveButton what={name} onRemove={() => session.edit({ name: 'removePart', args: { room, part: part.id } })} />
+      <RemoveButton
+        what={name}
+        onRemove={() => session.edit({ name: 'removePart', args: { room: room.id, part: part.id } })}
+      />
     </div>
   );
 });

@@ -10,6 +10,7 @@ import { LengthField } from '../ui/LengthField.tsx';
 import { memo } from 'react';
 import type { JobSession } from '../store/session.ts';
 import { Check } from '../ui/Check.tsx';
+import { PartPicture } from './PartPicture.tsx';
 import { HEIGHT, problemsAt, type RoomProps } from './parts.ts';
 
 /** Where a rail usually is, in the units of the job. */
@@ -69,8 +70,9 @@ const TrimRun = memo(function TrimRun({ session, system, room, kind, run, proble
       />
       {run && (
         <>
+          <PartPicture kind="profile" shown={['width']} at={null} />
           <LengthField
-            label="over its profile"
+            label="round its profile"
             optional
             value={run.girth}
             system={system}

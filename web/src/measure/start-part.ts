@@ -1,3 +1,4 @@
+import { labelsFor } from '@kovelin/core/job/labels.ts';
 import { newPart } from '@kovelin/core/job/blank.ts';
 import type { Part, Room } from '@kovelin/core/job/measured.ts';
 import type { PartKind } from '@kovelin/core/job/vocabulary.ts';
@@ -36,20 +37,13 @@ const ELSE: Readonly<Record<Dimension, number>> = { width: 0.9, height: 0.6, dep
 
 /** A part of a kind as it is before anybody taped it; `said`: what is known of it. */
 export function startPart(view: JobView, room: Room, kind: PartKind, said: Partial<Part> = {}): Part {
-  const labels = new Set([
-    ...Object.values(room.parts.byId).map((p) => p.label),
-    ...Object.values(room.openings.byId).map((o) => o.label),
-    ...Object.values(room.walls.byId).map((w) => w.label),
-  ]);
-  let n = 1;
-  while (labels.has(`${kind.charAt(0)}${n}`)) n++;
   const rule = PART_RULES[kind];
   const sized = (key: Dimension) =>
     rule.needs.includes(key) || START[kind]?.[key] ? reading(START[kind]?.[key] ?? ELSE[key], view.system) : null;
   const here = view.surface?.wall ?? room.walls.order[0] ?? null;
   return newPart({
     id: freshId(),
-    label: `${kind.charAt(0)}${n}`,
+    label: labelsFor(room)(kind),
     kind,
     wall: rule.place === 'wall' || (rule.place === 'anywhere' && kind !== 'light' && kind !== 'detector') ? here : null,
     width: sized('width'),
