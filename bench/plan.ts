@@ -1,7 +1,7 @@
 import { networkFor, scheduleJob } from '../core/src/sequence/schedule.ts';
 import { compile } from '../core/src/sequence/instance.ts';
 import { Search } from '../core/src/sequence/search.ts';
-import { keepFor } from '../core/src/whole/keep.ts';
+import { keepFor } from '../core/src/whole/wet.ts';
 import { wholeOf } from '../core/src/whole/whole.ts';
 import { BEDROOMS, compared, randomBedrooms } from './bedrooms.ts';
 import { askOracle, modelOf } from './oracle.ts';

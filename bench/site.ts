@@ -7,7 +7,7 @@ import { loggedPlan, writer, EIGHT } from '../core/src/testing/site-log.ts';
 import type { LogEntry } from '../core/src/site/entry.ts';
 import { changeOf, siteView, stateOf } from '../core/src/whole/site.ts';
 import { scheduleJob } from '../core/src/sequence/schedule.ts';
-import { keepFor } from '../core/src/whole/keep.ts';
+import { keepFor } from '../core/src/whole/wet.ts';
 import { wholeOf } from '../core/src/whole/whole.ts';
 import { basePlan } from '../core/src/whole/plan.ts';
 // @ts-expect-error a plain script without types

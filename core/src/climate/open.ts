@@ -54,6 +54,8 @@ export function touchDryOf(product: Pick<Product, 'base' | 'dry' | 'labelAir'>, 
 
 /** Conditioner, L to L, that doubles open time [common practice, no source]. */
 const DOUBLES = 0.19;
+/** How much longer water-borne paint stays open with so much conditioner. */
+export const longerWith = (dose: number): number => 1 + dose / DOUBLES;
 
 /**
  * Open time in this air: what the label says, else the starting value, scaled by the model for water-borne paint only; oil dries by
@@ -71,7 +73,7 @@ export function openTimeOf(job: Pick<Job, 'settings'>, film: Film, air: AirNow):
     'minutes',
     given(product.open === null ? 'starting value' : 'by its label', start, 'minutes'),
     given('air', dries ? 1 / drying : 0, 'ratio'),
-    given('conditioner', water ? 1 + dose / DOUBLES : 1, 'ratio'),
+    given('conditioner', water ? longerWith(dose) : 1, 'ratio'),
     given('porous ground', porous ? setting(job, 'open.porous') : 1, 'ratio'),
     given('film', film.film, 'ratio'),
     given('deep base', deep ? setting(job, 'open.deep') : 1, 'ratio'),

@@ -245,7 +245,7 @@ export function scheduleContract(job: Job, s: JobSchedule) {
       work: task.work,
       people: task.people,
       interruptible: task.interruptible,
-      stretches: task.kept?.stretches ?? [],
+      stretches: task.kept?.sections ?? [],
       after: task.after.map((lag) => ({ ...lag, because: because(lag.because) })),
       pieces,
       who: who.map(name),

@@ -4,13 +4,34 @@ import type { Job } from '../job/types.ts';
 import { ENDS, within } from '../job/limits.ts';
 import { bad, good, type Result } from '../units/problem.ts';
 import { said } from '../units/word.ts';
-import { wetAskFor } from '../whole/wet.ts';
+import { WET_RUNS, WET_SEED, wetAskFor } from '../whole/wet.ts';
 import { wholeOf } from '../whole/whole.ts';
 import { reasonWord } from '../words/reasons.ts';
-import { adviceOf } from '../wetEdge/advice.ts';
-import { ranked, remediesOf } from '../wetEdge/remedies.ts';
+import { adviceOf, remediesOf } from '../wetEdge/remedies.ts';
 import { ageRunningFree } from '../wetEdge/uniform.ts';
-import { wetEdgeOf } from '../wetEdge/wetEdge.ts';
+import { wetEdgeOf, type WetAnswer } from '../wetEdge/wetEdge.ts';
+import { at } from '../units/list.ts';
+
+/** What the ways of going about a wall were called before it was decided by what is seen: kept for those who read `role`. */
+const ROLES: Readonly<Record<WetAnswer['setup']['plan']['method'], string>> = {
+  whole: 'cut-all',
+  sections: 'stretches',
+  follow: 'follow',
+  two: 'two',
+  'dry-edges': 'cut-all',
+};
+
+/** Edges that are marked on one wall in a thousand or oftener, the likeliest first: where along the way of rolling, and how. */
+function marksAt({ chance, setup: { cells, wall } }: WetAnswer): unknown[] {
+  return [...chance]
+    .map((share, i) => {
+      const of = at(cells.of, i);
+      const isBand = i < cells.bands;
+      return { kind: isBand ? 'halo' : 'lap', at: isBand ? wall.cuts[of]?.from : wall.strips[of]?.to, chance: share };
+    })
+    .filter((mark) => mark.chance >= 0.001)
+    .sort((a, b) => b.chance - a.chance);
+}
 
 type Options = ReadonlyMap<string, string>;
 
@@ -21,15 +42,16 @@ type Options = ReadonlyMap<string, string>;
 export function wetContract(job: Job, options: Options): Result<unknown> {
   const found = surfaceFor(job, options);
   if (!found.ok) return found;
-  const people = options.get('people') ?? '1';
-  if (people !== '1' && people !== '2') return bad(`--people is “${people}”; 1 and 2 are accepted.`);
+  const people = options.get('people');
+  if (people !== undefined && people !== '1' && people !== '2')
+    return bad(`--people is “${people}”; 1 and 2 are accepted.`);
   const air = airFor(options.get('air'));
   if (!air.ok) return air;
   const text = options.get('coat');
   const coat = text === undefined ? null : Number(text);
   const ask = wetAskFor(job, found.value, {
     coat,
-    people: people === '1' ? 1 : 2,
+    ...(people === '1' ? { people: 1 } : people === '2' ? { people: 2, method: 'follow' } : {}),
     air: air.value,
     uniform: options.has('uniform'),
   });
@@ -37,18 +59,19 @@ export function wetContract(job: Job, options: Options): Result<unknown> {
     const coats = wetAskFor(job, found.value, { coat: 1 })?.coats ?? 0;
     return bad(`--coat is “${text ?? ''}”; this surface gets ${coats}, so 1 to ${coats} is accepted.`);
   }
-  const answer = wetEdgeOf(ask);
+  const answer = wetEdgeOf(ask, WET_RUNS, WET_SEED);
   if (!answer) return bad('This surface is not rolled in strips: nothing of it has to meet wet.');
-  const remedies = ranked(ask, remediesOf(ask, answer));
+  const { case: own, setup, plan } = answer;
+  const remedies = remediesOf(ask, plan);
   const system = systemOf(job);
-  const { case: own, setup } = answer;
   const { paces, wall, open, strip } = own;
   const finite = (minutes: number) => (Number.isFinite(minutes) ? minutes : null);
   return good({
     surface: found.value,
     coat: ask.coat,
-    people: ask.people,
-    role: setup.plan.role,
+    people: plan.people,
+    role: ROLES[setup.plan.method],
+    method: plan.method,
     openTime: finite(open.minutes),
     drying: open.drying,
     doubtful: open.doubtful,
@@ -59,26 +82,35 @@ export function wetContract(job: Job, options: Options): Result<unknown> {
     length: wall.length,
     strips: wall.strips.length,
     stripMinutes: strip,
-    stretch: Math.min(wall.length, (wall.length / wall.strips.length) * setup.plan.strips),
+    stretch: Math.min(wall.length, (wall.length / wall.strips.length) * (setup.plan.strips || wall.strips.length)),
     longestStretch: answer.longestStretch,
     lead: answer.lead,
     maxAge: answer.maxAge,
     runningFree: finite(ageRunningFree(paces, wall.length, 0)),
-    lapChance: answer.lap,
-    haloChance: answer.halo,
+    lapChance: plan.lap,
+    haloChance: plan.halo,
+    seen: plan.seen,
+    marks: marksAt(answer),
     runs: answer.runs,
-    visible: answer.visible,
-    alone: answer.alone,
-    minutes: answer.minutes,
+    visible: plan.visible,
+    alone: plan.people === 1,
+    minutes: plan.minutes,
+    work: plan.work,
+    conditioner: plan.conditioner,
+    sections: plan.sections,
+    cost: plan.cost,
     cautions: answer.limits.map((rule) => ({ rule, text: said(reasonWord({ rule, with: {} }), system) })),
-    remedies: remedies.map(({ change, value, cost, lap, halo }) => ({
+    remedies: remedies.map(({ change, value, price, cost, way }) => ({
       change,
       value,
+      price,
       cost,
-      lapChance: lap,
-      haloChance: halo,
+      method: way.method,
+      lapChance: way.lap,
+      haloChance: way.halo,
+      seen: way.seen,
     })),
-    advice: said(reasonWord(adviceOf(ask, answer, remedies)), system),
+    advice: said(reasonWord(adviceOf(plan)), system),
   });
 }
 

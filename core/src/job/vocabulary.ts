@@ -528,7 +528,7 @@ const PIECE_FACES = [
 export type PieceFace = (typeof PIECE_FACES)[number];
 
 /** What can be changed so that a wall stays wet. */
-const CHANGES = ['shorter', 'conditioner', 'second', 'wider', 'hour', 'shut'] as const;
+const CHANGES = ['whole', 'sections', 'conditioner', 'undosed', 'second', 'wider', 'hour', 'shut'] as const;
 export type Change = (typeof CHANGES)[number];
 
 /** Who keeps the wet edge of a last coat: alone where one person can, always alone, always two; or cut all of it and roll it later. */
@@ -554,9 +554,12 @@ export type Promised = (typeof PROMISES)[number];
 /** What somebody does on a job. */
 export const SKILLS = ['prepare', 'cut', 'roll', 'brush', 'mask'] as const;
 export type Skill = (typeof SKILLS)[number];
-/** Who does what on a wall: one person by stretches; everything cut and then rolled; one cuts and one follows; two from the middle outwards. */
-const ROLES = ['stretches', 'cut-all', 'follow', 'two'] as const;
-export type Role = (typeof ROLES)[number];
+/**
+ * How a last coat is kept wet: all of it cut and then rolled, in one go; section by section; one cuts and one rolls behind; two from
+ * the middle outwards; every edge of the room cut first, and dry; a door face by face.
+ */
+const WET_METHODS = ['whole', 'sections', 'follow', 'two', 'dry-edges', 'face'] as const;
+export type WetMethod = (typeof WET_METHODS)[number];
 
 /** Why work on site is put down before it is done. */
 export const STOP_REASONS = ['break', 'waits', 'trouble', 'helping', 'day-over', 'went-on'] as const;

@@ -363,10 +363,17 @@ test('a deep colour is not sold in every size; conditioner is dosed from the lit
   );
   const line = wholeOf(job).paints.find((p) => p.product.id === 'paint-wall');
   expect([line?.base, line?.choice?.cans.some((c) => c.litres > 18)]).toEqual(['deep', false]);
-  const door = wholeOf(loft()).paints.find((p) => p.product.id === 'paint-trim');
-  const dosed = (door?.uses ?? []).filter((u) => u.specified.surface.kind === 'door');
-  expect(door?.conditioner).toBeCloseTo(
-    dosed.reduce((sum, u) => sum + u.litres.value * 0.125, 0),
+  // it goes into the last coat alone
+  const doors = wholeOf(loft()).surfaces.filter(({ surface }) => surface.kind === 'door');
+  const dosed = edited(loft(), {
+    name: 'decideAll',
+    args: { surfaces: doors.map(({ surface }) => surface.id), member: 'conditioner', value: 0.125 },
+  });
+  const trim = wholeOf(dosed).paints.find((p) => p.product.id === 'paint-trim');
+  const uses = (trim?.uses ?? []).filter((u) => u.specified.surface.kind === 'door');
+  expect(uses.length).toBeGreaterThan(0);
+  expect(trim?.conditioner).toBeCloseTo(
+    uses.reduce((sum, u) => sum + (u.coats.at(-1) ?? 0) * 0.125, 0),
     9,
   );
 });

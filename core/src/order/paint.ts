@@ -152,7 +152,7 @@ function mendingUse(job: Using, product: Product, { specified: s, area }: Mendin
   return useOf(job, s, product, {
     layer: 'mending',
     first: 1,
-    dose: 1,
+    last: 1,
     share,
     thirst: 0,
     coats: 1,
@@ -172,7 +172,7 @@ const usesOf = remember(
     finish: useOf({ settings, learned }, s, s.product, {
       layer: 'finish',
       first: s.question.first,
-      dose: dilution(effective(s.system.conditioner)),
+      last: dilution(effective(s.system.conditioner)),
       share: 1,
       thirst: thirstLeft({ settings }, s),
       coats: effective(s.system.coats),
@@ -190,7 +190,7 @@ function primerUse(job: Using, s: Specified, primer: Primed): PrimerUse[] {
   const use = useOf(job, s, product, {
     layer: 'primer',
     first: 1,
-    dose: 1,
+    last: 1,
     share,
     thirst: 1,
     coats: layer.coats,
@@ -213,8 +213,8 @@ interface Coats {
   readonly coats: number;
   /** Film of the first over a full one. */
   readonly first: number;
-  /** Share of a film that is paint: conditioner stands in for the rest. */
-  readonly dose: number;
+  /** Share of the film of the last that is paint: conditioner stands in for the rest. */
+  readonly last: number;
   /** Share of the surface: spot-priming. */
   readonly share: number;
   /** How much of a porous ground's thirst is left for the first of them, 0-1. */
@@ -234,7 +234,10 @@ function useOf(job: Using, s: Specified, product: Product, c: Coats): PaintUse {
   const rate = buyingRate(job, product);
   const thirsty = product.porousRate === null ? setting(job, 'order.porous') : rate / product.porousRate;
   const drunk = isPorous(s.survey) ? (thirsty - 1) * c.thirst : 0;
-  const films = Array.from({ length: c.coats }, (_, i) => (i === 0 ? c.first * c.dose + drunk : c.dose));
+  const films = Array.from(
+    { length: c.coats },
+    (_, i) => (i === 0 ? c.first : 1) * (i === c.coats - 1 ? c.last : 1) + (i === 0 ? drunk : 0),
+  );
   const full = films.reduce((sum, film) => sum + film, 0);
   const texture = setting(job, `texture.${s.survey.texture}` as DefaultKey);
   const own = learnedUse(job, s, product);
@@ -255,7 +258,7 @@ function useOf(job: Using, s: Specified, product: Product, c: Coats): PaintUse {
       given(product.solids ? 'spread by solids, less losses' : 'label rate', rate, 'spread'),
     );
   });
-  const band = bandAgain(job, s, (c.cuts ?? 0) * c.dose, (texture * own) / rate);
+  const band = bandAgain(job, s, c.cuts ?? 0, (texture * own) / rate);
   const litres = band ? compute('sum', nameWord(s.surface.name), 'volume', rolled, band) : rolled;
   const coats = films.map((film) => (full ? (rolled.value * film) / full : 0));
   // the band is cut more often before the first coat of the field
@@ -418,8 +421,8 @@ function lineOf(job: Ordering, key: string, group: Group): PaintLine {
     boxed: mixes ? boxed : [],
     boxedFor: mixes ? left : [],
     conditioner: uses.reduce(
-      (sum, { specified, litres }) =>
-        sum + (product.role === 'finish' ? litres.value * effective(specified.system.conditioner) : 0),
+      (sum, { specified, coats }) =>
+        sum + (product.role === 'finish' ? (coats.at(-1) ?? 0) * effective(specified.system.conditioner) : 0),
       0,
     ),
   };

@@ -5,6 +5,7 @@ import type { LayOff, Spread } from '../job/vocabulary.ts';
 import { isClear, isPorous, isRaked } from '../specify/case.ts';
 import { baseOf } from '../specify/opacity.ts';
 import { effective } from '../specify/reasons.ts';
+import { visibleOn } from '../specify/visible.ts';
 import { INCH, type Metres, type Minutes } from '../units/si.ts';
 import { because, type Reason } from '../words/reasons.ts';
 import type { Ground, PlayAsk } from './ground.ts';
@@ -35,7 +36,7 @@ const isQuick = (ask: PlayAsk): boolean => ask.specified.product.dry < setting(a
 export function mannerOf(ask: PlayAsk): Manner {
   const { job, specified: s, coat, coats } = ask;
   const band = setting(job, 'cut.band');
-  const shows = isRaked(s) && s.sheen !== 'flat' && s.sheen !== 'matte';
+  const shows = visibleOn(s) === 'plain' || (isRaked(s) && s.sheen !== 'flat' && s.sheen !== 'matte');
   return {
     band,
     backRolled: band > WIDE || shows,

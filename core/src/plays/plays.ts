@@ -106,15 +106,16 @@ function sashPlay(ask: PlayAsk): Drafted | null {
   return plain(drafts, [because('play.sash'), ...(opening.sash === 'fixed' ? [] : [because('play.moved')])]);
 }
 
-function doorPlay(ask: PlayAsk): Drafted | null {
-  const { job, specified: s, hand, coat, coats, layer } = ask;
+/** The leaf of a door whose faces are painted; null: it is none. */
+export function leafOf(ask: PlayAsk): Leaf | null {
+  const { job } = ask;
   const opening = openingOf(ask, 'leaf');
   if (!opening) return null;
   const [width, height] = [opening.width.metres, opening.height.metres];
   const { rows: down, columns } = opening.panels;
   // of more panels than fit, stiles and rails take half of it
   const stile = Math.min(setting(job, 'door.stile'), width / 2 / (columns + 1), height / 2 / (down + 1));
-  const leaf: Leaf = {
+  return {
     width,
     height,
     rows: down,
@@ -125,6 +126,12 @@ function doorPlay(ask: PlayAsk): Drafted | null {
     faces: opening.faces,
     kind: opening.leaf === 'none' ? 'flush' : opening.leaf,
   };
+}
+
+function doorPlay(ask: PlayAsk): Drafted | null {
+  const { job, specified: s, hand, coat, coats, layer } = ask;
+  const leaf = leafOf(ask);
+  if (!leaf) return null;
   const textured = isTexturedDoor({ kind: 'door', survey: s.survey });
   const rolled = textured && job.practice.doors === 'rolled';
   const by = s.product.dry < setting(job, 'dry.quick') ? 'row' : 'kind';

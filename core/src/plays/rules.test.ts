@@ -6,7 +6,8 @@ import { type Edit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import { dipOf } from '../paces/minutes.ts';
 import { effective } from '../specify/reasons.ts';
-import { playFor, type PlayWish } from '../whole/play.ts';
+import type { PlayWish } from '../whole/coat-ask.ts';
+import { playFor } from '../whole/play.ts';
 import { wholeOf } from '../whole/whole.ts';
 import type { Play, Stroke } from './play.ts';
 

@@ -1,6 +1,6 @@
 import type { OperationKind } from '../job/vocabulary.ts';
 import type { Minutes } from '../units/si.ts';
-import type { Kept } from '../wetEdge/keep.ts';
+import type { WetEdgePlan } from '../wetEdge/decide.ts';
 import type { Operation } from '../work/operations.ts';
 import type { Keep, Lag, Task } from './task.ts';
 
@@ -12,19 +12,19 @@ const LAID: ReadonlySet<OperationKind> = new Set<OperationKind>(['lap', 'cut', '
 interface Pair {
   readonly cut: Task;
   readonly roll: Task;
-  readonly kept: Kept | null;
+  readonly kept: WetEdgePlan | null;
 }
 
 /**
- * Cuts of last coats with their rolling: one task by stretches, alone or two from the middle; or the roller behind the cutter,
- * not later than the cut stays open. What fits into no stretch of the day is cut, and rolled when it can be.
+ * Cuts of last coats with their rolling: one task, alone or two from the middle; or the roller behind the cutter, not later than
+ * the cut stays open. Where edges are to be dry, or no stretch of the day is long enough, it is cut, and rolled when it can be.
  */
 export function keptWet(tasks: readonly Task[], keep: Keep, longest: Minutes): Task[] {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const pairs = tasks.flatMap((roll): Pair[] => {
     const wet = roll.after.find(({ because }) => because === 'lag.wet-cut');
     const cut = wet && byId.get(wet.task);
-    return cut ? [{ cut, roll, kept: keep(roll.surface, longest) }] : [];
+    return cut ? [{ cut, roll, kept: keep(roll.surface) }] : [];
   });
   const made = new Map<string, Task[]>();
   const renamed = new Map<string, string>();
@@ -58,10 +58,10 @@ function tasksOf({ cut, roll, kept }: Pair, longest: Minutes): Task[] {
   const before = minutes(operations.filter((op) => BEFORE.has(op.kind)));
   const after = minutes(operations.filter((op) => !BEFORE.has(op.kind) && !LAID.has(op.kind)));
   const plain = minutes(operations);
-  if (kept?.role === 'follow') return following({ cut, roll, kept }, before, after);
-  const people = kept?.role === 'two' ? 2 : 1;
+  if (kept?.method === 'follow') return following({ cut, roll, kept }, before, after);
+  const people = kept?.people ?? 1;
   const work = kept ? before + Math.max(...kept.spans.map(([, to]) => to)) + after : plain;
-  if (work > longest) return [cut, { ...roll, after: roll.after.map(later) }];
+  if (work > longest || kept?.method === 'dry-edges') return [cut, { ...roll, after: roll.after.map(later) }];
   const id = roll.id.replace(':roll', ':wet');
   const go = { ...roll.go, id, kind: 'wet', operations, minutes: plain } as const;
   const lags = [...cut.after, ...roll.after.filter((lag) => lag.task !== cut.id)];
@@ -71,7 +71,11 @@ function tasksOf({ cut, roll, kept }: Pair, longest: Minutes): Task[] {
 const later = (lag: Lag): Lag => (lag.because === 'lag.wet-cut' ? { ...lag, because: 'lag.cut-first' } : lag);
 
 /** Two tasks: the roller begins when the cutter has the lead, and not so late that an edge sets. */
-function following({ cut, roll, kept }: Pair & { readonly kept: Kept }, before: Minutes, after: Minutes): Task[] {
+function following(
+  { cut, roll, kept }: Pair & { readonly kept: WetEdgePlan },
+  before: Minutes,
+  after: Minutes,
+): Task[] {
   const [[begun, ended], [rolls, rolled]] = [kept.spans[0] ?? [0, 0], kept.spans[1] ?? [0, 0]];
   const lead = before + rolls - begun;
   const cutting = before + ended - begun;

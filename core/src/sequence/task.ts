@@ -2,7 +2,7 @@ import type { SurfaceId } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { TaskKind } from '../job/vocabulary.ts';
 import type { Minutes } from '../units/si.ts';
-import type { Kept } from '../wetEdge/keep.ts';
+import type { WetEdgePlan } from '../wetEdge/decide.ts';
 import type { Go } from '../work/goes.ts';
 import type { Operation } from '../work/operations.ts';
 import type { RuleId } from '../words/reasons.ts';
@@ -25,9 +25,9 @@ export interface Task extends Activity {
   readonly drying: Minutes;
   /** Of `work` with all who are on it: changing tools and waiting for each other, which no operation holds. */
   readonly idle: Minutes;
-  /** A last coat that is cut and rolled by stretches; null: all in one. */
-  readonly kept: Kept | null;
+  /** How a last coat is kept wet; null: nothing of it has to be. */
+  readonly kept: WetEdgePlan | null;
 }
 
 /** How the last coat of a surface is kept wet; null: it is not rolled in strips. */
-export type Keep = (surface: SurfaceId, longest: Minutes) => Kept | null;
+export type Keep = (surface: SurfaceId) => WetEdgePlan | null;

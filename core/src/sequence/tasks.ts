@@ -20,9 +20,7 @@ export function tasksOf(
   keep: Keep = () => null,
 ): Task[] {
   const rooms = groupBy(operations, (op) => op.room);
-  return [...rooms.values()].flatMap((ops) =>
-    keptWet(roomTasks(job, ops, longest), keep, job.practice.roles === 'cut-all' ? 0 : longest),
-  );
+  return [...rooms.values()].flatMap((ops) => keptWet(roomTasks(job, ops, longest), keep, longest));
 }
 
 /** Goes after which nothing of their own dries for the next coat. */

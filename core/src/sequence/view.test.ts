@@ -127,7 +127,7 @@ describe('other ways of doing it', () => {
     expect(as(job, { people: 3 }).finish).toBeLessThanOrEqual(plan.finish);
     // trim last leaves fewer edges to be cut with care
     expect(as(job, { trimOrder: 'trim-last' }).cutting).toBeLessThan(now.cutting);
-    expect(as(job, { conditioner: true }).lap).toBeLessThanOrEqual(now.lap);
+    expect(as(job, { conditioner: true }).seen).toBeLessThanOrEqual(now.seen);
     expect(edited(job, ...variantEdits(job, { shift: 60 })).crew.hours).toEqual(
       job.crew.hours.map(([from, to]) => [from + 60, to + 60]),
     );

@@ -36,8 +36,8 @@ export interface TaskView {
   readonly held: Held | null;
   /** It waited for the hours of the day, too. */
   readonly overHours: boolean;
-  /** Of a last coat that is cut and rolled by stretches: how many; 0: it is not. */
-  readonly stretches: number;
+  /** Of a last coat that is cut and rolled by sections: how many; 0: it is not. */
+  readonly sections: number;
 }
 export type ScheduleView = Pick<
   JobSchedule,
@@ -87,7 +87,7 @@ export function viewSchedule(schedule: JobSchedule, takeoffs: readonly RoomTakeo
       waits: waitsOf(task, ends),
       held: held.get(task.id)?.held ?? null,
       overHours: held.get(task.id)?.overHours ?? false,
-      stretches: task.kept?.role === 'stretches' ? task.kept.stretches.length : 0,
+      sections: task.kept?.method === 'sections' ? task.kept.sections.length : 0,
     };
   });
   const chain = criticalChain(placed, held);

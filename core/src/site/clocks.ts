@@ -107,7 +107,8 @@ function edges(
 ): SiteClock[] {
   const rolled = tasks.find(({ after }) => after.some((lag) => lag.task === task.id && WHILE_WET.has(lag.because)));
   const met = rolled ?? (task.kind === 'wet' ? task : null);
-  if (!met || isDone(state, met)) return [];
+  // rolled in one go, each strip meets one that was just laid
+  if (!met || isDone(state, met) || met.kept?.method === 'whole') return [];
   const open = openOf(met);
   if (open === null) return [];
   const [since, stretch] = stretchAt(task, from, now);
@@ -117,13 +118,13 @@ const isDone = (state: SiteState, { id }: Task): boolean => (state.tasks.get(id)
 
 /** The stretch that is painted at a moment, as far as it goes by plan, and since when. */
 function stretchAt({ kept }: Task, from: Minutes, now: Minutes): readonly [since: Minutes, stretch: number] {
-  if (!kept || kept.stretches.length < 2) return [from, 0];
+  if (!kept || kept.sections.length < 2) return [from, 0];
   let since = from;
-  for (const [i, { cut, roll }] of kept.stretches.entries()) {
-    if (i === kept.stretches.length - 1 || now < since + cut + roll) return [since, i + 1];
+  for (const [i, { cut, roll }] of kept.sections.entries()) {
+    if (i === kept.sections.length - 1 || now < since + cut + roll) return [since, i + 1];
     since += cut + roll;
   }
-  return [since, kept.stretches.length];
+  return [since, kept.sections.length];
 }
 
 /** What waits for a task: the time from which it may begin, and where there is one, by which it should. */

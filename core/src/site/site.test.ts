@@ -417,16 +417,14 @@ describe('clocks', () => {
     // nothing runs any more long after
     expect(clocksNow(job, stateOf(job, logOf(...device.entries)), 200)).toEqual([]);
   });
-  test('the oldest edge of a coat by stretches runs from the begin of its stretch; a painted surface is wet, then may be gone over', () => {
-    const wet = basePlan(job).placed.find(({ task }) => (task.kept?.stretches.length ?? 0) > 1)?.task;
-    if (!wet?.kept) throw new Error('no coat by stretches');
-    const [{ cut, roll } = { cut: 0, roll: 0 }] = wet.kept.stretches;
+  test('a coat in one go has no edge that waits; the oldest one of sections does; what is painted is wet, then may be gone over', () => {
+    const wet = basePlan(job).placed.find(({ task }) => task.kept?.method === 'whole')?.task;
+    if (!wet?.kept) throw new Error('no coat in one go');
     const device = writer('a');
     device.says(100, { ...start, operation: wet.id });
     const edge = (now: number) =>
       clocksNow(job, stateOf(job, logOf(...device.entries)), now).find(({ kind }) => kind === 'edge');
-    expect(edge(101)).toMatchObject({ since: 100, stretch: 1, due: 100 + wet.kept.open });
-    expect(edge(100 + cut + roll + 1)).toMatchObject({ stretch: 2 });
+    expect(edge(101)).toBeUndefined();
     device.says(100 + wet.work, { kind: 'done', who: 'ana', operation: wet.id });
     const kinds = clocksNow(job, stateOf(job, logOf(...device.entries)), 101 + wet.work).map(({ kind }) => kind);
     expect(kinds).toContain('touch');

@@ -121,8 +121,6 @@ export const isWeak = (c: Case) => c.survey.condition === 'weak';
 export const isPeeling = (c: Case) => c.survey.condition === 'peeling';
 /** Class 3 or worse of a cross-cut (ISO 2409). */
 export const failsCrossCut = (c: Case) => (c.survey.adhesion ?? 0) >= 3;
-/** A door. */
-export const isBigDoor = (c: Case) => c.kind === 'door';
 /** A case: bare, and of one of these. */
 export const bareOn =
   (...substrates: string[]) =>

@@ -352,7 +352,7 @@ describe('hiding by colour', () => {
     expect(opacityOf(red, known, { id, name: '', hex: '#c8202f' })).toMatchObject({ contrast: 0.985, from: 'known' });
     const told = at(edited(red, { name: 'setProduct', args: { product: known } }), 'wall');
     expect(told.question.contrast).toBe(0.985);
-    const question = { background: '#f4f1ea', film: 1, cutFilm: 0.75, first: 1, cv: 0.35, limit: 1 };
+    const question = { background: '#f4f1ea', film: 1, cutFilm: 0.75, first: 1, last: 1, cv: 0.35, limit: 1 };
     expect(told.hiding.coats).toBe(hide({ ...question, ...told.question, background: told.hiding.before }).coats);
   });
 });

@@ -79,6 +79,8 @@ export interface HidingQuestion {
   readonly cutFilm: number;
   /** Film of the first coat over that of the later ones: a thin first coat, or one heavy one. */
   readonly first: number;
+  /** Film of the last coat over that of the others: conditioner in it stands in for paint. */
+  readonly last: number;
   /** Unevenness of one rolled film. */
   readonly cv: number;
   /** CIEDE2000 allowed at thin spots. */
@@ -90,12 +92,22 @@ const written = (question: HidingQuestion): string => Object.values(question).jo
 /** Coats until thin spots are within `limit` of full hiding, and the look after each. */
 export const hide = rememberLast(5000, written, layCoats);
 
-function layCoats({ paint, background, contrast, film: applied, cutFilm, first, cv, limit }: HidingQuestion): Hiding {
+function layCoats({
+  paint,
+  background,
+  contrast,
+  film: applied,
+  cutFilm,
+  first,
+  last,
+  cv,
+  limit,
+}: HidingQuestion): Hiding {
   const [hidden, under] = [bandsOf(paint), bandsOf(background)];
   const sx = scatteringPower(hidden, contrast) * applied;
   const looks: CoatLook[] = [];
   for (let n = 1; n <= MOST_COATS; n++) {
-    const films = first + n - 1;
+    const films = n === 1 ? first * last : first + n - 2 + last;
     const mean = film(hidden, sx * films, under);
     const thin = film(hidden, sx * Math.max(0, films - THIN * cv * Math.sqrt(first ** 2 + n - 1)), under);
     const cut = film(hidden, sx * films * cutFilm, under);
@@ -194,7 +206,7 @@ export const doubts = (question: HidingQuestion): readonly { readonly doubt: Dou
   return [
     { doubt: 'class-3', coats: coats({ contrast: Math.min(question.contrast, 0.95) }) },
     { doubt: 'thin-film', coats: coats({ film: question.film * 0.85 }) },
-    { doubt: 'conditioner', coats: coats({ film: question.film * DILUTED }) },
+    { doubt: 'conditioner', coats: coats({ last: question.last * DILUTED }) },
     { doubt: 'uneven', coats: coats({ cv: question.cv * 1.4 }) },
   ];
 };

@@ -8,7 +8,7 @@ import { parseColour } from './colour-text.ts';
 import { averageReadings } from './readings.ts';
 import { bestTint, doubts, filmReflectance, hide, hideAll } from './hiding.ts';
 
-const question = { film: 1, cutFilm: 0.75, first: 1, cv: 0.35, limit: 1 };
+const question = { film: 1, cutFilm: 0.75, first: 1, last: 1, cv: 0.35, limit: 1 };
 const hex = fc
   .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
   .map((c) => `#${c.map((v) => v.toString(16).padStart(2, '0')).join('')}`);

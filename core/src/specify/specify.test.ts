@@ -18,7 +18,7 @@ import { specifySurface } from './specify.ts';
 import { cautionsOf, warningsOf } from './warnings.ts';
 import { reasonWord } from '../words/reasons.ts';
 
-const question = { film: 1, cutFilm: 0.75, first: 1, cv: 0.35, limit: 1 };
+const question = { film: 1, cutFilm: 0.75, first: 1, last: 1, cv: 0.35, limit: 1 };
 const hex = fc
   .tuple(fc.nat(255), fc.nat(255), fc.nat(255))
   .map((c) => `#${c.map((v) => v.toString(16).padStart(2, '0')).join('')}`);

@@ -6,7 +6,16 @@ import type { Region } from '../job/region.ts';
 import type { Id } from '../job/table.ts';
 import type { Job } from '../job/types.ts';
 import type { Survey } from '../job/surveyed.ts';
-import { familyOf, PILES, PREP_STEPS, ZONES, type CoatStyle, type Sheen, type Zone } from '../job/vocabulary.ts';
+import {
+  familyOf,
+  PILES,
+  PREP_STEPS,
+  ZONES,
+  type CoatStyle,
+  type Conditioner,
+  type Sheen,
+  type Zone,
+} from '../job/vocabulary.ts';
 import { holesLeftBy } from '../measure/parts.ts';
 import { takeoffJob, type RoomTakeoff, type Surface } from '../measure/takeoff.ts';
 import { numberOf, remember, rememberLast } from '../units/remember.ts';
@@ -95,6 +104,8 @@ export interface Around {
   readonly floor?: SquareMetres | null;
   /** Fixings that come out of it and are filled. */
   readonly fixings?: number;
+  /** What its wet edge was found to ask for. */
+  readonly conditioner?: Decided<Conditioner>;
 }
 const DARK: Light = { here: [], inRoom: [] };
 
@@ -107,7 +118,7 @@ const primersIn = remember((products: Job['products']): readonly Product[] =>
  * @param around light from windows, floor of the room (m2), fixings that come out.
  */
 export function specifySurface(job: Specifying, surface: Surface, room: Case['room'], around: Around = {}): Specified {
-  const { light = DARK, floor = null, fixings = 0 } = around;
+  const { light = DARK, floor = null, fixings = 0, conditioner = null } = around;
   const { product, colour, from } = finishOf(job, surface);
   const survey = withHoles(surveyOf(job.survey, surface), fixings);
   const size = sizeOf(surface, floor);
@@ -124,7 +135,7 @@ export function specifySurface(job: Specifying, surface: Surface, room: Case['ro
     primers: primersIn(job.products),
     region: job.region,
   };
-  const s = systemOf(job, c, job.decisions[surface.id]);
+  const s = systemOf(job, c, job.decisions[surface.id], conditioner);
   // member by member: a spread of so many takes longer than all else here
   return {
     surface,
@@ -175,7 +186,7 @@ type SystemOf = Omit<Specified, 'surface' | 'finishFrom' | 'wet' | 'around'>;
 /** A system depends neither on which surface it is for nor on how large that is: walls alike share one. */
 const systemOf = rememberLast(
   2000,
-  (job: Specifying, c: Case, decisions: Partial<SystemValues> = {}) =>
+  (job: Specifying, c: Case, decisions: Partial<SystemValues> = {}, wet: Decided<Conditioner> | null = null) =>
     [
       ...[job.settings, job.products, job.region, c.practice, c.survey, c.product, c.colour].map(numberOf),
       c.kind,
@@ -184,12 +195,18 @@ const systemOf = rememberLast(
       c.grazedBy.join('/'),
       c.grazing.join('/'),
       Object.keys(decisions).length ? numberOf(decisions) : 0,
+      wet ? JSON.stringify(wet) : '',
     ].join('|'),
   decideSystem,
 );
 
 /** Decides a case member by member; a decision may look at those before it (the user's own where there is one). */
-function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues> = {}): SystemOf {
+function decideSystem(
+  job: Specifying,
+  c: Case,
+  decisions: Partial<SystemValues> = {},
+  wet: Decided<Conditioner> | null = null,
+): SystemOf {
   const overruled = <K extends keyof SystemValues>(
     member: K,
     decided: Decided<SystemValues[K]>,
@@ -199,7 +216,7 @@ function decideSystem(job: Specifying, c: Case, decisions: Partial<SystemValues>
   };
   const sheen = overruled('sheen', sheenFor(c));
   const style = overruled('style', styleFor(c));
-  const conditioner = overruled('conditioner', conditionerFor(c, effective(sheen)));
+  const conditioner = overruled('conditioner', wet ?? conditionerFor(c));
   const prep = overruled('prep', prepFor(c, PREP_STEPS));
   const cover = overruled('cover', coverFor(c, effective(sheen)));
   const fitting = coverFor({ ...c, practice: { ...c.practice, house: null } }, effective(sheen)).value.pile;
@@ -255,7 +272,7 @@ function finishOf(job: Specifying, surface: Surface): { product: Product; colour
   return { product, colour, from: found.from };
 }
 
-/** A litre of paint with `dose` litres of conditioner covers as the label says, with that much less paint in the film. */
+/** A litre of paint with `dose` litres of conditioner covers as the label says, with that much less paint in the film. It goes into the last coat alone. */
 export const dilution = (dose: number): number => 1 / (1 + dose);
 
 function hidingAsked(
@@ -269,9 +286,10 @@ function hidingAsked(
   return {
     paint: c.colour.hex,
     contrast: opacity.contrast,
-    film: setting(job, 'hiding.film') * contrastFilm(c.product) * nap.film * dilution(conditioner),
+    film: setting(job, 'hiding.film') * contrastFilm(c.product) * nap.film,
     cutFilm: setting(job, 'hiding.cutFilm'),
     first: style === 'equal' ? 1 : setting(job, style === 'one-heavy' ? 'style.heavy' : 'style.thin'),
+    last: dilution(conditioner),
     cv: setting(job, 'hiding.cv') * nap.cv,
     limit: setting(job, 'hiding.deltaE'),
   };

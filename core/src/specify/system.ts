@@ -19,7 +19,6 @@ import {
   failsCrossCut,
   holesOf,
   isBare,
-  isBigDoor,
   isChalkType,
   isClear,
   isClearOverClear,
@@ -44,7 +43,6 @@ import {
   patchesOf,
   texture,
 } from './case.ts';
-import { lrvOf } from './colour.ts';
 import { NO_PRIMER, primerMeeting, type Demand } from './primers.ts';
 import { because, type Reason, type RuleId, type Uses } from '../words/reasons.ts';
 import type { Decided } from './reasons.ts';
@@ -403,21 +401,15 @@ export const styleFor = (c: Case): Decided<CoatStyle> => ({
   because: [because(c.practice.coats === 'equal' ? 'style.equal' : 'style.thin')],
 });
 
-const DEEP = 15;
-const deepAndShiny = (c: Case, sheen: Sheen) =>
-  !isTrim(c) && SHEENS.indexOf(sheen) >= SHEENS.indexOf('eggshell') && lrvOf(c.colour.hex) < DEEP;
-
-/** Conditioner where an edge would show most: doors, gloss, and deep colours with sheen [common practice, no source]. */
-export function conditionerFor(c: Case, sheen: Sheen): Decided<Conditioner> {
-  const rules: readonly Rule<Conditioner>[] = [
-    { rule: 'conditioner.oil', when: (x) => x.product.base === 'oil', then: 0 },
-    { rule: 'conditioner.door', when: isBigDoor, then: 0.125 },
-    { rule: 'conditioner.gloss', when: () => isGlossy(sheen), then: 0.125, with: () => ({ sheen }) },
-    { rule: 'conditioner.deep', when: (x) => deepAndShiny(x, sheen), then: 0.125, with: () => ({ sheen }) },
-    { rule: 'conditioner.none', when: always, then: 0 },
-  ];
-  return decide(rules, c);
-}
+/** None in oil; where a wet edge asks for some it is decided there. */
+export const conditionerFor = (c: Case): Decided<Conditioner> =>
+  decide<Conditioner>(
+    [
+      { rule: 'conditioner.oil', when: (x) => x.product.base === 'oil', then: 0 },
+      { rule: 'conditioner.none', when: always, then: 0 },
+    ],
+    c,
+  );
 
 /** How chalk-type paint is ended: with clear wax, unless the user likes it otherwise. */
 const SEAL: readonly Rule<Seal>[] = [

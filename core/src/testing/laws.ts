@@ -1,4 +1,4 @@
-import { keepFor } from '../whole/keep.ts';
+import { keepFor } from '../whole/wet.ts';
 import { orderContract, scheduleContract, specifyContract, takeoffContract } from '../exchange/contracts.ts';
 import { formatTapeSheet } from '../exchange/tapesheet-write.ts';
 import { editJob } from '../job/admit.ts';

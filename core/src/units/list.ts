@@ -1,7 +1,7 @@
 /** Lists of which one knows that a place is there: a mistake is an error where it is made, not an `undefined` later. */
 
 /** What stands at a place of a list. @throws RangeError where nothing does. */
-export function at<T>(list: readonly T[], place: number): T {
+export function at<T>(list: ArrayLike<T>, place: number): T {
   const found = list[place];
   if (found === undefined) throw new RangeError(`nothing at ${place} of ${list.length}`);
   return found;

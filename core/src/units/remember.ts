@@ -35,6 +35,12 @@ export function rememberLast<Q extends readonly unknown[], T>(
   };
 }
 
+/** Worked out when it is first asked for. */
+export function lazy<T>(make: () => T): () => T {
+  let known: { readonly value: T } | null = null;
+  return () => (known ??= { value: make() }).value;
+}
+
 const numbers = new WeakMap<object, number>();
 let last = 0;
 /** A number for each object there is: the part of a key that stands for an object which is never changed in place. */

@@ -1,10 +1,8 @@
-import quantile from '@stdlib/stats-base-dists-normal-quantile';
 import type { OpenTime } from '../climate/open.ts';
 import { setting } from '../job/defaults.ts';
 import type { Job } from '../job/types.ts';
-import type { Role } from '../job/vocabulary.ts';
 import type { PlayAsk } from '../plays/ground.ts';
-import { openOf } from '../plays/manner.ts';
+import { mannerOf, openOf } from '../plays/manner.ts';
 import type { Play } from '../plays/play.ts';
 import { playOf } from '../plays/plays.ts';
 import { remember } from '../units/remember.ts';
@@ -25,6 +23,8 @@ export interface WetCase {
   readonly ladder: Plan['ladder'];
   /** One strip with its loads, on average. */
   readonly strip: Minutes;
+  /** Its band is rolled over while it is wet, for its stipple to match. */
+  readonly backRolled: boolean;
 }
 
 /** What is to be known of a wall before anybody varies; null: it is not rolled in strips. */
@@ -47,6 +47,7 @@ export function wetCaseOf(ask: PlayAsk & { readonly at: Minutes | null }): WetCa
     },
     ladder: { minutes: setting(ask.job, 'ladder.minutes'), reach: setting(ask.job, 'place.ladder') },
     strip: rolled / wall.strips.length,
+    backRolled: mannerOf(ask).backRolled,
   };
 }
 
@@ -64,57 +65,38 @@ function opensOf({ wall, openAt }: WetCase, setup: Setup): Float64Array {
   });
 }
 
-/** Largest share of its open time that any edge is old. */
-function worstOf({ ages }: Setup, open: Float64Array): number {
-  let worst = 0;
-  for (let i = 0; i < ages.length; i++) worst = Math.max(worst, (ages[i] as number) / (open[i] as number));
-  return worst;
+/** Largest share of its open time that an edge between strips is old, and one of the band. */
+function worstOf({ ages, cells }: Setup, open: Float64Array): TriedPlan['worst'] {
+  let [lap, halo] = [0, 0];
+  for (let i = 0; i < ages.length; i++) {
+    const share = (ages[i] as number) / (open[i] as number);
+    if (i < cells.bands) halo = Math.max(halo, share);
+    else lap = Math.max(lap, share);
+  }
+  return { lap, halo };
 }
 
 /** A plan tried on a wall: how old its edges get, as shares of their open time at worst. */
 export interface TriedPlan {
   readonly setup: Setup;
   readonly open: Float64Array;
-  readonly worst: number;
+  readonly worst: { readonly lap: number; readonly halo: number };
 }
-/** Plans of a wall that were tried already: the best one and whether one person can do it are sought among the same. */
+/** Plans of a wall that were tried already. */
 const triedOf = remember((_: WetCase) => new Map<string, TriedPlan>());
 /** How a wall comes out that is worked on in this way; worked out once a case. */
-export function tryPlan(found: WetCase, role: Role, strips: number): TriedPlan {
+export function tryPlan(found: WetCase, method: Plan['method'], strips: number): TriedPlan {
   const known = triedOf(found);
-  const key = `${role} ${strips}`;
+  const key = `${method} ${strips}`;
   const before = known.get(key);
   if (before) return before;
-  const setup = setUp(found.wall, { role, strips, turn: found.paces.turn, ladder: found.ladder });
+  const setup = setUp(found.wall, { method, strips, turn: found.paces.turn, ladder: found.ladder });
   const open = opensOf(found, setup);
   const tried = { setup, open, worst: worstOf(setup, open) };
   known.set(key, tried);
   return tried;
 }
 
-/** So many strips at a time as stay within this share of their open time; where none do, what comes nearest. */
-export function planWithin(found: WetCase, role: Role, share: number): TriedPlan {
-  const count = found.wall.strips.length;
-  if (role === 'cut-all') return tryPlan(found, role, count);
-  let best = tryPlan(found, role, 1);
-  for (let strips = 2; strips <= count; strips++) {
-    const tried = tryPlan(found, role, strips);
-    if (tried.worst <= share || tried.worst < best.worst - 1e-9) best = tried;
-    // what is cut and rolled at a time only gets older from here on
-    else if (tried.worst > 2 * Math.max(share, best.worst)) break;
-  }
-  return best;
-}
-
-/** How so many people share a wall unless they say otherwise. */
-export const usualRole = (people: 1 | 2): Role => (people === 1 ? 'stretches' : 'follow');
-
-/** Share of its open time within which an edge laps no oftener than is accepted. */
-export function safeShare(job: Pick<Job, 'settings'>): number {
-  const spread = spreadOf(job);
-  const deviate = quantile(1 - setting(job, 'wet.risk'), 0, 1);
-  return Math.exp(-deviate * Math.hypot(spread.people, spread.open));
-}
 /** How much people and open times vary from wall to wall, as σ of a log-normal. */
 export const spreadOf = (job: Pick<Job, 'settings'>): Spread => ({
   people: sigmaOf(setting(job, 'wet.people')),

@@ -1,12 +1,12 @@
 import { groupBy } from '../units/group.ts';
-import type { Role } from '../job/vocabulary.ts';
+import type { WetMethod } from '../job/vocabulary.ts';
 import type { Metres, Minutes } from '../units/si.ts';
 import type { WetCut, WetWall } from './wall.ts';
 
 /** How the people on a wall go about it. */
 export interface Plan {
-  readonly role: Role;
-  /** Strips of a stretch, or that the cutter may be ahead of the roller. */
+  readonly method: Exclude<WetMethod, 'face'>;
+  /** Strips of a section, or that the cutter may be ahead of the roller. */
   readonly strips: number;
   /** From brush to roller, and back. */
   readonly turn: Minutes;
@@ -37,6 +37,20 @@ const inOrder = (cuts: readonly (WetCut & { readonly n: number })[], block: numb
 /** Strips that an arm's reach spans, about. */
 const REACH = 3;
 
+/** Of the minutes of what is cut from a ladder, those of cutting: its pace holds the moves that a whole line needs. */
+function shareFromLadder(cuts: readonly (WetCut & { readonly n: number })[], { ladder }: Plan): number {
+  let [stands, moves, minutes] = [-Infinity, 0, 0];
+  for (const { from, to, high, minutes: own } of inOrder(cuts, REACH)) {
+    if (!high) continue;
+    minutes += own;
+    const middle = (from + to) / 2;
+    if (Math.abs(middle - stands) <= ladder.reach / 2) continue;
+    stands = middle;
+    moves++;
+  }
+  return minutes > 0 ? Math.max(0.25, 1 - (moves * ladder.minutes) / minutes) : 1;
+}
+
 /** A plan for a wall as acts of one or two people, each with what it waits for; minutes. */
 export function programOf(wall: WetWall, plan: Plan): Program {
   const acts: Act[] = [];
@@ -49,6 +63,7 @@ export function programOf(wall: WetWall, plan: Plan): Program {
   const cutsOf = (strips: readonly number[]) => strips.flatMap((strip) => atStrip.get(strip) ?? []);
   /** Where each one's ladder stands along the wall. */
   const stands: [Metres, Metres] = [-Infinity, -Infinity];
+  const fromLadder = shareFromLadder(cuts, plan);
   /** A part of a line; the ladder is moved along first where it stands out of reach. */
   const addCut = (who: 0 | 1, cut: WetCut, afterStart = -1): number => {
     const middle = (cut.from + cut.to) / 2;
@@ -56,13 +71,13 @@ export function programOf(wall: WetWall, plan: Plan): Program {
       stands[who] = middle;
       if (plan.ladder.minutes > 0) add(who, plan.ladder.minutes);
     }
-    return add(who, cut.minutes, [], afterStart);
+    return add(who, cut.minutes * (cut.high ? fromLadder : 1), [], afterStart);
   };
   const count = wall.strips.length;
   const minutesOf = (strip: number) => wall.strips[strip]?.minutes ?? 0;
 
-  /** Cut a stretch, change tools, roll it. */
-  const byStretches = (who: 0 | 1, strips: readonly number[], size: number) => {
+  /** Cut a section, change tools, roll it. */
+  const bySections = (who: 0 | 1, strips: readonly number[], size: number) => {
     for (let i = 0; i < strips.length; i += size) {
       const own = strips.slice(i, i + size);
       const mine = cutsOf(own);
@@ -75,14 +90,15 @@ export function programOf(wall: WetWall, plan: Plan): Program {
     }
   };
   const all = wall.strips.map((_, i) => i);
-  if (plan.role === 'stretches') byStretches(0, all, Math.max(1, plan.strips));
-  if (plan.role === 'cut-all') byStretches(0, all, Math.max(1, count));
-  if (plan.role === 'two') {
+  const { method } = plan;
+  if (method === 'sections') bySections(0, all, Math.max(1, plan.strips));
+  if (method === 'whole' || method === 'dry-edges') bySections(0, all, Math.max(1, count));
+  if (method === 'two') {
     const middle = count >> 1;
-    byStretches(0, all.slice(middle), Math.max(1, plan.strips));
-    byStretches(1, all.slice(0, middle).reverse(), Math.max(1, plan.strips));
+    bySections(0, all.slice(middle), Math.max(1, plan.strips));
+    bySections(1, all.slice(0, middle).reverse(), Math.max(1, plan.strips));
   }
-  if (plan.role === 'follow') {
+  if (method === 'follow') {
     const lead = Math.max(1, plan.strips);
     const blocks = Math.ceil(count / lead);
     for (let b = 0; b < blocks; b++) {

@@ -1,131 +1,50 @@
-import { dryingIn, airAt } from '../climate/air.ts';
-import { setting } from '../job/defaults.ts';
-import { CONDITIONERS, type Change, type Conditioner } from '../job/vocabulary.ts';
+import { airAt, dryingIn } from '../climate/air.ts';
+import { CONDITIONERS, type Change } from '../job/vocabulary.ts';
 import { dayLength, pieceOf } from '../paces/prices.ts';
-import { widthFactor } from '../paces/minutes.ts';
-import { isRoll } from '../plays/ground.ts';
 import { effective } from '../specify/reasons.ts';
-import type { Specified } from '../specify/specify.ts';
-import { INCH, type Minutes, type Money } from '../units/si.ts';
-import { wetEdgeOf, type WetAnswer, type WetAsk } from './wetEdge.ts';
+import type { Minutes, Money } from '../units/si.ts';
+import { SHUT, shutIn, WIDTHS, withCover, type WetAsk } from './ask.ts';
+import { because, type Reason } from '../words/reasons.ts';
+import { wetEdgePlan, type Way, type WetEdgePlan } from './decide.ts';
 
+/** Something that might be done otherwise. */
 export interface Remedy {
   readonly change: Change;
-  /** The hour, of `hour`; the cover's width, of `wider`; litres to a litre, of `conditioner`; strips of `shorter`. */
+  /** The hour, of `hour`; the cover's width, of `wider`; litres to a litre, of `conditioner`. */
   readonly value: number;
-  /** Over the wall as it was asked, minor units. */
+  /** Over what is planned, minor units: what is paid for it, and what it comes to with the marks it saves. */
+  readonly price: Money;
   readonly cost: Money;
-  readonly lap: number;
-  readonly halo: number;
-  readonly answer: WetAnswer;
+  readonly way: Way;
 }
 
-/** Widths of covers, metres. */
-export const WIDTHS = [4, 6, 9, 12, 18].map((n) => n * INCH);
-/** Draught of a room with its windows and doors shut, m/s [starting judgement]. */
-const SHUT = 0.05;
-
-type Tried = { readonly change: Change; readonly value: number; readonly ask: WetAsk; readonly material: Money };
-
-/** How many remedies there are to be tried. */
-export const remedyCount = (ask: WetAsk): number => triesOf(ask).length;
-
-/** The remedy of that number, run with the same seeds as the wall itself; null: it does not apply. */
-export function remedyAt(ask: WetAsk, before: WetAnswer, n: number): Remedy | null {
-  const tried = triesOf(ask)[n];
-  const answer = tried && wetEdgeOf(tried.ask);
-  if (!tried || !answer) return null;
-  const { strips } = answer.setup.plan;
-  // as many strips as are best are no remedy where they are no fewer
-  if (tried.change === 'shorter' && strips >= before.setup.plan.strips) return null;
-  const value = tried.change === 'shorter' ? strips : tried.value;
-  const cost = answer.paid - before.paid + tried.material;
-  return { change: tried.change, value, cost, lap: answer.lap, halo: answer.halo, answer };
-}
-
-/** All that might keep the edge wet, each with what it would change. */
-export const remediesOf = (ask: WetAsk, before: WetAnswer): Remedy[] =>
-  Array.from({ length: remedyCount(ask) }, (_, n) => remedyAt(ask, before, n) ?? []).flat();
-
-/** What brings both chances under the accepted one first, the cheapest of them before the others. */
-export function ranked<R extends Pick<Remedy, 'lap' | 'halo' | 'cost'>>(ask: WetAsk, remedies: readonly R[]): R[] {
-  const accepted = setting(ask.job, 'wet.risk');
-  const chance = ({ lap, halo }: R) => Math.max(lap, halo);
-  const enough = (remedy: R) => chance(remedy) <= accepted;
-  return remedies.toSorted(
-    (a, b) =>
-      Number(enough(b)) - Number(enough(a)) || (enough(a) ? a.cost - b.cost : chance(a) - chance(b)) || a.cost - b.cost,
-  );
-}
-
-function triesOf(ask: WetAsk): Tried[] {
-  const { job, specified: s, people } = ask;
-  const tries: Tried[] = [];
-  if (ask.strips !== null || ask.role === 'cut-all')
-    tries.push({ change: 'shorter', value: 0, ask: { ...ask, role: null, strips: null }, material: 0 });
-  const dose = CONDITIONERS.find((d) => d >= 0.19 && d > effective(s.system.conditioner));
-  if (dose !== undefined && s.product.base === 'water-borne') {
-    const bottle = (ask.litres * dose) / setting(job, 'conditioner.bottle');
-    tries.push({
-      change: 'conditioner',
-      value: dose,
-      ask: { ...withDose(ask, dose), strips: null },
-      material: bottle * pieceOf(job, 'conditioner'),
-    });
+/** What else might be done: the decision again with one thing changed, priced against it, what saves most first. */
+export function remediesOf(ask: WetAsk, plan: WetEdgePlan): Remedy[] {
+  const found: Remedy[] = [];
+  const add = (change: Change, value: number, asked: WetAsk, material: Money = 0) => {
+    const way = wetEdgePlan(asked);
+    if (way)
+      found.push({ change, value, price: way.sure + material - plan.sure, cost: way.cost + material - plan.cost, way });
+  };
+  const isDoor = plan.method === 'face';
+  if (ask.specified.product.base === 'water-borne') {
+    const doses = CONDITIONERS.filter((dose) => dose > plan.conditioner);
+    const dosed = doses.flatMap((conditioner) => wetEdgePlan({ ...ask, conditioner }) ?? []);
+    const [best] = dosed.toSorted((a, b) => a.cost - b.cost);
+    if (best) add('conditioner', best.conditioner, { ...ask, conditioner: best.conditioner });
+    if (plan.conditioner > 0) add('undosed', 0, { ...ask, conditioner: 0 });
   }
-  if (people === 1)
-    tries.push({ change: 'second', value: 2, ask: { ...ask, people: 2, role: null, strips: null }, material: 0 });
-  const wide = widerThan(ask);
-  if (wide !== null)
-    tries.push({
-      change: 'wider',
-      value: wide,
-      ask: { ...withCover(ask, wide), strips: null },
-      material: pieceOf(job, 'cover'),
-    });
+  if (!isDoor && plan.method !== 'whole') add('whole', 0, { ...ask, methods: ['whole'], strips: null });
+  if (!isDoor && plan.method !== 'sections' && plan.visible === 'plain')
+    add('sections', 0, { ...ask, methods: ['sections'], strips: null });
+  if (!isDoor && plan.people === 1) add('second', 2, { ...ask, people: 2, methods: ['follow'], strips: null });
+  const { width } = effective(ask.specified.system.cover);
+  const wide = isDoor ? undefined : WIDTHS.find((w) => w > width + 1e-6);
+  if (wide !== undefined) add('wider', wide, withCover(ask, wide), pieceOf(ask.job, 'cover'));
   const hour = bestHour(ask);
-  if (hour !== null) tries.push({ change: 'hour', value: hour, ask: { ...ask, at: hour, strips: null }, material: 0 });
-  const { draught } = airAt(job.air, ask.at);
-  if (draught > SHUT + 1e-9) {
-    tries.push({
-      change: 'shut',
-      value: SHUT,
-      ask: { ...shutIn(ask), strips: null },
-      material: 0,
-    });
-  }
-  return tries;
-}
-
-const over = (s: Specified, system: Partial<Specified['system']>): Specified => ({
-  ...s,
-  system: { ...s.system, ...system },
-});
-
-/** The same coat with so much conditioner. */
-export const withDose = (ask: WetAsk, dose: Conditioner): WetAsk => ({
-  ...ask,
-  specified: over(ask.specified, { conditioner: { ...ask.specified.system.conditioner, override: dose } }),
-});
-
-/** The same coat with windows and doors shut, all day. */
-export function shutIn(ask: WetAsk): WetAsk {
-  const { air } = ask.job;
-  const day = air.day.map((reading) => ({ ...reading, draught: SHUT }));
-  return { ...ask, job: { ...ask.job, air: { ...air, draught: SHUT, day } } };
-}
-
-/** The next wider cover, metres; null: there is none. */
-const widerThan = ({ specified: s }: WetAsk): number | null =>
-  WIDTHS.find((w) => w > effective(s.system.cover).width + 1e-6) ?? null;
-
-/** The same coat with another cover: its strips are as wide as it is, and quicker by the square metre where it is wider. */
-export function withCover(ask: WetAsk, width: number): WetAsk {
-  const { job, specified: s } = ask;
-  const cover = effective(s.system.cover);
-  const quicker = widthFactor(job, width) / widthFactor(job, cover.width);
-  const done = ask.done.map((d) => (isRoll(d) ? { ...d, minutes: d.minutes * quicker } : d));
-  return { ...ask, done, specified: over(s, { cover: { ...s.system.cover, override: { ...cover, width } } }) };
+  if (hour !== null) add('hour', hour, { ...ask, at: hour });
+  if (airAt(ask.job.air, ask.at).draught > SHUT + 1e-9) add('shut', SHUT, shutIn(ask));
+  return found.toSorted((a, b) => a.cost - b.cost);
 }
 
 /** Minutes between the hours of a day that are tried. */
@@ -141,4 +60,12 @@ function bestHour({ job, at }: WetAsk): Minutes | null {
     }
   const now = dryingIn(airAt(job.air, at));
   return best && best.at !== at && best.drying < now - 1e-9 ? best.at : null;
+}
+
+/** What to do about a wall or a door, in a sentence. */
+export function adviceOf({ method, seen, conditioner: dose, long, open }: WetEdgePlan): Reason {
+  if (!open.dries) return because('air.still-wet');
+  return method === 'sections' || method === 'follow'
+    ? because(`wet.${method}`, { seen, dose, long })
+    : because(`wet.${method}`, { seen, dose });
 }

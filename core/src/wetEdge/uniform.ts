@@ -24,11 +24,14 @@ export const ageRunningFree = ({ cut: c, roll: r }: Uniform, length: Metres, ahe
 export const leadWithin = (open: Minutes, strip: Minutes): Minutes => Math.max(0, open - strip);
 
 /** Chance that a single edge laps: age and open time both log-normal about their medians, by their coefficients of variation. */
-export function chanceOf(age: Minutes, open: Minutes, cvAge: number, cvOpen: number): number {
-  if (!(age > 0) || open === Infinity) return 0;
-  const spread = Math.hypot(sigmaOf(cvAge), sigmaOf(cvOpen));
-  const over = Math.log(age / open);
-  return spread > 0 ? cdf(over / spread, 0, 1) : over > 0 ? 1 : 0;
+export const chanceOf = (age: Minutes, open: Minutes, cvAge: number, cvOpen: number): number =>
+  chanceBeyond(age / open, Math.hypot(sigmaOf(cvAge), sigmaOf(cvOpen)));
+
+/** Chance that an age is beyond its open time. @param share of it at the median @param sigma of the logarithm of both. */
+export function chanceBeyond(share: number, sigma: number): number {
+  if (!(share > 0)) return 0;
+  const over = Math.log(share);
+  return sigma > 0 ? cdf(over / sigma, 0, 1) : over > 0 ? 1 : 0;
 }
 
 /** Standard deviation of the logarithm of what varies by this coefficient. */

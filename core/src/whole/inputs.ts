@@ -14,23 +14,13 @@ export const SPECIFIED = [
   'options',
 ] as const;
 /** Lines are chosen by what they cost, so work reads pay and prices. */
-export const WORKED = [...SPECIFIED, 'crew', 'learned', 'lines', 'orders', 'prices', 'defects'] as const;
-export const PAINTED = [...SPECIFIED, 'learned', 'defects', 'shelf', 'reserved'] as const;
-export const PLANNED = [...WORKED, 'shelf', 'reserved', 'air', 'pins', 'wanted', 'taken'] as const;
-export const WHOLE = [
-  ...PAINTED,
-  'crew',
-  'lines',
-  'orders',
-  'owned',
-  'prices',
-  'pricing',
-  'air',
-  'pins',
-  'wanted',
-  'taken',
-] as const;
+const WORKED = [...SPECIFIED, 'crew', 'learned', 'lines', 'orders', 'prices', 'defects'] as const;
+/** How a coat is kept wet is decided by its paint, its minutes, its air and what it costs. */
+export const DECIDED = [...WORKED, 'shelf', 'reserved', 'air'] as const;
+export const PLANNED = [...DECIDED, 'pins', 'wanted', 'taken'] as const;
+export const WHOLE = [...PLANNED, 'owned', 'pricing'] as const;
 
+export type Decided = Pick<Job, (typeof DECIDED)[number]>;
 export type Planned = Pick<Job, (typeof PLANNED)[number]>;
 /** All that any stage reads: what is sent to be worked out elsewhere. */
 export type WholeInput = Pick<Job, (typeof WHOLE)[number]>;

@@ -1,7 +1,6 @@
 import { compare, NO_FACTS, REMEDIES_FOR, type Comparison, type Facts } from '../inspect/compare.ts';
 import { looksOf, showsOn, type Look, type Shows } from '../inspect/looks.ts';
 import { sunDay, type Spell, type SunDay } from '../inspect/sun.ts';
-import { setting } from '../job/defaults.ts';
 import { rows, type Id, type SurfaceId } from '../job/table.ts';
 import type { Defect, RemedyKind } from '../job/recorded.ts';
 import type { Job } from '../job/types.ts';
@@ -16,7 +15,6 @@ import { effective } from '../specify/reasons.ts';
 import { cutCoatsOf, type Specified } from '../specify/specify.ts';
 import { remember } from '../units/remember.ts';
 import type { Minutes } from '../units/si.ts';
-import { chanceOf } from '../wetEdge/uniform.ts';
 import type { WholeInput } from './inputs.ts';
 import { networkOn, openFor, stateOf } from './site.ts';
 import { wholeOf } from './whole.ts';
@@ -41,20 +39,15 @@ export type InspectOwn = Pick<Job, 'place' | 'defects'>;
 type Looking = WholeInput & InspectOwn;
 
 /** Chance that a stretch of the last coat laps, by surface. */
-const lapsOn = remember((tasks: readonly Task[], settings: Job['settings']): ReadonlyMap<SurfaceId, number> => {
-  const job = { settings };
-  const chance = tasks.flatMap(({ kept, surface }) =>
-    kept
-      ? [[surface, chanceOf(kept.age, kept.open, setting(job, 'wet.people'), setting(job, 'wet.open'))] as const]
-      : [],
-  );
-  return new Map(chance);
-});
+const lapsOn = remember(
+  (tasks: readonly Task[]): ReadonlyMap<SurfaceId, number> =>
+    new Map(tasks.flatMap(({ kept, surface }) => (kept ? [[surface, kept.lap] as const] : []))),
+);
 
 /** All surfaces of a job that are painted, as they are looked over on a day. */
 export function lookedOver(job: Looking, state: SiteState, date: string): Looked[] {
   const { tasks } = networkOn(job).network;
-  const laps = lapsOn(tasks, job.settings);
+  const laps = lapsOn(tasks);
   const taped = new Set(tasks.flatMap(({ kind, surface }) => (kind === 'mask' ? [surface] : [])));
   const looks = new Map(looksOf(job, state).map((look) => [look.surface, look]));
   const suns = new Map<Id, SunDay | null>(

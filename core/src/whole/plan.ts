@@ -10,9 +10,9 @@ import type { Minutes, Money } from '../units/si.ts';
 import { mendsOf } from '../work/remedies.ts';
 import type { WorkDays } from '../work/days.ts';
 import { PLANNED, WHOLE, type Planned, type WholeInput } from './inputs.ts';
-import { keepFor } from './keep.ts';
+import { keepFor } from './wet.ts';
 import { stage } from './stage.ts';
-import { painted, wholeOf } from './whole.ts';
+import { wholeOf } from './whole.ts';
 
 /**
  * The plan that price, quote and ledger go by. It ends after a number of steps that the tasks set, so that it is the same on
@@ -56,11 +56,11 @@ export function orderOf(job: WholeInput, days: WorkDays): JobOrder {
   const question = {
     job,
     takeoffs: wholeOf(job).takeoffs,
-    surfaces: painted(job),
+    surfaces: wholeOf(job).painted,
     paints: wholeOf(job).paints,
     lines: wholeOf(job).lines.map(({ made }) => made),
     days: days.days,
-    mends: mendsOf(job, painted(job)),
+    mends: mendsOf(job, wholeOf(job).painted),
   };
   const materials = orderMaterials(question);
   const costs = {

@@ -1,81 +1,17 @@
 import type { SurfaceId } from '../job/table.ts';
-import { familyOf, type Hand, type OperationKind } from '../job/vocabulary.ts';
 import type { PlayAsk } from '../plays/ground.ts';
-import { coatsOf, handOf, playOf } from '../plays/plays.ts';
+import { playOf } from '../plays/plays.ts';
 import type { Play } from '../plays/play.ts';
-import { cutCoatsOf, type Specified } from '../specify/specify.ts';
-import type { Litres } from '../units/si.ts';
-import type { Operation } from '../work/operations.ts';
+import { coatAskFor, type PlayWish } from './coat-ask.ts';
 import type { Planned } from './inputs.ts';
-import { wholeOf, type Whole } from './whole.ts';
-
-/** Kinds of operation that lay a coat; what is taped, rubbed and prepared is not in its play. */
-const LAYING: Readonly<Record<PlayAsk['layer'], ReadonlySet<OperationKind>>> = {
-  finish: new Set<OperationKind>(['lap', 'cut', 'roll', 'brush', 'edges', 'faces', 'trim-edge']),
-  primer: new Set<OperationKind>(['prime-cut', 'prime-roll', 'prime-brush', 'prime-faces']),
-};
-
-export interface PlayWish {
-  readonly coat: number;
-  readonly layer?: PlayAsk['layer'];
-  /** null: that of the crew. */
-  readonly hand?: Hand | null;
-}
+import { wholeOf } from './whole.ts';
 
 /** What a play is asked with; null: the surface is not painted, or has no such coat. */
-export function playAskFor(
-  job: Planned,
-  surface: SurfaceId,
-  { coat, layer = 'finish', hand = null }: PlayWish,
-): PlayAsk | null {
-  const whole = wholeOf(job);
-  const room = whole.lines.find(({ painted }) => painted.some((s) => s.surface.id === surface));
-  const specified = room?.painted.find((s) => s.surface.id === surface);
-  const coats = specified ? coatsOf({ specified, layer }) : 0;
-  if (!room || !specified || !(Number.isInteger(coat) && coat >= 1 && coat <= coats)) return null;
-  const done = whole.operations.filter(
-    (op) => op.surface === surface && LAYING[layer].has(op.kind) && coatOf(specified, op) === coat,
-  );
-  return {
-    job,
-    takeoff: room.takeoff,
-    specified,
-    layer,
-    coat,
-    coats,
-    done: done.map(({ kind, coat: n, line, minutes }) => ({ kind, coat: n, line, minutes: minutes.value })),
-    litres: litresOf(whole, specified, layer, coat),
-    hand: hand ?? handOf(job.crew.people),
-    inside:
-      coat > 1 &&
-      room.made.lines.some(
-        ({ line, chosen }) => chosen.stays === 'first' && line.sides[1 - chosen.first]?.id === surface,
-      ),
-  };
-}
+export const playAskFor = (job: Planned, surface: SurfaceId, wish: PlayWish): PlayAsk | null =>
+  coatAskFor(wholeOf(job), job, surface, wish);
 
 /** The play of a coat of a surface; null: the surface is not painted, or has no such coat. */
 export function playFor(job: Planned, surface: SurfaceId, wish: PlayWish): Play | null {
   const ask = playAskFor(job, surface, wish);
   return ask && playOf(ask);
-}
-
-/** A band that is cut more often than its field is rolled has those cuts in its first coat. */
-function coatOf(s: Specified, { kind, coat }: Operation): number {
-  if (familyOf(s.surface.kind) === 'trim' || (kind !== 'cut' && kind !== 'lap')) return coat;
-  return Math.max(1, coat - (cutCoatsOf(s) - coatsOf({ specified: s, layer: 'finish' })));
-}
-
-/** Paint of a coat before losses, by what the order counts: full primers one after the other. */
-function litresOf({ paints }: Whole, s: Specified, layer: PlayAsk['layer'], coat: number): Litres {
-  const products =
-    layer === 'finish' ? [s.product] : s.primers.flatMap((p) => (p.layer.extent === 'full' ? (p.product ?? []) : []));
-  const coats = products.flatMap(
-    (product) =>
-      paints
-        .filter((paint) => paint.product === product)
-        .flatMap(({ uses }) => uses)
-        .find((use) => use.specified === s && use.layer === layer && !use.spots)?.coats ?? [],
-  );
-  return coats[coat - 1] ?? 0;
 }

@@ -10,7 +10,7 @@ import { groupBy } from '../units/group.ts';
 import { said } from '../units/word.ts';
 import { SPECIFIED } from './inputs.ts';
 import { stage } from './stage.ts';
-import { specifiedRooms } from './whole.ts';
+import { specifiedRooms } from './plain.ts';
 
 /** One thing that nobody said of a room's walls, ceiling or trim, and where to say it. */
 export interface OpenAnswer {

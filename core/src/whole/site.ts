@@ -25,7 +25,7 @@ import { rememberLast } from '../units/remember.ts';
 import type { Litres, Minutes } from '../units/si.ts';
 import { paintOf } from '../work/goes.ts';
 import { PLANNED, type WholeInput } from './inputs.ts';
-import { keepFor } from './keep.ts';
+import { keepFor } from './wet.ts';
 import { basePlan } from './plan.ts';
 import { stage } from './stage.ts';
 import { wholeOf } from './whole.ts';
@@ -80,7 +80,7 @@ export function replanned(
 /** How long a film of a task stays open in the air of now. */
 export function openFor(job: OnSite): (task: Task) => Minutes | null {
   return (task) => {
-    if (task.kept) return task.kept.open;
+    if (task.kept) return Number.isFinite(task.kept.open.minutes) ? task.kept.open.minutes : null;
     const product = paintOf(task.go);
     const { specified } = task.go;
     if (!product || !specified) return null;

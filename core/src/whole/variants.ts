@@ -1,12 +1,9 @@
 import { personOf } from '../job/crew.ts';
-import { setting } from '../job/defaults.ts';
 import type { Edit } from '../job/edits.ts';
 import type { Job } from '../job/types.ts';
 import { familyOf, type Conditioner, type TrimOrder } from '../job/vocabulary.ts';
 import { DAY } from '../sequence/calendar.ts';
 import type { Minutes, Money } from '../units/si.ts';
-import { chanceOf } from '../wetEdge/uniform.ts';
-import { visibleOn } from '../wetEdge/visible.ts';
 import type { WholeInput } from './inputs.ts';
 import { baseDays, baseOrder, basePlan, replays } from './plan.ts';
 import { wholeOf } from './whole.ts';
@@ -31,8 +28,8 @@ export interface VariantPlan {
   readonly price: Money;
   /** Minutes of careful cutting in. */
   readonly cutting: Minutes;
-  /** Chance of a lap at the edge that is likeliest to have one, where a lap would show. */
-  readonly lap: number;
+  /** Of walls like the one on which a mark is likeliest to be seen, the share on which it is. */
+  readonly seen: number;
 }
 
 /** The starting dose: where it is too little, the wet edge says so. */
@@ -76,10 +73,7 @@ export function variantPlan(job: WholeInput): VariantPlan {
   const plan = basePlan(job);
   const { labour, price } = baseOrder(job);
   const works = plan.placed.length > 0;
-  const [people, open] = [setting(job, 'wet.people'), setting(job, 'wet.open')];
-  const laps = plan.network.tasks.flatMap(({ kept, go }) =>
-    kept && go.specified && visibleOn(go.specified) !== 'none' ? [chanceOf(kept.age, kept.open, people, open)] : [],
-  );
+  const seen = plan.network.tasks.flatMap(({ kept }) => (kept ? [kept.seen] : []));
   return {
     finish: works ? plan.finish : null,
     p90: works ? replays(job).p90 : null,
@@ -89,6 +83,6 @@ export function variantPlan(job: WholeInput): VariantPlan {
     cutting: wholeOf(job)
       .operations.filter(({ kind }) => kind === 'cut' || kind === 'trim-edge')
       .reduce((sum, op) => sum + op.minutes.value, 0),
-    lap: Math.max(0, ...laps),
+    seen: Math.max(0, ...seen),
   };
 }

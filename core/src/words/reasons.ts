@@ -1,9 +1,9 @@
 import type {
+  Conditioner,
   BoardLevel,
   Condition,
   ExistingCoat,
   Fibres,
-  Change,
   Hand,
   LineMethod,
   PaintFamily,
@@ -18,14 +18,13 @@ import type {
 import { INCH } from '../units/si.ts';
 import { aboutLength } from '../units/length.ts';
 import { capital, counted, inBoth, inOrder, phrase, type Word } from '../units/word.ts';
-import { across, coatsWord, pileWord } from './systems.ts';
+import { across, coatsWord, conditionerWord, pileWord } from './systems.ts';
 import {
   BRUSH,
   COAT,
   CONDITION,
   FABRIC,
   FAMILY,
-  CHANGE,
   HAND,
   LEVEL,
   PRIMER,
@@ -55,6 +54,14 @@ const allOf = <K extends string>(table: Readonly<Record<K, Word>>, keys: readonl
   inOrder(keys.map((key) => table[key]));
 
 const far = (metres: number): Word => inBoth((system) => aboutLength(metres, system));
+/** “about 1 in 40”: as few digits as are known. */
+export function oneIn(share: number): string {
+  const n = 1 / share;
+  const step = n < 10 ? 1 : n < 100 ? 5 : 10 ** Math.floor(Math.log10(n));
+  return n > 2000 ? 'hardly any' : n < 1.5 ? 'nearly all' : `about 1 in ${Math.round(n / step) * step}`;
+}
+const dosedWith = ({ seen, dose }: { seen: number; dose: Conditioner }): Word =>
+  phrase`${dose ? phrase`, with ${conditionerWord(dose)}` : ''}: a mark is seen on ${oneIn(seen)} like it`;
 /** How many strips are laid off in one; 0: all of the surface. */
 const stripsWord = (strips: number): string =>
   strips === 0 ? 'all of it at the end' : strips === 1 ? 'one strip at a time' : `${strips} strips at a time`;
@@ -214,13 +221,9 @@ export const WORDING = {
   'seal.chalk-type': () => 'chalk-type paint is soft: wax closes it; record it, for it hinders the next repaint',
   'seal.none': () => 'the paint is its own protection',
   'conditioner.oil': () => 'flow conditioner is for water-based paint',
-  'conditioner.door': () =>
-    'a face of a door is done in one go: conditioner keeps its edge wet, for a little less film',
-  'conditioner.gloss': (w: { sheen: Sheen }) =>
-    phrase`${SHEEN[w.sheen]} shows every lap: conditioner keeps the edge wet, for a little less film`,
-  'conditioner.deep': (w: { sheen: Sheen }) =>
-    phrase`a deep colour in ${SHEEN[w.sheen]} shows laps: conditioner keeps the edge wet, for a little less film`,
-  'conditioner.none': () => 'laps hardly show here: no conditioner, all its hiding kept',
+  'conditioner.wet': (w: { seen: number; dose: Conditioner }) =>
+    phrase`it stays open longer: with ${conditionerWord(w.dose)} a mark is seen on ${oneIn(w.seen)}, and the marks it saves would cost more`,
+  'conditioner.none': () => 'laps hardly show here, or it would cost more than the marks it saves: all its hiding kept',
   'cover.house': () => phrase`your house-standard ${THE.cover} is the very one: touch-ups will match`,
   'cover.house-long': () =>
     phrase`your house-standard ${THE.cover} serves: one ${THE.pile} longer, a little more stipple; touch-ups match`,
@@ -390,14 +393,15 @@ export const WORDING = {
   'air.damp': () => 'so damp that it dries late and may run',
   'air.dew': () => 'the surface is less than 3 °C above the dew point: it may be wet without looking so',
   'air.still-wet': () => 'in this air nothing dries',
-  'wet.alone': (w: { stretch: number }) => phrase`one person keeps it wet, ${far(w.stretch)} at a stretch`,
-  'wet.two': (w: { stretch: number }) => phrase`two keep it wet, the cutter never more than ${far(w.stretch)} ahead`,
-  'wet.change': (w: { change: Change; chance: number; after: number }) =>
-    `${perCent(w.chance)} of walls like it would be marked; ${CHANGE[w.change]} brings that to ${perCent(w.after)}`,
-  'wet.better': (w: { change: Change; chance: number; after: number }) =>
-    `${perCent(w.chance)} of walls like it would be marked; nothing here is enough, ${CHANGE[w.change]} helps most (${perCent(w.after)})`,
-  'wet.none': (w: { chance: number }) =>
-    `${perCent(w.chance)} of walls like it would be marked, and nothing tried here helps`,
+  'wet.whole': (w: { seen: number; dose: Conditioner }) => phrase`roll it in one go${dosedWith(w)}`,
+  'wet.sections': (w: { seen: number; dose: Conditioner; long: number }) =>
+    phrase`section by section, ${far(w.long)} at a time${dosedWith(w)}`,
+  'wet.follow': (w: { seen: number; dose: Conditioner; long: number }) =>
+    phrase`one cuts and one rolls behind, never more than ${far(w.long)} apart${dosedWith(w)}`,
+  'wet.two': (w: { seen: number; dose: Conditioner }) => phrase`two, from the middle outwards${dosedWith(w)}`,
+  'wet.dry-edges': (w: { seen: number; dose: Conditioner }) =>
+    phrase`cut all edges, let them dry, then roll it in one go${dosedWith(w)}`,
+  'wet.face': (w: { seen: number; dose: Conditioner }) => phrase`brush out each face in one go${dosedWith(w)}`,
   'line.there': () => 'the other side is there already and is not painted with this job',
   'line.hidden': () => 'trim that is fitted later hides this line: it need not be fine',
   'line.cheaper': (w: { share: number }) => `${perCent(w.share)} cheaper than the other way round`,

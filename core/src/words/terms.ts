@@ -21,7 +21,6 @@ import type {
   PieceFace,
   StrokeKind,
   Change,
-  Role,
   Pull,
   RepairClass,
   RoomUse,
@@ -36,6 +35,7 @@ import type {
   FirstCoats,
   DoorSchool,
   Skill,
+  WetMethod,
   WetSchool,
   TapeStay,
   Texture,
@@ -194,10 +194,10 @@ export const DOORS: Words<DoorSchool> = {
   pieces: 'piece by piece',
 };
 export const WET_SCHOOL: Words<WetSchool> = {
-  'as-needed': 'alone where one person keeps it wet, else two',
-  alone: 'always alone, stretch by stretch',
+  'as-needed': 'alone; two where a mark would be seen',
+  alone: 'always alone',
   pair: 'always two: one cuts, one follows',
-  'cut-all': 'all of it cut, and rolled later',
+  'cut-all': 'all edges first, rolled when they are dry',
 };
 export const DIVISION: Words<Division> = {
   free: 'whoever is free takes what comes next',
@@ -383,16 +383,20 @@ export const FACE: Words<PieceFace> = {
 };
 
 export const CHANGE: Words<Change> = {
-  shorter: 'shorter stretches',
+  whole: 'all of it in one go',
+  sections: 'section by section',
   conditioner: 'flow conditioner',
+  undosed: 'no flow conditioner',
   second: 'a second person',
   wider: 'a wider roller',
   hour: 'another hour of the day',
   shut: 'windows and doors shut',
 };
-export const ROLE: Words<Role> = {
-  stretches: 'alone, stretch by stretch',
-  'cut-all': 'all of it cut, then rolled',
-  follow: 'one cuts, one follows',
+export const WET_METHOD: Words<WetMethod> = {
+  whole: 'cut it, roll it in one go',
+  sections: 'section by section',
+  follow: 'one cuts, one rolls behind',
   two: 'two, from the middle outwards',
+  'dry-edges': 'all edges first, rolled when they are dry',
+  face: 'a face in one go',
 };

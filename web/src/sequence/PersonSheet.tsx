@@ -74,9 +74,7 @@ export function PersonSheet({ view, schedule, day, person, tasks, wants }: Perso
                       .filter((n) => n !== person)
                       .map((n) => crew.people[n]?.name)
                       .join(' and ')}`}
-                  {task.stretches > 1 && (
-                    <small>{task.stretches} stretches, each cut, then rolled while it is wet</small>
-                  )}
+                  {task.sections > 1 && <small>{task.sections} sections, each cut, then rolled while it is wet</small>}
                   {(wants.get(task.id) ?? []).map((text) => (
                     <small key={text} className="line-want">
                       {text}

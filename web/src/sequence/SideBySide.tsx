@@ -1,6 +1,7 @@
 import { MOST } from '@kovelin/core/job/limits.ts';
 import { TRIM_ORDERS } from '@kovelin/core/job/vocabulary.ts';
-import { formatMinutes, formatMoney, formatPercent } from '@kovelin/core/units/quantities.ts';
+import { formatMinutes, formatMoney } from '@kovelin/core/units/quantities.ts';
+import { oneIn } from '@kovelin/core/words/reasons.ts';
 import { heading } from '@kovelin/core/units/word.ts';
 import { TRIM_ORDER } from '@kovelin/core/words/terms.ts';
 import { variantEdits, type Variant } from '@kovelin/core/whole/variants.ts';
@@ -48,7 +49,7 @@ export function SideBySide({ view }: { view: WholeView }) {
   const worth = data ?? [];
   const least = (of: (plan: (typeof worth)[number]) => number | null): number =>
     Math.min(...worth.map((plan) => of(plan) ?? Infinity));
-  const best = { finish: least((p) => p.finish), price: least((p) => p.price), lap: least((p) => p.lap) };
+  const best = { finish: least((p) => p.finish), price: least((p) => p.price), seen: least((p) => p.seen) };
   const nameOf = ({ trimOrder, people, shift, conditioner }: Variant): string =>
     [
       trimOrder && heading(TRIM_ORDER[trimOrder], system),
@@ -97,7 +98,7 @@ export function SideBySide({ view }: { view: WholeView }) {
           'Paid',
           'Price',
           'Cutting in',
-          'Chance of a lap',
+          'Marks seen on',
           <span key="unseen" className="unseen">
             Use this plan
           </span>,
@@ -123,7 +124,7 @@ export function SideBySide({ view }: { view: WholeView }) {
                     {formatMoney(plan.price, job.currency)}
                   </Cell>
                   <Cell>{formatMinutes(plan.cutting)}</Cell>
-                  <Cell className={plan.lap === best.lap ? 'best' : ''}>{formatPercent(plan.lap)}</Cell>
+                  <Cell className={plan.seen === best.seen ? 'best' : ''}>{oneIn(plan.seen)}</Cell>
                 </>
               ) : (
                 <Cell colSpan={7} className="hint">

@@ -93,10 +93,9 @@ function TaskWork({ view, schedule, task, onChoose }: Pick<TaskRowProps, 'view' 
           <b>Holds up the end:</b> what makes it later makes the job later.
         </p>
       )}
-      {task.stretches > 1 && (
+      {task.sections > 1 && (
         <p className="because">
-          In {task.stretches} stretches, each cut and rolled before the next: no edge is older than its paint stays
-          open.
+          In {task.sections} sections, each cut and rolled before the next: no edge is older than its paint stays open.
         </p>
       )}
       {operations.map((op) => (

@@ -35,7 +35,7 @@ export function HowTo({ view, task }: { view: WholeView; task: TaskView }) {
       <li>
         {said(capital(rolled ? coverWord(effective(s.system.cover)) : brushWord(effective(s.system.brush))), system)}
         {play && `, ${formatVolume(play.litres, system)}`}
-        {task.stretches > 1 && `, in ${task.stretches} stretches, each cut, then rolled while it is wet`}
+        {task.sections > 1 && `, in ${task.sections} sections, each cut, then rolled while it is wet`}
       </li>
       {wants.map((text) => (
         <li key={text}>{text}</li>

@@ -1,18 +1,11 @@
 import type { Job } from '@kovelin/core/job/types.ts';
 import { rememberLast } from '@kovelin/core/units/remember.ts';
 import type { WholeInput } from '@kovelin/core/whole/inputs.ts';
-import { wetAskFor, type WetWish } from '@kovelin/core/whole/wet.ts';
-import { remedyAt, type Remedy } from '@kovelin/core/wetEdge/remedies.ts';
+import { WET_RUNS, WET_SEED, wetAskFor, type WetWish } from '@kovelin/core/whole/wet.ts';
+import { wetEdgePlan } from '@kovelin/core/wetEdge/decide.ts';
+import { remediesOf, type Remedy } from '@kovelin/core/wetEdge/remedies.ts';
 import { wetEdgeOf } from '@kovelin/core/wetEdge/wetEdge.ts';
 
-/** Chances of a wall: of each edge, and of any. */
-export interface Chances {
-  readonly chance: Float64Array;
-  readonly lap: number;
-  readonly halo: number;
-  readonly runs: number;
-}
-export type Told = Omit<Remedy, 'answer'>;
 type Input = WholeInput & Pick<Job, 'air'>;
 
 const known = rememberLast(
@@ -22,19 +15,18 @@ const known = rememberLast(
 );
 
 export const api = {
-  chances(key: string, job: Input, surface: string, wish: WetWish): Chances | null {
+  /** Of each edge of a wall, the share of its runs in which somebody sees a mark on it; null: it is not rolled in strips. */
+  seen(key: string, job: Input, surface: string, wish: WetWish): Float64Array | null {
     const ask = wetAskFor(known(key, job), surface, wish);
-    const answer = ask && wetEdgeOf(ask);
-    return answer && { chance: answer.chance, lap: answer.lap, halo: answer.halo, runs: answer.runs };
+    const answer = ask && wetEdgeOf(ask, WET_RUNS, WET_SEED);
+    if (!answer) return null;
+    const { plan, setup, chance } = answer;
+    return chance.map((share, i) => share * (i < setup.cells.bands ? plan.seeing.halo : plan.seeing.lap));
   },
-  /** The remedy of that number, run with the same seeds; null: it does not apply. */
-  remedy(key: string, job: Input, surface: string, wish: WetWish, n: number): Told | null {
+  remedies(key: string, job: Input, surface: string, wish: WetWish): readonly Remedy[] {
     const ask = wetAskFor(known(key, job), surface, wish);
-    const before = ask && wetEdgeOf(ask);
-    const remedy = ask && before && remedyAt(ask, before, n);
-    if (!remedy) return null;
-    const { change, value, cost, lap, halo } = remedy;
-    return { change, value, cost, lap, halo };
+    const plan = ask && wetEdgePlan(ask);
+    return ask && plan ? remediesOf(ask, plan) : [];
   },
 };
 export type WetApi = typeof api;

@@ -1,13 +1,14 @@
 import { boxOf } from '@kovelin/core/plays/shapes.ts';
 import type { Shape } from '@kovelin/core/plays/play.ts';
 import { bandShape, jointShape } from '@kovelin/core/wetEdge/drawn.ts';
-import { markStrength } from '@kovelin/core/wetEdge/visible.ts';
+import { markStrength } from '@kovelin/core/specify/visible.ts';
 import type { WetAnswer } from '@kovelin/core/wetEdge/wetEdge.ts';
 import type { Specified } from '@kovelin/core/specify/specify.ts';
 
 interface RakedProps {
   readonly answer: WetAnswer;
-  readonly chance: Float64Array | null;
+  /** Of each edge, how likely a mark is on it, a halo by how much less it is seen than a lap. */
+  readonly likely: Float64Array | null;
   readonly specified: Specified;
   /** Where the lamp stands along the wall, 0 to 1. */
   readonly lamp: number;
@@ -16,7 +17,7 @@ interface RakedProps {
 }
 
 /** The wall as it would look with a lamp beside it: marks as likely as they are, as plain as sheen, depth and angle let them be. */
-export function Raked({ answer, chance, specified, lamp, name, label }: RakedProps) {
+export function Raked({ answer, likely, specified, lamp, name, label }: RakedProps) {
   const { setup, case: found } = answer;
   const { wall } = found;
   const shapes = [
@@ -46,8 +47,8 @@ export function Raked({ answer, chance, specified, lamp, name, label }: RakedPro
             strokeWidth={0.006}
           />
         ))}
-        {chance &&
-          [...chance].map((p, i) => {
+        {likely &&
+          [...likely].map((p, i) => {
             const n = setup.cells.of[i] ?? 0;
             const cut = wall.cuts[n];
             const isBand = i < setup.cells.bands;

@@ -18,9 +18,9 @@ const GAPS = { rare: 0.16, some: 0.09, many: 0.05, most: 0.028 } as const;
 
 interface WetPictureProps {
   readonly answer: WetAnswer;
-  /** Of each edge; null: not worked out yet. */
-  readonly chance: Float64Array | null;
-  /** Minutes of the plan; null: as it ends, with the chances on it. */
+  /** Of each edge, how often a mark on it is seen; null: not worked out yet. */
+  readonly seen: Float64Array | null;
+  /** Minutes of the plan; null: as it ends, with what would be seen on it. */
   readonly time: number | null;
   readonly colour: string;
   readonly old: string;
@@ -28,8 +28,8 @@ interface WetPictureProps {
   readonly name: string;
 }
 
-/** A wall with the chance that each of its edges is marked; or as wet as it is at a minute of its painting. */
-export function WetPicture({ answer, chance, time, colour, old, name }: WetPictureProps) {
+/** A wall with how often a mark is seen on each of its edges; or as wet as it is at a minute of its painting. */
+export function WetPicture({ answer, seen, time, colour, old, name }: WetPictureProps) {
   const { setup, oldest, case: found } = answer;
   const { wall } = found;
   const { left, right, bottom, top } = boxOf(wall.strips.flatMap((s) => s.shapes.flat()));
@@ -42,7 +42,7 @@ export function WetPicture({ answer, chance, time, colour, old, name }: WetPictu
     const cut = wall.cuts[n];
     return i < setup.cells.bands ? (cut ? bandShape(cut, 0.03 * size) : []) : jointShape(wall, n, 0.05 * size);
   };
-  const worst = chance ? [...chance.keys()].sort((a, b) => (chance[b] ?? 0) - (chance[a] ?? 0)).slice(0, 3) : [];
+  const worst = seen ? [...seen.keys()].sort((a, b) => (seen[b] ?? 0) - (seen[a] ?? 0)).slice(0, 1) : [];
   return (
     <svg viewBox={view} className="wet-picture" role="img" aria-label="The wall, and where it may be marked">
       <defs>
@@ -97,8 +97,8 @@ export function WetPicture({ answer, chance, time, colour, old, name }: WetPictu
           />
         ))}
       {!now &&
-        chance &&
-        [...chance].map((p, i) => {
+        seen &&
+        [...seen].map((p, i) => {
           const density = densityOf(p);
           return (
             density && <polygon key={i} points={text(edge(i))} fill={`url(#${name}-${density})`} className="risk" />
@@ -109,7 +109,7 @@ export function WetPicture({ answer, chance, time, colour, old, name }: WetPictu
       )}
       {!now &&
         worst.map((i) => {
-          const p = chance?.[i] ?? 0;
+          const p = seen?.[i] ?? 0;
           const shape = edge(i);
           if (p < 0.02 || !shape.length) return null;
           const box = boxOf(shape);

@@ -1,9 +1,9 @@
 import type { Sheen } from '../job/vocabulary.ts';
-import { isRaked } from '../specify/case.ts';
-import { labOf } from '../specify/colour.ts';
-import type { Specified } from '../specify/specify.ts';
+import { isRaked } from './case.ts';
+import { labOf } from './colour.ts';
+import type { Specified } from './specify.ts';
 
-/** How plainly a mark would be seen; it is said beside its chance, and multiplies nothing. */
+/** How plainly a mark would be seen; how likely somebody sees it follows from it. */
 export type Visible = 'none' | 'faint' | 'plain';
 
 /** Sheen, depth and raking light each make marks plainer [common practice, no source; the weights are starting judgement]. */
