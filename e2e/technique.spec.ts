@@ -69,26 +69,29 @@ test('finishes are dragged into another order with the keyboard; schools say wha
   await expect(page.getByRole('group', { name: 'The accent wall' })).toHaveCount(0);
 });
 
-test('a wall is asked whether it can be kept wet: people, air and conditioner change the chances, remedies have theirs', async ({
+test('how a wall is kept wet is one sentence and one remedy; why, and what else might be done, is a press away', async ({
   page,
 }) => {
   await openPart(page, 'Loft bedroom');
   await goTo(page, 'Technique');
   await page.getByRole('button', { name: 'Wet edge', exact: true }).click();
   await page.getByLabel('Surface', { exact: true }).selectOption('Wall C');
-  const facts = page.locator('.wet-facts');
-  const lap = facts.locator('div', { hasText: 'Chance of a lap' }).locator('dd');
-  await expect(lap).toContainText('%');
-  const alone = await lap.textContent();
-  await expect(page.locator('.remedies li')).toHaveCount(4);
-  await page.getByRole('button', { name: 'Two', exact: true }).click();
-  await expect(lap).not.toHaveText(alone ?? '');
-  await expect(page.locator('.wet-advice')).toContainText(/two keep it wet|would be marked/i);
-  await page.getByRole('button', { name: 'Alone', exact: true }).click();
-  // everything cut and then rolled leaves a halo all round
-  await page.getByLabel('How', { exact: true }).selectOption('cut-all');
-  await expect(facts.locator('div', { hasText: 'of a halo' }).locator('dd')).toHaveText(/^(100|9\d)/);
+  const advice = page.locator('.wet-advice');
+  await expect(advice).toHaveText(/^Roll it in one go: a mark is seen on about 1 in \d+ like it\.$/);
+  await expect(page.locator('.wet-remedy')).toHaveText(/^A second person: about 1 in \d+, \$\d+\.\d\d\.$/);
   await expect(page.locator('.wet-picture .risk').first()).toBeAttached();
+  await page.getByRole('button', { name: 'Why, and what else might be done' }).click();
+  await expect(page.locator('.remedies li')).toHaveCount(4);
+  // what is asked for is priced against the decision, and taken back
+  await page.getByLabel('How', { exact: true }).selectOption('follow');
+  await expect(advice).toContainText('One cuts and one rolls behind');
+  await page.getByRole('button', { name: 'As it is decided' }).click();
+  await expect(advice).toContainText('Roll it in one go');
+  // conditioner that is put in is Specify's, and the decision has it
+  await page.getByLabel('Conditioner', { exact: true }).selectOption('0.19');
+  await page.getByRole('button', { name: 'Put conditioner in' }).click();
+  await expect(advice).toContainText('conditioner');
+  await expect(page.getByRole('button', { name: 'As it is decided' })).toHaveCount(0);
   const slider = page.getByRole('slider', { name: 'Minutes of its painting' });
   await slider.press('Home');
   await slider.press('PageUp');
@@ -153,6 +156,7 @@ test('air comes from a log, a bad one is told and nothing is lost; a wall is rol
   await expect(page.getByRole('alert').filter({ hasText: 'names a temperature and a humidity' })).toBeVisible();
   await expect(page.getByText(/A day of 20 readings/)).toBeVisible();
   // the warmest hour is asked, and a better one is offered
+  await page.getByRole('button', { name: 'Why, and what else might be done' }).click();
   await page.getByLabel('Hour', { exact: true }).selectOption({ label: 'at 15:45' });
   await expect(page.locator('.remedies')).toContainText('Another hour of the day');
   await page.locator('.remedies button', { hasText: 'Another hour' }).click();

@@ -61,7 +61,7 @@ export function oneIn(share: number): string {
   return n > 2000 ? 'hardly any' : n < 1.5 ? 'nearly all' : `about 1 in ${Math.round(n / step) * step}`;
 }
 const dosedWith = ({ seen, dose }: { seen: number; dose: Conditioner }): Word =>
-  phrase`${dose ? phrase`, with ${conditionerWord(dose)}` : ''}: a mark is seen on ${oneIn(seen)} like it`;
+  phrase`${dose ? phrase`, with conditioner (${conditionerWord(dose)})` : ''}: a mark is seen on ${oneIn(seen)} like it`;
 /** How many strips are laid off in one; 0: all of the surface. */
 const stripsWord = (strips: number): string =>
   strips === 0 ? 'all of it at the end' : strips === 1 ? 'one strip at a time' : `${strips} strips at a time`;
@@ -222,7 +222,7 @@ export const WORDING = {
   'seal.none': () => 'the paint is its own protection',
   'conditioner.oil': () => 'flow conditioner is for water-based paint',
   'conditioner.wet': (w: { seen: number; dose: Conditioner }) =>
-    phrase`it stays open longer: with ${conditionerWord(w.dose)} a mark is seen on ${oneIn(w.seen)}, and the marks it saves would cost more`,
+    phrase`it stays open longer: with conditioner (${conditionerWord(w.dose)}) a mark is seen on ${oneIn(w.seen)}, and the marks it saves would cost more`,
   'conditioner.none': () => 'laps hardly show here, or it would cost more than the marks it saves: all its hiding kept',
   'cover.house': () => phrase`your house-standard ${THE.cover} is the very one: touch-ups will match`,
   'cover.house-long': () =>
