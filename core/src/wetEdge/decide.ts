@@ -64,6 +64,8 @@ type Spans = readonly (readonly [Minutes, Minutes])[];
 
 /** No section is shorter than this, m, or of fewer strips [common practice, no source]. */
 const SECTION = { long: 1, strips: 3 } as const;
+/** No wall is in more sections. */
+const SECTIONS = 12;
 /** No cutter is more strips ahead. */
 const AHEAD = 6;
 
@@ -217,7 +219,9 @@ function plansOf({ methods, strips, people }: WetAsk, { wall }: WetCase): Pick<P
   const count = wall.strips.length;
   const least = Math.max(SECTION.strips, Math.ceil((SECTION.long * count) / wall.length - 1e-9));
   const upTo = (from: number, to: number) => Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i);
-  const inSections = strips === null ? upTo(least, count - 1) : [Math.min(strips, count)];
+  // sections alike, up to so many: a wall of hundreds of strips is no wall that is tried in hundreds of ways
+  const alike = [...new Set(upTo(2, SECTIONS).map((n) => Math.ceil(count / n)))].filter((n) => n >= least && n < count);
+  const inSections = strips === null ? alike : [Math.min(strips, count)];
   const leads = strips === null ? upTo(1, Math.min(AHEAD, count)) : [Math.min(strips, count)];
   const all = [
     { method: 'whole', strips: 0 },
