@@ -64,6 +64,8 @@ type Spans = readonly (readonly [Minutes, Minutes])[];
 
 /** No section is shorter than this, m, or of fewer strips [common practice, no source]. */
 const SECTION = { long: 1, strips: 3 } as const;
+/** A wall of more strips is no wall of a room: it is not tried in other ways. */
+const MANY = 120;
 /** No wall is in more sections. */
 const SECTIONS = 12;
 /** No cutter is more strips ahead. */
@@ -196,7 +198,8 @@ function termsOf(asked: WetAsk): Terms | null {
     if (!first) return [];
     const whole = wayBy(first);
     // nobody else is called, and nothing is cut up, but where a mark would be seen from the front [common practice, no source]
-    if (visible !== 'plain' && own.methods === null && fits(whole)) return [whole];
+    const isOrdinary = visible !== 'plain' || wall.wall.strips.length > MANY;
+    if (isOrdinary && own.methods === null && fits(whole)) return [whole];
     const ways = [whole, ...others.map(wayBy)];
     const done = ways.filter((way) => fits(way) && way.method !== 'two');
     // from the middle outwards only what is too long for anything else
