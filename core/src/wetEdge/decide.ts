@@ -64,8 +64,6 @@ type Spans = readonly (readonly [Minutes, Minutes])[];
 
 /** No section is shorter than this, m, or of fewer strips [common practice, no source]. */
 const SECTION = { long: 1, strips: 3 } as const;
-/** A wall of more strips is no wall of a room: it is not tried in other ways. */
-const MANY = 120;
 /** No wall is in more sections. */
 const SECTIONS = 12;
 /** No cutter is more strips ahead. */
@@ -162,6 +160,8 @@ const longer = (ask: WetAsk, dose: Conditioner): number =>
   ask.specified.product.base === 'water-borne' ? longerWith(dose) : 1;
 
 function termsOf(asked: WetAsk): Terms | null {
+  // more than two have hours for without a stop
+  if (asked.done.reduce((sum, { minutes }) => sum + minutes, 0) > 2 * asked.longest) return null;
   // all ways are weighed on one play
   const ask = withDose(asked, 0);
   const { job, specified, litres } = ask;
@@ -198,8 +198,7 @@ function termsOf(asked: WetAsk): Terms | null {
     if (!first) return [];
     const whole = wayBy(first);
     // nobody else is called, and nothing is cut up, but where a mark would be seen from the front [common practice, no source]
-    const isOrdinary = visible !== 'plain' || wall.wall.strips.length > MANY;
-    if (isOrdinary && own.methods === null && fits(whole)) return [whole];
+    if (visible !== 'plain' && own.methods === null && fits(whole)) return [whole];
     const ways = [whole, ...others.map(wayBy)];
     const done = ways.filter((way) => fits(way) && way.method !== 'two');
     // from the middle outwards only what is too long for anything else

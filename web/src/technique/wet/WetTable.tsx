@@ -54,7 +54,9 @@ export function WetTable({ view, painted, specified: s }: WetTableProps) {
       {plan ? (
         <Decided view={view} specified={s} wish={wish} plan={plan} answer={answer} onWish={setWish} />
       ) : (
-        <p className="hint">It is brushed a section at a time: nothing of it has to meet wet.</p>
+        <p className="hint">
+          It is brushed a section at a time, or is more than two can do without a stop: it is not planned to meet wet.
+        </p>
       )}
     </div>
   );
