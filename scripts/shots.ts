@@ -92,8 +92,8 @@ await shot('wet', async () => {
   await room('Loft');
   await page.getByRole('button', { name: 'Wet edge', exact: true }).click();
   await page.getByLabel('Surface', { exact: true }).selectOption({ label: 'Wall C' });
-  await page.locator('.wet-advice').waitFor();
-  await page.locator('.remedies li').nth(3).waitFor();
+  await page.locator('.wet-remedy').waitFor();
+  await page.locator('.wet-picture .risk').first().waitFor();
 });
 await shot('sequence', async () => {
   await step('Sequence');

@@ -85,7 +85,6 @@ interface Candidate {
 /** What the ways of one coat have in common. */
 interface Terms {
   readonly ask: WetAsk;
-  readonly found: WetCase | null;
   readonly visible: Visible;
   readonly seeing: Marks;
   readonly candidates: readonly Candidate[];
@@ -176,9 +175,11 @@ function termsOf(asked: WetAsk): Terms | null {
   const paint = Math.min(...specified.product.cans.map((can) => can.price / can.litres));
   return {
     ask,
-    found,
     visible,
-    seeing: seeing(job, visible, found?.backRolled ? setting(job, 'wet.backRolled') : 1),
+    seeing: seeing(job, visible, {
+      inJoint: face?.inJoint ?? 1,
+      stipple: found?.backRolled ? setting(job, 'wet.backRolled') : 1,
+    }),
     candidates,
     doses: dosesOf(asked, visible),
     work,
@@ -204,14 +205,14 @@ function termsOf(asked: WetAsk): Terms | null {
     // from the middle outwards only what is too long for anything else
     return done.length ? done : ways.some(fits) ? ways.filter(fits) : ways;
   }
-  function faceWay({ age, open, inJoint, minutes: all }: NonNullable<typeof face>): Candidate {
+  function faceWay({ age, open, minutes: all }: NonNullable<typeof face>): Candidate {
     const sigma = Math.hypot(spread.people, spread.open);
     return {
       method: 'face',
       strips: 0,
       tried: null,
       spans: [[0, all]],
-      marks: (by) => ({ lap: inJoint * chanceBeyond(age / (open * by), sigma), halo: 0 }),
+      marks: (by) => ({ lap: chanceBeyond(age / (open * by), sigma), halo: 0 }),
     };
   }
 }
@@ -233,7 +234,9 @@ function plansOf({ methods, strips, people }: WetAsk, { wall }: WetCase): Pick<P
     { method: 'dry-edges', strips: 0 },
   ] as const;
   const allowed = methods ?? USUAL;
-  return all.filter(({ method }) => allowed.includes(method));
+  const asked = all.filter(({ method }) => allowed.includes(method));
+  // a wall too short for sections is done in one go whatever is asked
+  return asked.length ? asked : all.slice(0, 1);
 }
 
 const paidFor = (spans: Spans): Minutes => spans.reduce((sum, [from, to]) => sum + to - from, 0);

@@ -27,10 +27,14 @@ export function marksOf({ setup, open, worst }: TriedPlan, spread: Spread, longe
 export const stays = (open: Float64Array, longer: number): Float64Array =>
   longer === 1 ? open : open.map((minutes) => minutes * longer);
 
-/** How likely somebody sees a mark that is there, by its kind [starting judgement]. `stipple`: what is left of a halo. */
-export function seeing(job: Pick<Job, 'settings'>, visible: Visible, stipple: number): Marks {
+/** How likely somebody sees a mark that is there, by its kind [starting judgement]: what of a lap is left in a joint, and of a halo by its stipple. */
+export function seeing(
+  job: Pick<Job, 'settings'>,
+  visible: Visible,
+  { inJoint, stipple }: { readonly inJoint: number; readonly stipple: number },
+): Marks {
   if (visible === 'none') return { lap: 0, halo: 0 };
-  return { lap: setting(job, `wet.lap.${visible}`), halo: setting(job, `wet.halo.${visible}`) * stipple };
+  return { lap: setting(job, `wet.lap.${visible}`) * inJoint, halo: setting(job, `wet.halo.${visible}`) * stipple };
 }
 
 /** Share of such walls on which a mark is there and somebody sees it. */

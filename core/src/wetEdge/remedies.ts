@@ -23,7 +23,8 @@ export function remediesOf(ask: WetAsk, plan: WetEdgePlan): Remedy[] {
   const found: Remedy[] = [];
   const add = (change: Change, value: number, asked: WetAsk, material: Money = 0) => {
     const way = wetEdgePlan(asked);
-    if (way)
+    // a wall too short for sections has none
+    if (way && (change !== 'sections' || way.method === 'sections'))
       found.push({ change, value, price: way.sure + material - plan.sure, cost: way.cost + material - plan.cost, way });
   };
   const isDoor = plan.method === 'face';

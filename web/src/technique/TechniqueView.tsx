@@ -58,7 +58,11 @@ export default function TechniqueView() {
       table={table}
       search={search}
       onPick={setPicked}
-      onTable={setTable}
+      onTable={(next) => {
+        setTable(next);
+        // these are of a surface, not of a line
+        if (next === 'play' || next === 'wet') setPicked(null);
+      }}
       onPin={(pins) => session.edit({ name: 'pinOrder', args: { room: takeoff.room.id, pins } })}
       system={system}
     />

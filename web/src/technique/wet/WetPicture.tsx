@@ -42,7 +42,6 @@ export function WetPicture({ answer, seen, time, colour, old, name }: WetPicture
     const cut = wall.cuts[n];
     return i < setup.cells.bands ? (cut ? bandShape(cut, 0.03 * size) : []) : jointShape(wall, n, 0.05 * size);
   };
-  const worst = seen ? [...seen.keys()].sort((a, b) => (seen[b] ?? 0) - (seen[a] ?? 0)).slice(0, 1) : [];
   return (
     <svg viewBox={view} className="wet-picture" role="img" aria-label="The wall, and where it may be marked">
       <defs>
@@ -107,35 +106,9 @@ export function WetPicture({ answer, seen, time, colour, old, name }: WetPicture
       {!now && oldest >= 0 && (
         <polygon points={text(edge(oldest))} className="oldest" style={{ stroke: inkOn(colour) }} />
       )}
-      {!now &&
-        worst.map((i) => {
-          const p = seen?.[i] ?? 0;
-          const shape = edge(i);
-          if (p < 0.02 || !shape.length) return null;
-          const box = boxOf(shape);
-          const dense = worst.slice(0, worst.indexOf(i)).some((other) => near(boxOf(edge(other)), box, 0.35 * size));
-          if (dense) return null;
-          return (
-            <text
-              key={`t${i}`}
-              x={Math.min((box.left + box.right) / 2, right - 0.1 * size)}
-              y={-(box.bottom + box.top) / 2}
-              fontSize={size * 0.07}
-              textAnchor="middle"
-              dominantBaseline="central"
-              className="risk-number"
-            >
-              {Math.round(p * 100)} %
-            </text>
-          );
-        })}
     </svg>
   );
 }
-const near = (a: ReturnType<typeof boxOf>, b: ReturnType<typeof boxOf>, reach: number): boolean =>
-  Math.abs(a.left + a.right - b.left - b.right) / 2 < reach &&
-  Math.abs(a.bottom + a.top - b.bottom - b.top) / 2 < reach / 2;
-
 interface FilmProps {
   readonly shape: Shape;
   readonly is: Wetness;
