@@ -45,7 +45,7 @@ export function MaterialTable({ view, order, chosen, onPick }: TableProps) {
             <Row key={m.key} selected={m.key === chosen}>
               <RowHead>
                 <ToolDrawing item={m.item} />
-                <TextButton className="plain" onClick={() => onPick(m.key)}>
+                <TextButton className="order-name" onClick={() => onPick(m.key)}>
                   {said(materialWord(m), system)}
                 </TextButton>
               </RowHead>

@@ -38,7 +38,7 @@ export function PaintTable({ view, chosen, onPick, onLast }: Props) {
       {paints.map((p, i) => (
         <Row key={p.key} selected={p === chosen}>
           <RowHead>
-            <TextButton className="plain" onClick={() => onPick(p.key)}>
+            <TextButton className="order-name" onClick={() => onPick(p.key)}>
               {i + 1} <span className={p.colour ? 'chip' : 'chip none'} style={{ background: p.colour?.hex }} />{' '}
               {said(paintWord(p), system)}
             </TextButton>

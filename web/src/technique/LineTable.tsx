@@ -55,9 +55,7 @@ export function LineTable({ view, takeoff, lines, chosen, onPick }: Props) {
             return (
               <Row key={line.id} selected={line.id === chosen}>
                 <RowHead>
-                  <TextButton className="plain" onClick={() => onPick(line.id)}>
-                    {heading(sidesWord(line, takeoff), system)}
-                  </TextButton>
+                  <TextButton onClick={() => onPick(line.id)}>{heading(sidesWord(line, takeoff), system)}</TextButton>
                 </RowHead>
                 <Cell label="Length" className="number">
                   {aboutLength(line.length, system)}

@@ -264,9 +264,7 @@ function SurfacePanel({ view, takeoff, lines, wet, onPick }: SurfacePanelProps) 
         <ul className="own-lines">
           {own.map((made) => (
             <li key={made.line.id}>
-              <TextButton className="plain" onClick={() => onPick(made.line.id)}>
-                {said(lineSentence(made, takeoff), system)}
-              </TextButton>
+              <TextButton onClick={() => onPick(made.line.id)}>{said(lineSentence(made, takeoff), system)}</TextButton>
             </li>
           ))}
           {!own.length && <li className="hint">No other finish begins along it.</li>}
